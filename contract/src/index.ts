@@ -1,0 +1,31 @@
+export { idSchema, instantSchema } from './shapes';
+export { vehicleSchema } from './vehicle';
+export { findingSchema, leakSchema, readingSchema, storedFindingSchema, type StoredFinding } from './finding';
+export { inspectionSchema, visitSchema, type Visit } from './inspection';
+export {
+  MOST_OPERATIONS,
+  REFUSALS,
+  operationBatchSchema,
+  operationOutcomeSchema,
+  operationSchema,
+  type Operation,
+  type OperationKind,
+  type OperationOutcome,
+  type Refusal,
+} from './operation';
+export { ROLES, newPersonSchema, personSchema, setupSchema, signInSchema, type Person, type Role } from './person';
+export { fieldErrorSchema, fieldErrors, problemSchema, type FieldError, type Problem } from './problem';
+export { lifeSchema, visitSummarySchema, yardEntrySchema, type Life, type VisitSummary, type YardEntry } from './life';
+export { reportSchema, trendSchema, type ReportData, type Trend } from './trend';
+export {
+  ENDPOINTS,
+  GUARD_HEADER,
+  PHOTO_LIMITS,
+  PHOTO_PATH,
+  type Access,
+  type AnswerOf,
+  type BodyOf,
+  type Endpoint,
+  type EndpointName,
+  type ParamsOf,
+} from './endpoints';

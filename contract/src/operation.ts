@@ -1,0 +1,39 @@
+import { z } from 'zod';
+import { findingSchema } from './finding';
+import { newInspectionSchema } from './inspection';
+import { idSchema, instantSchema } from './shapes';
+import { vehicleSchema } from './vehicle';
+
+const envelope = { id: idSchema, at: instantSchema, device: z.string().min(1).max(60) };
+
+/** A change made on a device: applied once by its id, in one transaction with its effect. */
+export const operationSchema = z.discriminatedUnion('kind', [
+  z.strictObject({ ...envelope, kind: z.literal('vehicle.put'), body: vehicleSchema }),
+  z.strictObject({
+    ...envelope,
+    kind: z.literal('inspection.start'),
+    body: newInspectionSchema,
+  }),
+  z.strictObject({ ...envelope, kind: z.literal('finding.put'), body: findingSchema }),
+  z.strictObject({
+    ...envelope,
+    kind: z.literal('inspection.sign'),
+    body: z.strictObject({ inspectionId: idSchema, signedAt: instantSchema }),
+  }),
+]);
+export type Operation = z.infer<typeof operationSchema>;
+export type OperationKind = Operation['kind'];
+
+export const MOST_OPERATIONS = 100;
+export const operationBatchSchema = z.strictObject({ operations: z.array(operationSchema).min(1).max(MOST_OPERATIONS) });
+
+/** Why an operation whose shape is right could still not take effect. */
+export const REFUSALS = ['no-vehicle', 'no-inspection', 'already-signed', 'already-there', 'no-place', 'fleet-code-taken', 'no-parent', 'lead-only'] as const;
+export type Refusal = (typeof REFUSALS)[number];
+
+export const operationOutcomeSchema = z.object({
+  id: idSchema,
+  status: z.enum(['applied', 'repeated', 'refused']),
+  refusal: z.enum(REFUSALS).nullable(),
+});
+export type OperationOutcome = z.infer<typeof operationOutcomeSchema>;

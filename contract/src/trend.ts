@@ -1,0 +1,54 @@
+import { GRADES, MEASURE_CODES, POINT_CODES, type Forecast, type Series } from '@weskopos/core';
+import { z } from 'zod';
+import { instantSchema, idSchema } from './shapes';
+
+const seriesSchema: z.ZodType<Series> = z.object({
+  key: z.string(),
+  point: z.enum(POINT_CODES),
+  place: z.string(),
+  spot: z.enum(['whole', 'outer', 'centre', 'inner']),
+  measure: z.enum(MEASURE_CODES),
+  readings: z.array(
+    z.object({
+      inspectionId: idSchema,
+      at: instantSchema,
+      meterKm: z.number(),
+      travelledKm: z.number(),
+      value: z.number(),
+      u: z.number(),
+      startsPart: z.boolean(),
+    }),
+  ),
+});
+
+const fitSchema = z.object({
+  n: z.number(),
+  intercept: z.number(),
+  slope: z.number(),
+  meanX: z.number(),
+  sxx: z.number(),
+  sigma: z.number(),
+  degreesOfFreedom: z.number(),
+});
+
+const forecastSchema: z.ZodType<Forecast> = z.discriminatedUnion('status', [
+  z.object({ status: z.literal('needs-readings'), have: z.number(), want: z.number() }),
+  z.object({ status: z.literal('not-falling'), fit: fitSchema }),
+  z.object({ status: z.literal('reached'), fit: fitSchema }),
+  z.object({ status: z.literal('running-out'), fit: fitSchema, lowKm: z.number(), midKm: z.number(), highKm: z.number().nullable() }),
+]);
+
+/** A wear series with its forecast to the fail limit. */
+export const trendSchema = z.object({ series: seriesSchema, forecast: forecastSchema, limit: z.number() });
+export type Trend = z.infer<typeof trendSchema>;
+
+/** What a report states, graded by the server from what it holds. */
+export const reportSchema = z.object({
+  inspectionId: idSchema,
+  grade: z.enum(GRADES),
+  counts: z.record(z.enum(GRADES), z.number()),
+  points: z.array(z.object({ key: z.string(), grade: z.enum(GRADES), watch: z.boolean(), corrected: z.boolean(), closeCall: z.boolean(), reasons: z.array(z.looseObject({ rule: z.string(), grade: z.enum(GRADES) })) })),
+  notSeen: z.array(z.string()),
+  runOut: z.array(trendSchema),
+});
+export type ReportData = z.infer<typeof reportSchema>;

@@ -1,0 +1,51 @@
+/** Leak stages 0 to 5: dry, stain (dry trace), damp film, drop forming, dripping, running. */
+export const LEAK_STAGES = ['dry', 'stain', 'damp', 'drop', 'drip', 'run'] as const;
+export type LeakStage = (typeof LEAK_STAGES)[number];
+
+export const FLUIDS = [
+  'engine-oil',
+  'gear-oil',
+  'transmission-fluid',
+  'steering-hydraulic',
+  'brake-fluid',
+  'coolant',
+  'fuel',
+  'grease',
+  'washer',
+  'urea',
+  'refrigerant-oil',
+  'water',
+  'unknown',
+] as const;
+export type Fluid = (typeof FLUIDS)[number];
+
+/** What the fluid reaches; exhaust, brake and belt make it one step worse. */
+export const LEAK_REACHES = ['nothing', 'exhaust', 'brake', 'belt'] as const;
+export type LeakReach = (typeof LEAK_REACHES)[number];
+
+export const LEAK_PLACES = [
+  'under-engine',
+  'under-gearbox',
+  'under-radiator',
+  'at-wheel',
+  'under-tank',
+  'front-cover',
+  'rocker-cover',
+  'sump-joint',
+  'drain-plug',
+  'filter-seat',
+  'rear-crank-seal',
+  'cooler-joint',
+  'bell-housing',
+] as const;
+export type LeakPlace = (typeof LEAK_PLACES)[number];
+
+/** What was seen of a leak. `dry` is a finding of its own: looked at, nothing there. */
+export interface LeakObservation {
+  readonly stage: LeakStage;
+  readonly fluid: Fluid;
+  readonly place: LeakPlace | null;
+  readonly reaches: LeakReach;
+  /** Wiped clean so that the next look tells something. */
+  readonly wiped: boolean;
+}

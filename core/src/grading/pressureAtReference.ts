@@ -1,0 +1,17 @@
+const KELVIN_AT_0_C = 273.15;
+/** Standard atmosphere, kPa. */
+export const ATMOSPHERE_KPA = 101.325;
+/** Placards are meant at this temperature, °C. */
+export const PLACARD_TEMPERATURE_C = 20;
+
+/**
+ * Tyre gauge pressure brought to the placard's temperature at constant volume:
+ * `(p + p_atm)·T_ref/T − p_atm`, kelvin inside. Example: 220 kPa read at 0 °C → 243.5 kPa at 20 °C.
+ *
+ * @param gaugeKpa reading, kPa gauge, 0 to 1200
+ * @param tyreC tyre temperature, °C, −60 to 120; ambient for a tyre that has stood cold
+ */
+export function pressureAtReference(gaugeKpa: number, tyreC: number): number {
+  const factor = (PLACARD_TEMPERATURE_C + KELVIN_AT_0_C) / (tyreC + KELVIN_AT_0_C);
+  return (gaugeKpa + ATMOSPHERE_KPA) * factor - ATMOSPHERE_KPA;
+}

@@ -1,0 +1,13 @@
+import { ENDPOINTS } from '@weskopos/contract';
+import type { Context } from '../context';
+import { NotFound } from '../http/problems';
+import { register, type Api } from '../http/register';
+import { readVisits } from './readVisits';
+
+export function inspectionRoutes(api: Api, { engine }: Context): void {
+  register(api, ENDPOINTS.inspection, async ({ params }) => {
+    const [visit] = await readVisits(engine, 'i.id = $1', params.id);
+    if (!visit) throw new NotFound('inspection');
+    return visit;
+  });
+}

@@ -1,0 +1,37 @@
+import path from 'node:path';
+import { readConfig } from './config/config';
+import { openContext } from './context';
+import { DEMO_PEOPLE, seedDemo } from './demo/seedDemo';
+import { listen } from './listen';
+
+const ROOT = path.resolve(__dirname, '..', '..');
+
+async function main(): Promise<void> {
+  const demo = process.argv.includes('--demo');
+  const context = await openContext(readConfig(process.env, ROOT), () => new Date());
+  if (context.replayed > 0) console.log(`Brought back ${context.replayed} changes from the journal.`);
+  if (demo) await seedDemo(context);
+  const running = await listen(context);
+  let stopping = false;
+  for (const signal of ['SIGTERM', 'SIGINT'] as const) {
+    process.on(signal, () => {
+      if (stopping) return;
+      stopping = true;
+      running.stop().then(
+        () => process.exit(0),
+        (error: unknown) => {
+          console.error(error);
+          process.exit(1);
+        },
+      );
+    });
+  }
+  console.log(`Weskopos is ready at http://localhost:${running.port}`);
+  if (demo) for (const { name, secret, role } of DEMO_PEOPLE) console.log(`  sign in as ${name} (${role}), PIN ${secret}`);
+  else if (context.setupCode) console.log(`  This workshop is empty. Set it up with the code ${context.setupCode}`);
+}
+
+main().catch((error: unknown) => {
+  console.error(error instanceof Error ? error.message : error);
+  process.exit(1);
+});

@@ -1,0 +1,44 @@
+import type { OperationOutcome, Refusal } from '@weskopos/contract';
+import type { Engine } from '../db/engine';
+import { putFinding } from '../inspections/putFinding';
+import { signInspection } from '../inspections/signInspection';
+import { startInspection } from '../inspections/startInspection';
+import { addPerson } from '../people/addPerson';
+import { addPhoto } from '../photos/addPhoto';
+import { putVehicle } from '../vehicles/putVehicle';
+import type { Change } from './change';
+
+/** What a writer answers: nothing when its operation was there before. */
+export type Applied = { readonly refusal: Refusal | null } | undefined;
+
+/** Applies one change once: the operation's id and its effect in the same transaction. */
+export async function applyChange(engine: Engine, change: Change): Promise<OperationOutcome> {
+  const { id } = change.operation;
+  const applied = await write(engine, change);
+  if (applied) return { id, status: applied.refusal ? 'refused' : 'applied', refusal: applied.refusal };
+  const [before] = await engine.query<{ refusal: Refusal | null }>('select refusal from operation where id = $1', [id]);
+  return { id, status: 'repeated', refusal: before?.refusal ?? null };
+}
+
+function write(engine: Engine, change: Change): Promise<Applied> {
+  const { operation } = change;
+  switch (operation.kind) {
+    case 'vehicle.put':
+      return putVehicle(engine, change, operation.body);
+    case 'inspection.start':
+      return startInspection(engine, change, operation.body);
+    case 'finding.put':
+      return putFinding(engine, change, operation.body);
+    case 'inspection.sign':
+      return engine.transaction((tx) => signInspection(tx, change, operation.body));
+    case 'person.add':
+      return addPerson(engine, change, operation.body);
+    case 'photo.add':
+      return addPhoto(engine, change, operation.body);
+  }
+}
+
+/** The operation's own row, the first six values of every writer's statement. */
+export function operationValues({ operation, by, receivedAt }: Change): [string, string, string | null, string, string, string] {
+  return [operation.id, operation.kind, by, operation.device, operation.at, receivedAt];
+}

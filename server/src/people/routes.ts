@@ -1,0 +1,60 @@
+import { ENDPOINTS, type Person } from '@weskopos/contract';
+import { randomUUID } from 'node:crypto';
+import type { Context } from '../context';
+import { NotSignedIn, Taken, WrongSecret } from '../http/problems';
+import { register, type Api } from '../http/register';
+import { clearSessionCookie, sessionToken, setSessionCookie } from '../http/sessionCookie';
+import { acceptChanges } from '../operations/acceptChanges';
+import { hashSecret, secretMatches } from './secret';
+
+type NewPerson = { name: string; role: Person['role']; secret: string };
+
+export function peopleRoutes(api: Api, context: Context): void {
+  const { engine, sessions } = context;
+  const isEmpty = async () => (await engine.query('select 1 from person limit 1')).length === 0;
+
+  register(api, ENDPOINTS.workshop, async () => ({ empty: await isEmpty() }));
+
+  register(api, ENDPOINTS.setup, async ({ body, response }) => {
+    if (!context.setupCode || !(await isEmpty())) throw new Taken('setup');
+    if (body.code.toUpperCase() !== context.setupCode) throw new WrongSecret('setup-code');
+    const lead = await createPerson(context, { ...body, role: 'lead' }, null);
+    setSessionCookie(response, await sessions.open(lead));
+    return lead;
+  });
+
+  register(api, ENDPOINTS.signIn, async ({ body, response }) => {
+    const [row] = await engine.query<Person & { secret_hash: string }>('select * from person where lower(name) = lower($1)', [body.name]);
+    // An unknown name costs the same work as a wrong secret, so that names cannot be told apart by time.
+    const matches = await secretMatches(body.secret, row?.secret_hash ?? (await unmatchable));
+    if (!row || !matches) throw new WrongSecret('sign-in');
+    const person: Person = { id: row.id, name: row.name, role: row.role };
+    setSessionCookie(response, await sessions.open(person));
+    return person;
+  });
+
+  register(api, ENDPOINTS.whoAmI, ({ person }) => person);
+
+  register(api, ENDPOINTS.signOut, async ({ request, response }) => {
+    const token = sessionToken(request);
+    if (!token) throw new NotSignedIn();
+    await sessions.end(token);
+    clearSessionCookie(response);
+    return {};
+  });
+
+  register(api, ENDPOINTS.people, () => engine.query<Person>('select id, name, role from person order by name'));
+  register(api, ENDPOINTS.addPerson, ({ body, person }) => createPerson(context, body, person.id));
+}
+
+const unmatchable = hashSecret(randomUUID());
+
+/** Hashes the secret and adds the person as a journalled change. Throws {@link Taken} when the name is in use. */
+export async function createPerson({ engine, journal, clock }: Pick<Context, 'engine' | 'journal' | 'clock'>, { name, role, secret }: NewPerson, by: string | null): Promise<Person> {
+  const id = randomUUID();
+  const at = clock().toISOString();
+  const body = { id, name, role, secretHash: await hashSecret(secret) };
+  const [outcome] = await acceptChanges(engine, journal, [{ operation: { id: randomUUID(), at, device: 'server', kind: 'person.add', body }, by, receivedAt: at }]);
+  if (outcome?.refusal) throw new Taken('name');
+  return { id, name, role };
+}

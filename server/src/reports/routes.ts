@@ -1,0 +1,32 @@
+import { ENDPOINTS } from '@weskopos/contract';
+import { BASELINE, composeReport } from '@weskopos/core';
+import type { Context } from '../context';
+import { NotFound } from '../http/problems';
+import { register, type Api } from '../http/register';
+import { readLife } from '../vehicles/readLife';
+
+export function reportRoutes(api: Api, { engine }: Context): void {
+  register(api, ENDPOINTS.report, async ({ params }) => {
+    const [target] = await engine.query<{ vehicle_id: string }>('select vehicle_id from inspection where id = $1', [params.id]);
+    const life = target && (await readLife(engine, target.vehicle_id));
+    const visit = life?.visits.find(({ inspection }) => inspection.id === params.id);
+    if (!life || !visit) throw new NotFound('inspection');
+    const earlier = life.visits.filter(({ inspection }) => inspection.signedAt && inspection.startedAt < visit.inspection.startedAt);
+    const report = composeReport(life.vehicle, visit, earlier, BASELINE);
+    return {
+      inspectionId: params.id,
+      grade: report.verdict.grade,
+      counts: report.verdict.counts,
+      points: report.verdict.points.map(({ key, result }) => ({
+        key,
+        grade: result.grade,
+        watch: result.watch,
+        corrected: result.corrected,
+        closeCall: result.closeCall,
+        reasons: [...result.reasons],
+      })),
+      notSeen: report.notSeen.map(({ key }) => key),
+      runOut: [...report.runOut],
+    };
+  });
+}

@@ -1,0 +1,15 @@
+import { ENDPOINTS } from '@weskopos/contract';
+import { BASELINE, runOutOf } from '@weskopos/core';
+import type { Context } from '../context';
+import { NotFound } from '../http/problems';
+import { register, type Api } from '../http/register';
+import { readLife } from '../vehicles/readLife';
+
+export function trendRoutes(api: Api, { engine }: Context): void {
+  register(api, ENDPOINTS.trends, async ({ params }) => {
+    const life = await readLife(engine, params.id);
+    if (!life) throw new NotFound('vehicle');
+    const signed = life.visits.filter(({ inspection }) => inspection.signedAt);
+    return [...runOutOf(life.vehicle, signed, BASELINE)];
+  });
+}

@@ -1,0 +1,33 @@
+import type { VisitSummary, YardEntry } from '@weskopos/contract';
+import type { Grade } from '@weskopos/core';
+import type { Queries } from '../db/engine';
+import { vehicleFrom, type VehicleRow } from './vehicleRow';
+
+interface SummaryRow {
+  readonly id: string;
+  readonly started_at: string;
+  readonly meter_km: number;
+  readonly signed_at: string | null;
+  readonly grade: Grade | null;
+  readonly counts: Record<Grade, number> | null;
+}
+
+type YardRow = VehicleRow & { readonly last: SummaryRow | null; readonly open: SummaryRow | null };
+
+const SUMMARY = `json_build_object('id', id, 'started_at', started_at, 'meter_km', meter_km, 'signed_at', signed_at, 'grade', grade, 'counts', counts)`;
+
+/** Every vehicle with its last signed visit and the one that is half done. */
+export async function readYard(db: Queries): Promise<YardEntry[]> {
+  const rows = await db.query<YardRow>(
+    `select v.*,
+       (select ${SUMMARY} from inspection where vehicle_id = v.id and signed_at is not null order by started_at desc limit 1) as last,
+       (select ${SUMMARY} from inspection where vehicle_id = v.id and signed_at is null order by started_at desc limit 1) as open
+     from vehicle v order by v.fleet_code`,
+  );
+  return rows.map((row) => ({ vehicle: vehicleFrom(row), last: row.last && summaryFrom(row.last), open: row.open && summaryFrom(row.open) }));
+}
+
+function summaryFrom(row: SummaryRow): VisitSummary {
+  const iso = (text: string) => new Date(text).toISOString();
+  return { inspectionId: row.id, startedAt: iso(row.started_at), meterKm: row.meter_km, signedAt: row.signed_at && iso(row.signed_at), grade: row.grade, counts: row.counts };
+}
