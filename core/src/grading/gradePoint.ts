@@ -43,7 +43,7 @@ export function gradePoint(ref: PointRef, context: GradingContext): PointGrade {
 
 function reasonsFor(ref: PointRef, context: GradingContext, phase: Phase | undefined): Reason[] {
   const finding = context.standing.get(pointKey(ref.point, ref.place));
-  if (!finding) return [{ rule: 'not-looked-at', grade: 'not-seen' }];
+  if (!finding || finding.access === 'open') return [{ rule: 'not-looked-at', grade: 'not-seen' }];
   if (finding.access === 'not-reached') return [{ rule: 'not-reached', grade: 'not-seen', why: finding.accessReason }];
   const reasons = [
     ...(finding.access === 'partly' ? [{ rule: 'partly-seen', grade: 'not-seen', why: finding.accessReason } as const] : []),

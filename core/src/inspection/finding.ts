@@ -4,7 +4,8 @@ import type { PointCode, Spot } from '../catalogue/points';
 import type { Word } from '../catalogue/words';
 import type { Place } from '../vehicle/vehicle';
 
-export const ACCESS = ['seen', 'partly', 'not-reached'] as const;
+/** `open`: a photo or note is there but nobody has judged yet; it counts as not looked at. */
+export const ACCESS = ['open', 'seen', 'partly', 'not-reached'] as const;
 export type Access = (typeof ACCESS)[number];
 
 export const ACCESS_REASONS = ['tray-on', 'seized', 'loaded', 'unsafe', 'keepers-wish', 'not-fitted'] as const;
@@ -77,4 +78,24 @@ export function readingAt(finding: Finding | undefined, spot: Spot, phase?: Phas
   const here = finding?.readings.filter((reading) => reading.spot === spot) ?? [];
   if (phase) return here.find((reading) => reading.phase === phase);
   return here.find((reading) => reading.phase === 'left') ?? here.find((reading) => reading.phase === 'found');
+}
+
+/** What the device adds when an entry is made: its id and time. */
+export interface EntryStamp {
+  readonly id: string;
+  readonly at: string;
+}
+
+export type FindingChange = Partial<Pick<Finding, 'access' | 'accessReason' | 'readings' | 'words' | 'leak' | 'note' | 'photos' | 'kept'>>;
+
+/** The next entry for a point: what stood there with `change` laid over it, naming it as parent; blank and `open` where nothing stood. */
+export function nextFinding(
+  standing: Finding | undefined,
+  target: Pick<Finding, 'inspectionId' | 'point' | 'place'>,
+  stamp: EntryStamp,
+  change: FindingChange,
+): Finding {
+  const blank = { access: 'open', accessReason: null, readings: [], words: [], leak: null, note: '', photos: [], kept: [] } as const;
+  const { inspectionId, point, place } = target;
+  return { ...blank, ...standing, ...change, inspectionId, point, place, parent: standing?.id ?? null, id: stamp.id, at: stamp.at };
 }

@@ -1,5 +1,4 @@
 import path from 'node:path';
-import { pathToFileURL } from 'node:url';
 import { Worker } from 'node:worker_threads';
 import pLimit from 'p-limit';
 import type { Engine, Queries, SqlValue, Tx } from './engine';
@@ -23,10 +22,9 @@ interface Waiting {
 
 /** Opens PGlite on `folder` in its own thread. The caller holds the folder's lock. */
 export async function openPglite(folder: string): Promise<Engine> {
-  const worker = new Worker(path.join(__dirname, 'pgliteWorker.ts'), {
-    workerData: { folder },
-    execArgv: ['--import', pathToFileURL(require.resolve('tsx')).href],
-  });
+  // Node 20 starts no thread from a .ts file by itself, so the thread first loads what can read it.
+  const start = `require(${JSON.stringify(require.resolve('tsx/cjs'))}); require(${JSON.stringify(path.join(__dirname, 'pgliteWorker.ts'))});`;
+  const worker = new Worker(start, { eval: true, workerData: { folder }, execArgv: [] });
   const waiting = new Map<number, Waiting>();
   let dead: Error | null = null;
   const fail = (error: Error) => {

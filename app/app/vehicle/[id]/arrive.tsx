@@ -1,0 +1,1 @@
+export { Arrival as default } from '../../../src/features/arrival/Arrival';

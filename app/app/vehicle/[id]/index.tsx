@@ -1,0 +1,1 @@
+export { LifeSheet as default } from '../../../src/features/life/LifeSheet';

@@ -1,0 +1,1 @@
+export { TrendPage as default } from '../../../../src/features/trend/TrendPage';

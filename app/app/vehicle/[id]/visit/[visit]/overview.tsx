@@ -1,0 +1,1 @@
+export { Overview as default } from '../../../../../../src/features/overview/Overview';

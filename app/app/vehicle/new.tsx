@@ -1,0 +1,1 @@
+export { NewVehicle as default } from '../../src/features/vehicle/NewVehicle';

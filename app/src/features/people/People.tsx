@@ -1,0 +1,62 @@
+import { zodResolver } from '@hookform/resolvers/zod';
+import { newPersonSchema, ROLES, type Person } from '@weskopos/contract';
+import { useEffect, useState } from 'react';
+import { Controller, useForm } from 'react-hook-form';
+import { Card } from '../../kit/Card';
+import { Choice } from '../../kit/Choice';
+import { Field } from '../../kit/Field';
+import { Page } from '../../kit/Page';
+import { Press } from '../../kit/Press';
+import { Heading, Label, Words } from '../../kit/Words';
+import { usePalette } from '../../kit/theme';
+import { call } from '../../sync/transport';
+import { words } from '../../words/en';
+import { problemWords } from '../../words/problemWords';
+
+/** Who works here; a lead adds inspectors and further leads. Needs the server. */
+export function People() {
+  const palette = usePalette();
+  const [people, setPeople] = useState<readonly Person[]>([]);
+  const [problem, setProblem] = useState<string>();
+  const form = useForm({ resolver: zodResolver(newPersonSchema), defaultValues: { name: '', secret: '', role: 'inspector' as Person['role'] } });
+
+  useEffect(() => {
+    call('people').then(setPeople, (error: unknown) => setProblem(problemWords(error)));
+  }, []);
+
+  const add = form.handleSubmit(async (body) => {
+    setProblem(undefined);
+    try {
+      const person = await call('addPerson', { body });
+      setPeople((before) => [...before, person]);
+      form.reset();
+    } catch (error) {
+      setProblem(problemWords(error));
+    }
+  });
+
+  return (
+    <Page title="People" back="/">
+      {people.map((person) => (
+        <Card key={person.id}>
+          <Label>{person.name}</Label>
+          <Words soft>{words.role[person.role]}</Words>
+        </Card>
+      ))}
+      <Heading>Add a person</Heading>
+      <Controller control={form.control} name="name" render={({ field, fieldState }) => <Field label="Name" value={field.value} onChangeText={field.onChange} problem={fieldState.error && 'One to sixty characters.'} />} />
+      <Controller
+        control={form.control}
+        name="secret"
+        render={({ field, fieldState }) => <Field label="PIN or password" value={field.value} onChangeText={field.onChange} secureTextEntry help="Six characters or more." problem={fieldState.error && 'Six characters or more.'} />}
+      />
+      <Controller control={form.control} name="role" render={({ field }) => <Choice label="Role" options={ROLES} word={(role) => words.role[role]} value={field.value} onChoose={field.onChange} />} />
+      {problem ? (
+        <Words role="alert" colour={palette.fail}>
+          {problem}
+        </Words>
+      ) : null}
+      <Press kind="main" label="Add" onPress={() => void add()} />
+    </Page>
+  );
+}

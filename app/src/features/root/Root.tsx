@@ -1,0 +1,36 @@
+import { AtkinsonHyperlegibleNext_400Regular } from '@expo-google-fonts/atkinson-hyperlegible-next/400Regular';
+import { AtkinsonHyperlegibleNext_700Bold } from '@expo-google-fonts/atkinson-hyperlegible-next/700Bold';
+import { BarlowCondensed_500Medium } from '@expo-google-fonts/barlow-condensed/500Medium';
+import { BarlowCondensed_600SemiBold } from '@expo-google-fonts/barlow-condensed/600SemiBold';
+import { useFonts } from 'expo-font';
+import { Slot } from 'expo-router';
+import { useEffect } from 'react';
+import { View } from 'react-native';
+import { FONT } from '../../kit/tokens';
+import { usePalette } from '../../kit/theme';
+import { openWorkshop, useWorkshop } from '../../sync/workshop';
+import { Setup } from '../signin/Setup';
+import { SignIn } from '../signin/SignIn';
+import { keepShell } from './keepShell';
+
+/** Opens the device's store, then shows the way in or the page that was asked for. */
+export function Root() {
+  const palette = usePalette();
+  const status = useWorkshop((state) => state.status);
+  const [fonts, fontProblem] = useFonts({
+    [FONT.word]: AtkinsonHyperlegibleNext_400Regular,
+    [FONT.wordStrong]: AtkinsonHyperlegibleNext_700Bold,
+    [FONT.label]: BarlowCondensed_500Medium,
+    [FONT.labelStrong]: BarlowCondensed_600SemiBold,
+  });
+  useEffect(() => {
+    void openWorkshop();
+    keepShell();
+  }, []);
+  if (status === 'opening' || (!fonts && !fontProblem)) return <View style={{ flex: 1, backgroundColor: palette.ground }} />;
+  return (
+    <View style={{ flex: 1, backgroundColor: palette.ground }}>
+      {status === 'empty' ? <Setup /> : status === 'signed-out' ? <SignIn /> : <Slot />}
+    </View>
+  );
+}

@@ -1,0 +1,42 @@
+import { useState } from 'react';
+import { Field } from '../../kit/Field';
+import { Page } from '../../kit/Page';
+import { Press } from '../../kit/Press';
+import { Words } from '../../kit/Words';
+import { usePalette } from '../../kit/theme';
+import { signedIn } from '../../sync/workshop';
+import { call } from '../../sync/transport';
+import { problemWords } from '../../words/problemWords';
+
+export function SignIn() {
+  const palette = usePalette();
+  const [name, setName] = useState('');
+  const [secret, setSecret] = useState('');
+  const [problem, setProblem] = useState<string>();
+  const [busy, setBusy] = useState(false);
+
+  const enter = async () => {
+    setBusy(true);
+    setProblem(undefined);
+    try {
+      await signedIn(await call('signIn', { body: { name, secret } }));
+    } catch (error) {
+      setProblem(problemWords(error));
+    } finally {
+      setBusy(false);
+    }
+  };
+
+  return (
+    <Page title="Weskopos" over="The bench book that walks with you" width={420}>
+      <Field label="Name" value={name} onChangeText={setName} autoCapitalize="words" autoComplete="username" />
+      <Field label="PIN or password" value={secret} onChangeText={setSecret} secureTextEntry autoComplete="current-password" onSubmitEditing={() => void enter()} />
+      {problem ? (
+        <Words role="alert" colour={palette.fail}>
+          {problem}
+        </Words>
+      ) : null}
+      <Press kind="main" label="Sign in" onPress={() => void enter()} disabled={busy || name.trim() === '' || secret === ''} />
+    </Page>
+  );
+}

@@ -1,0 +1,112 @@
+import { useRouter } from 'expo-router';
+import { useMemo, useState } from 'react';
+import { Pressable, StyleSheet, View } from 'react-native';
+import type { YardEntry } from '@weskopos/contract';
+import { Card } from '../../kit/Card';
+import { Field } from '../../kit/Field';
+import { GradeMark } from '../../kit/GradeMark';
+import { Page } from '../../kit/Page';
+import { Press } from '../../kit/Press';
+import { SPACE } from '../../kit/tokens';
+import { gradeColours, useIsWide, usePalette } from '../../kit/theme';
+import { Heading, Label, Words } from '../../kit/Words';
+import { signOut, useWorkshop } from '../../sync/workshop';
+import { words } from '../../words/en';
+import { day, kilometres } from '../../words/show';
+import { useYard } from './useYard';
+
+/** Where the day begins: what is half done, then every vehicle, worst first. */
+export function Yard() {
+  const router = useRouter();
+  const wide = useIsWide();
+  const person = useWorkshop((state) => state.person);
+  const entries = useYard();
+  const [search, setSearch] = useState('');
+  const shown = useMemo(() => {
+    const wanted = search.trim().toLowerCase();
+    return entries.filter(({ vehicle }) => [vehicle.fleetCode, vehicle.plate, vehicle.make, vehicle.model, vehicle.use].join(' ').toLowerCase().includes(wanted));
+  }, [entries, search]);
+  const open = shown.filter((entry) => entry.open);
+  const rest = shown.filter((entry) => !entry.open);
+  return (
+    <Page
+      title="Yard"
+      over={person ? `${person.name}, ${words.role[person.role]}` : ''}
+      width={wide ? 960 : 640}
+      foot={
+        <>
+          {person?.role === 'lead' ? <Press label="People" onPress={() => router.push('/people')} /> : null}
+          <Press label="Sign out" onPress={() => void signOut()} />
+          <Press label="Add a vehicle" onPress={() => router.push('/vehicle/new')} style={styles.grow} />
+        </>
+      }
+    >
+      {entries.length > 5 ? <Field label="Find" value={search} onChangeText={setSearch} placeholder="fleet code, plate, make" /> : null}
+      {entries.length === 0 ? (
+        <Card>
+          <Heading level={2}>No vehicles yet</Heading>
+          <Words>Add the first one: its fleet code and how its axles are made are enough to begin an inspection.</Words>
+        </Card>
+      ) : null}
+      {open.length > 0 ? (
+        <View style={styles.group}>
+          <Heading>Half done</Heading>
+          {open.map((entry) => (
+            <Entry key={entry.vehicle.id} entry={entry} />
+          ))}
+        </View>
+      ) : null}
+      {rest.length > 0 ? (
+        <View style={styles.group}>
+          <Heading>Vehicles</Heading>
+          <View style={wide ? styles.grid : styles.group}>
+            {rest.map((entry) => (
+              <View key={entry.vehicle.id} style={wide ? styles.half : null}>
+                <Entry entry={entry} />
+              </View>
+            ))}
+          </View>
+        </View>
+      ) : null}
+    </Page>
+  );
+}
+
+function Entry({ entry: { vehicle, last, open } }: { readonly entry: YardEntry }) {
+  const router = useRouter();
+  const palette = usePalette();
+  const grade = last?.grade ?? 'not-seen';
+  const counts = last?.counts;
+  const gradeLine = !counts ? 'Never inspected' : [counts.fail && `${counts.fail} fail`, counts.advisory && `${counts.advisory} advisory`, counts['not-seen'] && `${counts['not-seen']} not seen`].filter(Boolean).join(' · ') || 'all pass';
+  return (
+    <Card style={styles.entry}>
+      <Pressable role="link" aria-label={`${vehicle.fleetCode}, life sheet`} onPress={() => router.push(`/vehicle/${vehicle.id}`)} style={styles.row}>
+        <GradeMark grade={grade} height={56} />
+        <View style={styles.grow}>
+          <Label size="h3">{vehicle.fleetCode}</Label>
+          <Words soft>{[vehicle.make, vehicle.model, vehicle.use].filter(Boolean).join(' · ')}</Words>
+          <Words size="m">
+            <Words strong colour={gradeColours(palette, grade).line}>
+              {last?.grade ? words.grade[last.grade] : ''}
+            </Words>
+            {last ? ` ${day(last.startedAt)}, ${kilometres(last.meterKm)} · ${gradeLine}` : gradeLine}
+          </Words>
+        </View>
+      </Pressable>
+      {open ? (
+        <Press kind="main" label="Go on with the visit" hint={`Go on with the visit of ${vehicle.fleetCode}`} onPress={() => router.push(`/vehicle/${vehicle.id}/visit/${open.inspectionId}`)} />
+      ) : (
+        <Press label="Begin a visit" hint={`Begin a visit of ${vehicle.fleetCode}`} onPress={() => router.push(`/vehicle/${vehicle.id}/arrive`)} />
+      )}
+    </Card>
+  );
+}
+
+const styles = StyleSheet.create({
+  group: { gap: SPACE.s },
+  grid: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.m },
+  half: { flexBasis: '48%', flexGrow: 1 },
+  entry: { gap: SPACE.m },
+  row: { flexDirection: 'row', gap: SPACE.m, alignItems: 'center' },
+  grow: { flex: 1 },
+});

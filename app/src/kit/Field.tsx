@@ -1,0 +1,44 @@
+import { StyleSheet, TextInput, View, type TextInputProps } from 'react-native';
+import { CORNER, FONT, SIZE, SPACE, TOUCH } from './tokens';
+import { usePalette } from './theme';
+import { Label, Words } from './Words';
+
+interface FieldProps extends TextInputProps {
+  readonly label: string;
+  /** What is wrong and what is allowed; what was typed stays. */
+  readonly problem?: string | undefined;
+  readonly help?: string;
+}
+
+/** A labelled line to type in. */
+export function Field({ label, problem, help, style, ...rest }: FieldProps) {
+  const palette = usePalette();
+  return (
+    <View style={styles.field}>
+      <Label size="m" soft>
+        {label}
+      </Label>
+      <TextInput
+        aria-label={label}
+        placeholderTextColor={palette.soft}
+        {...rest}
+        style={[styles.input, { color: palette.ink, backgroundColor: palette.card, borderColor: problem ? palette.fail : palette.rule }, rest.multiline && styles.tall, style]}
+      />
+      {problem ? (
+        <Words size="m" colour={palette.fail} role="alert">
+          {problem}
+        </Words>
+      ) : help ? (
+        <Words size="s" soft>
+          {help}
+        </Words>
+      ) : null}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  field: { gap: SPACE.xs },
+  input: { minHeight: TOUCH.least, borderWidth: 1, borderRadius: CORNER.s, paddingHorizontal: SPACE.m, fontFamily: FONT.word, fontSize: SIZE.l },
+  tall: { minHeight: 88, paddingVertical: SPACE.s },
+});

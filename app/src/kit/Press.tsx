@@ -1,0 +1,61 @@
+import type { ReactNode } from 'react';
+import { Pressable, StyleSheet, View, type ViewStyle } from 'react-native';
+import { CORNER, SPACE, TOUCH } from './tokens';
+import { usePalette } from './theme';
+import { Label } from './Words';
+
+interface PressProps {
+  readonly label: string;
+  readonly onPress: () => void;
+  readonly kind?: 'main' | 'plain' | 'quiet';
+  readonly icon?: ReactNode;
+  readonly disabled?: boolean;
+  /** For a choice among several. */
+  readonly chosen?: boolean;
+  readonly role?: 'button' | 'radio' | 'checkbox' | 'link' | 'tab';
+  readonly style?: ViewStyle;
+  readonly hint?: string;
+  readonly fill?: string;
+}
+
+/** The one button of the app: main action, plain choice or quiet link. Never smaller than a gloved finger. */
+export function Press({ label, onPress, kind = 'plain', icon, disabled = false, chosen, role = 'button', style, hint, fill }: PressProps) {
+  const palette = usePalette();
+  const filled = kind === 'main' || chosen;
+  const ground = filled ? (fill ?? palette.pass) : kind === 'quiet' ? 'transparent' : palette.card;
+  const colour = disabled ? palette.soft : filled ? palette.onFill : palette.ink;
+  return (
+    <Pressable
+      role={role}
+      aria-label={hint ?? label}
+      aria-disabled={disabled}
+      {...(role === 'radio' || role === 'checkbox' ? { 'aria-checked': chosen ?? false } : {})}
+      {...(role === 'tab' ? { 'aria-selected': chosen ?? false } : {})}
+      disabled={disabled}
+      onPress={onPress}
+      style={({ pressed }) => [
+        styles.press,
+        { minHeight: kind === 'main' ? TOUCH.hand : TOUCH.least, backgroundColor: disabled ? palette.panel : ground },
+        kind !== 'quiet' && { borderWidth: 1, borderColor: filled && !disabled ? (fill ?? palette.pass) : palette.rule },
+        pressed && styles.pressed,
+        style,
+      ]}
+    >
+      {icon}
+      {label === '' ? null : (
+        <View style={styles.label}>
+          <Label size={kind === 'main' ? 'xl' : 'l'} colour={colour} style={styles.centre}>
+            {label}
+          </Label>
+        </View>
+      )}
+    </Pressable>
+  );
+}
+
+const styles = StyleSheet.create({
+  press: { minWidth: TOUCH.least, paddingHorizontal: SPACE.m, borderRadius: CORNER.s, flexDirection: 'row', alignItems: 'center', justifyContent: 'center', gap: SPACE.s },
+  pressed: { opacity: 0.75 },
+  label: { flexShrink: 1 },
+  centre: { textAlign: 'center' },
+});

@@ -1,0 +1,84 @@
+import type { Operation, Refusal } from '@weskopos/contract';
+import { openDB, type DBSchema } from 'idb';
+
+export interface RefusedOperation {
+  readonly operation: Operation;
+  readonly refusal: Refusal | 'invalid';
+}
+export interface QueuedPhoto {
+  readonly id: string;
+  readonly blob: Blob;
+  readonly sent: boolean;
+}
+
+/** What the device keeps: changes not yet acknowledged, photos, and the last known state of the workshop. */
+export interface DeviceStore {
+  queue(): Promise<Operation[]>;
+  /** Resolves when the change is on the device's disk. */
+  enqueue(operation: Operation): Promise<void>;
+  settle(ids: readonly string[]): Promise<void>;
+  refuse(refused: RefusedOperation): Promise<void>;
+  refused(): Promise<RefusedOperation[]>;
+  forgetRefused(id: string): Promise<void>;
+  keepPhoto(photo: QueuedPhoto): Promise<void>;
+  photo(id: string): Promise<QueuedPhoto | undefined>;
+  unsentPhotos(): Promise<QueuedPhoto[]>;
+  dropPhoto(id: string): Promise<void>;
+  read<T>(key: string): Promise<T | undefined>;
+  write(key: string, value: unknown): Promise<void>;
+}
+
+interface Schema extends DBSchema {
+  queue: { key: number; value: Operation; indexes: { id: string } };
+  refused: { key: string; value: RefusedOperation & { readonly id: string } };
+  photos: { key: string; value: QueuedPhoto };
+  documents: { key: string; value: unknown };
+}
+
+/** Version of what is stored; a new one upgrades, never drops the queue. */
+const VERSION = 1;
+
+export async function openDeviceStore(name = 'weskopos'): Promise<DeviceStore> {
+  const db = await openDB<Schema>(name, VERSION, {
+    upgrade(fresh) {
+      fresh.createObjectStore('queue', { autoIncrement: true }).createIndex('id', 'id', { unique: true });
+      fresh.createObjectStore('refused', { keyPath: 'id' });
+      fresh.createObjectStore('photos', { keyPath: 'id' });
+      fresh.createObjectStore('documents');
+    },
+  });
+  return {
+    queue: () => db.getAll('queue'),
+    async enqueue(operation) {
+      // Strict durability: the screen says saved only after this, and a flat battery must not make it a lie.
+      const tx = db.transaction('queue', 'readwrite', { durability: 'strict' });
+      await tx.store.add(operation);
+      await tx.done;
+    },
+    async settle(ids) {
+      const tx = db.transaction('queue', 'readwrite');
+      for (const id of ids) {
+        const key = await tx.store.index('id').getKey(id);
+        if (key !== undefined) await tx.store.delete(key);
+      }
+      await tx.done;
+    },
+    async refuse(refused) {
+      await db.put('refused', { ...refused, id: refused.operation.id });
+    },
+    refused: () => db.getAll('refused'),
+    forgetRefused: (id) => db.delete('refused', id),
+    async keepPhoto(photo) {
+      const tx = db.transaction('photos', 'readwrite', { durability: 'strict' });
+      await tx.store.put(photo);
+      await tx.done;
+    },
+    photo: (id) => db.get('photos', id),
+    unsentPhotos: async () => (await db.getAll('photos')).filter((photo) => !photo.sent),
+    dropPhoto: (id) => db.delete('photos', id),
+    read: async <T>(key: string) => (await db.get('documents', key)) as T | undefined,
+    async write(key, value) {
+      await db.put('documents', value, key);
+    },
+  };
+}

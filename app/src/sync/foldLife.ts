@@ -1,0 +1,58 @@
+import type { Life, Operation, StoredFinding, Visit, YardEntry } from '@weskopos/contract';
+
+/** One vehicle's life with a change of this device laid over it; unchanged by operations of other vehicles. */
+export function foldLife(life: Life | undefined, operation: Operation, by: string): Life | undefined {
+  switch (operation.kind) {
+    case 'vehicle.put':
+      if (life && life.vehicle.id !== operation.body.id) return life;
+      return { visits: [], ...life, vehicle: operation.body };
+    case 'inspection.start':
+      if (!life || life.vehicle.id !== operation.body.vehicleId || life.visits.some(({ inspection }) => inspection.id === operation.body.id)) return life;
+      return { ...life, visits: [...life.visits, { inspection: operation.body, findings: [], inspector: by, signedBy: null }] };
+    case 'finding.put':
+      return onVisit(life, operation.body.inspectionId, (visit) =>
+        visit.findings.some(({ id }) => id === operation.body.id) ? visit : { ...visit, findings: [...visit.findings, { ...operation.body, by }] },
+      );
+    case 'inspection.sign':
+      return onVisit(life, operation.body.inspectionId, (visit) =>
+        visit.inspection.signedAt ? visit : { ...visit, inspection: { ...visit.inspection, signedAt: operation.body.signedAt }, signedBy: by },
+      );
+  }
+}
+
+function onVisit(life: Life | undefined, id: string, change: (visit: Visit) => Visit): Life | undefined {
+  if (!life?.visits.some(({ inspection }) => inspection.id === id)) return life;
+  return { ...life, visits: life.visits.map((visit) => (visit.inspection.id === id ? change(visit) : visit)) };
+}
+
+/**
+ * What the server sent, with what the device already knew and the answer may be too old to hold. Entries are only ever added,
+ * so the union is right whichever came first.
+ */
+export function mergeLife(known: Life | undefined, fetched: Life): Life {
+  if (!known) return fetched;
+  const before = new Map(known.visits.map((visit) => [visit.inspection.id, visit]));
+  const visits = fetched.visits.map((visit) => mergeVisit(before.get(visit.inspection.id), visit));
+  const had = new Set(fetched.visits.map(({ inspection }) => inspection.id));
+  const all = [...visits, ...known.visits.filter(({ inspection }) => !had.has(inspection.id))];
+  return { vehicle: fetched.vehicle, visits: all.sort((a, b) => a.inspection.startedAt.localeCompare(b.inspection.startedAt)) };
+}
+
+function mergeVisit(known: Visit | undefined, fetched: Visit): Visit {
+  if (!known) return fetched;
+  const findings = new Map<string, StoredFinding>([...known.findings, ...fetched.findings].map((finding) => [finding.id, finding]));
+  const signed = fetched.inspection.signedAt ? fetched : known;
+  return { ...fetched, findings: [...findings.values()], inspection: signed.inspection, signedBy: signed.signedBy };
+}
+
+/** The yard's list with the vehicles and visits this device knows better. */
+export function yardWith(entries: readonly YardEntry[], lives: readonly Life[], summarise: (life: Life, visit: Visit) => YardEntry['last']): YardEntry[] {
+  const byId = new Map(entries.map((entry) => [entry.vehicle.id, entry]));
+  for (const life of lives) {
+    const newest = (signed: boolean) => life.visits.findLast(({ inspection }) => (inspection.signedAt !== null) === signed);
+    const last = newest(true);
+    const open = newest(false);
+    byId.set(life.vehicle.id, { vehicle: life.vehicle, last: last ? summarise(life, last) : null, open: open ? summarise(life, open) : null });
+  }
+  return [...byId.values()].sort((a, b) => a.vehicle.fleetCode.localeCompare(b.vehicle.fleetCode, 'en', { numeric: true }));
+}

@@ -1,0 +1,190 @@
+import type { Life, Operation, Person, YardEntry } from '@weskopos/contract';
+import { create } from 'zustand';
+import { openDeviceStore, type DeviceStore, type RefusedOperation } from './deviceStore';
+import { foldLife, mergeLife } from './foldLife';
+import { createSync, type Sync, type SyncState } from './syncEngine';
+import { call, sendPhoto, ServerProblem, Unreachable } from './transport';
+
+/**
+ * Lives of state: `person`, `entries`, `lives` mirror documents on the device and follow the server;
+ * `pending` mirrors the queue; the rest dies with the tab.
+ */
+export interface WorkshopState {
+  readonly status: 'opening' | 'signed-out' | 'empty' | 'ready';
+  readonly person: Person | null;
+  readonly entries: readonly YardEntry[] | null;
+  readonly lives: Readonly<Record<string, Life>>;
+  readonly pending: readonly Operation[];
+  readonly refused: readonly RefusedOperation[];
+  readonly sync: SyncState;
+  /** Changes on their way to the device's own disk: until they are there, nothing says saved. */
+  readonly writing: number;
+  /** The device could not keep a change: its storage is full or denied. */
+  readonly storageFailed: boolean;
+}
+
+export const useWorkshop = create<WorkshopState>(() => ({
+  status: 'opening',
+  person: null,
+  entries: null,
+  lives: {},
+  pending: [],
+  refused: [],
+  sync: { waiting: 0, refused: 0, link: 'idle' },
+  writing: 0,
+  storageFailed: false,
+}));
+
+const { getState, setState } = useWorkshop;
+let store: DeviceStore;
+let sync: Sync;
+const deviceId = `web-${Math.random().toString(36).slice(2, 10)}`;
+
+const lifeKey = (id: string) => `life/${id}`;
+
+/** Opens the device's store, shows what it holds at once, then asks the server. */
+export async function openWorkshop(): Promise<void> {
+  store = await openDeviceStore();
+  sync = createSync({
+    store,
+    send: (operations) => call('sendOperations', { body: { operations } }),
+    sendPhoto,
+    later: (work, ms) => {
+      const timer = setTimeout(work, ms);
+      return () => clearTimeout(timer);
+    },
+    onState: (state) => {
+      setState({ sync: state });
+      // A session that ended while away: the queue stays, the way in is shown.
+      if (state.link === 'signed-out') setState({ status: 'signed-out', person: null });
+    },
+    onTaken: taken,
+    onRefused: (operation) => {
+      setState(({ pending }) => ({ pending: pending.filter(({ id }) => id !== operation.id) }));
+      void store.refused().then((refused) => setState({ refused }));
+    },
+  });
+  window.addEventListener('online', () => void reconnect());
+  const [person, entries, pending, refused] = await Promise.all([store.read<Person>('person'), store.read<YardEntry[]>('yard'), store.queue(), store.refused()]);
+  const ids = new Set([...(entries ?? []).map(({ vehicle }) => vehicle.id), ...pending.flatMap((operation) => (operation.kind === 'vehicle.put' ? [operation.body.id] : []))]);
+  const lives: Record<string, Life> = {};
+  for (const id of ids) {
+    const life = await store.read<Life>(lifeKey(id));
+    if (life) lives[id] = life;
+  }
+  setState({ entries: entries ?? null, lives, pending, refused });
+  if (person) setState({ person, status: 'ready' });
+  await reconnect();
+}
+
+/** Asks who we are, then sends what waits and fetches what is new. Offline it leaves everything as it is. */
+export async function reconnect(): Promise<void> {
+  try {
+    await signedIn(await call('whoAmI'));
+  } catch (error) {
+    if (error instanceof ServerProblem && error.problem.status === 401) {
+      const { empty } = await call('workshop');
+      await store.write('person', null);
+      setState({ status: empty ? 'empty' : 'signed-out', person: null });
+    } else if (error instanceof Unreachable) {
+      if (getState().status === 'opening') setState({ status: 'signed-out' });
+      // The queue's own retries find the server again.
+      await sync.kick();
+    } else throw error;
+  }
+}
+
+export async function signedIn(person: Person): Promise<void> {
+  await store.write('person', person);
+  setState({ person, status: 'ready' });
+  await sync.kick();
+  await refresh();
+}
+
+export async function signOut(): Promise<void> {
+  await call('signOut');
+  await store.write('person', null);
+  setState({ person: null, status: 'signed-out' });
+}
+
+/** Fetches the yard and every vehicle's life ahead, so that the bay needs no signal. */
+export async function refresh(): Promise<void> {
+  try {
+    const entries = await call('yard');
+    await store.write('yard', entries);
+    setState({ entries });
+    for (const { vehicle } of entries) await refreshLife(vehicle.id);
+  } catch (error) {
+    if (!(error instanceof Unreachable)) throw error;
+  }
+}
+
+async function refreshLife(id: string): Promise<void> {
+  const life = mergeLife(getState().lives[id], await call('life', { params: { id } }));
+  await store.write(lifeKey(id), life);
+  setState(({ lives }) => ({ lives: { ...lives, [id]: life } }));
+}
+
+/** A change the server has taken moves from the queue into the known state, in one step. */
+async function taken(operation: Operation): Promise<void> {
+  const { lives, person } = getState();
+  const changed: Record<string, Life> = { ...lives };
+  for (const id of touchedLives(operation, lives)) {
+    const life = foldLife(lives[id], operation, person?.name ?? '');
+    if (!life) continue;
+    changed[id] = life;
+    await store.write(lifeKey(id), life);
+  }
+  setState(({ pending }) => ({ lives: changed, pending: pending.filter(({ id }) => id !== operation.id) }));
+}
+
+function touchedLives(operation: Operation, lives: WorkshopState['lives']): string[] {
+  return operation.kind === 'vehicle.put' ? [operation.body.id] : Object.keys(lives);
+}
+
+type OperationDraft = Operation extends infer O ? (O extends Operation ? Pick<O, 'kind' | 'body'> : never) : never;
+
+/** Records a change: on the device's disk first, then on the screen, then on its way. */
+export async function record(draft: OperationDraft): Promise<void> {
+  const operation = { id: crypto.randomUUID(), at: new Date().toISOString(), device: deviceId, ...draft } as Operation;
+  setState(({ pending }) => ({ pending: [...pending, operation] }));
+  await onDisk(sync.record(operation));
+}
+
+export async function recordPhoto(blob: Blob): Promise<string> {
+  const id = crypto.randomUUID();
+  await onDisk(sync.recordPhoto(id, blob));
+  return id;
+}
+
+async function onDisk(write: Promise<void>): Promise<void> {
+  setState(({ writing }) => ({ writing: writing + 1 }));
+  try {
+    await write;
+    setState({ storageFailed: false });
+  } catch (error) {
+    setState({ storageFailed: true });
+    throw error;
+  } finally {
+    setState(({ writing }) => ({ writing: writing - 1 }));
+  }
+}
+
+/** A photo that is still on this device, as an address an image can show; null when the server has it. */
+export async function localPhoto(id: string): Promise<string | null> {
+  const photo = await store.photo(id);
+  return photo ? URL.createObjectURL(photo.blob) : null;
+}
+
+export async function dismissRefused(id: string): Promise<void> {
+  await store.forgetRefused(id);
+  setState({ refused: await store.refused() });
+  void sync.kick();
+}
+
+/** A vehicle's life as this device knows it: the server's state with the waiting changes laid over it. */
+export function selectLife(state: Pick<WorkshopState, 'lives' | 'pending' | 'person'>, vehicleId: string): Life | undefined {
+  return state.pending
+    .filter((operation) => operation.kind !== 'vehicle.put' || operation.body.id === vehicleId)
+    .reduce<Life | undefined>((life, operation) => foldLife(life, operation, state.person?.name ?? ''), state.lives[vehicleId]);
+}
