@@ -52,4 +52,3 @@ export type AnswerOf<N extends EndpointName> = z.output<(typeof ENDPOINTS)[N]['a
 
 /** Sent with every change; a form on another site cannot send it. */
 export const GUARD_HEADER = 'x-weskopos';
-export const PHOTO_LIMITS = { mostBytes: 12 * 1024 * 1024, mostPixels: 60_000_000, mostSide: 16_000, keepSide: 2048, thumbSide: 320 } as const;

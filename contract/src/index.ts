@@ -20,7 +20,6 @@ export { reportSchema, trendSchema, type ReportData, type Trend } from './trend'
 export {
   ENDPOINTS,
   GUARD_HEADER,
-  PHOTO_LIMITS,
   PHOTO_PATH,
   type Access,
   type AnswerOf,
@@ -29,3 +28,4 @@ export {
   type EndpointName,
   type ParamsOf,
 } from './endpoints';
+export { PHOTO_LIMITS } from './photoLimits';

@@ -69,7 +69,7 @@ export { BASELINE } from './limits/baseline';
 export { GRADES, worseGrade, worstGrade, type Grade } from './grading/grade';
 export { gradePoint, type GradingContext } from './grading/gradePoint';
 export { judgeValue, type Judgement } from './grading/judgeValue';
-export { PLACARD_TEMPERATURE_C, pressureAtReference } from './grading/pressureAtReference';
+export { PLACARD_TEMPERATURE_C, pressureAtReference, pressureFromReference } from './grading/pressureAtReference';
 export { CLOSE_CALL_FACTOR, standardUncertainty } from './grading/uncertainty';
 export { verdictOf, worstFirst, type GradedPoint, type Verdict } from './grading/verdict';
 export type { PointGrade, Reason } from './grading/reason';

@@ -1,7 +1,8 @@
 import path from 'node:path';
 import { readConfig } from './config/config';
 import { openContext } from './context';
-import { DEMO_PEOPLE, seedDemo } from './demo/seedDemo';
+import { seedDemo } from './demo/seedDemo';
+import { DEMO_PEOPLE } from './demo/world';
 import { listen } from './listen';
 
 const ROOT = path.resolve(__dirname, '..', '..');

@@ -15,3 +15,9 @@ export function pressureAtReference(gaugeKpa: number, tyreC: number): number {
   const factor = (PLACARD_TEMPERATURE_C + KELVIN_AT_0_C) / (tyreC + KELVIN_AT_0_C);
   return (gaugeKpa + ATMOSPHERE_KPA) * factor - ATMOSPHERE_KPA;
 }
+
+/** The other way round: what a gauge shows at `tyreC` when the pressure at the placard's temperature is `referenceKpa`. */
+export function pressureFromReference(referenceKpa: number, tyreC: number): number {
+  const factor = (tyreC + KELVIN_AT_0_C) / (PLACARD_TEMPERATURE_C + KELVIN_AT_0_C);
+  return (referenceKpa + ATMOSPHERE_KPA) * factor - ATMOSPHERE_KPA;
+}

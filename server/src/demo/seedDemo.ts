@@ -1,5 +1,40 @@
+import { randomUuid, seededRandom } from '@weskopos/core';
 import type { Context } from '../context';
-export const DEMO_PEOPLE = [
-  { name: 'Isla', role: 'inspector', secret: '246810' },
-] as const;
-export async function seedDemo(_context: Context): Promise<void> {}
+import { acceptChanges } from '../operations/acceptChanges';
+import { createPerson } from '../people/routes';
+import { keepPhoto } from '../photos/keepPhoto';
+import { drawPhoto } from './drawPhoto';
+import { visitOperations } from './visitOperations';
+import { DEMO_PEOPLE, STORIES } from './world';
+
+const SEED = 20_26;
+
+/** Fills an empty workshop with the demo world, through the same doors a phone's changes take. Leaves any other as it is. */
+export async function seedDemo(context: Context): Promise<void> {
+  const { engine, journal, clock } = context;
+  const [anyone] = await engine.query('select 1 from person limit 1');
+  if (anyone) return;
+  const random = seededRandom(SEED);
+  const people = new Map<string, string>();
+  for (const person of DEMO_PEOPLE) {
+    const [lead] = people.values();
+    people.set(person.name, (await createPerson(context, person, lead ?? null)).id);
+  }
+  const idOf = (name: string) => people.get(name) ?? '';
+  for (const story of STORIES) {
+    const vehicle = { ...story.vehicle, id: randomUuid(random) };
+    const receivedAt = clock().toISOString();
+    await acceptChanges(engine, journal, [{ operation: { id: randomUuid(random), at: receivedAt, device: 'demo', kind: 'vehicle.put', body: vehicle }, by: idOf('Maren'), receivedAt }]);
+    for (const [index, visit] of story.visits.entries()) {
+      const by = idOf(visit.by);
+      const { operations, photos } = visitOperations(story, vehicle.id, index, clock(), random);
+      for (const { id, key } of photos) {
+        const [subject, wear] = visit.photos?.[key] ?? ['leak', 0];
+        await keepPhoto(context, id, await drawPhoto(subject, wear, Math.floor(random() * 1e6)), by);
+      }
+      const outcomes = await acceptChanges(engine, journal, operations.map((operation) => ({ operation, by, receivedAt })));
+      const refused = outcomes.find(({ refusal }) => refusal);
+      if (refused) throw new Error(`the demo's own change was refused: ${refused.refusal}`);
+    }
+  }
+}

@@ -25,7 +25,7 @@ export function Arrival() {
   const [meter, setMeter] = useState('');
   const [answer, setAnswer] = useState<MeterAnswer | null>(null);
   const [ambient, setAmbient] = useState('');
-  const [state, setState] = useState<ArrivalState>('cold');
+  const [state, setState] = useState<ArrivalState | null>(null);
   const [complaint, setComplaint] = useState('');
   const [tried, setTried] = useState(false);
   if (!life) return <NotHere />;
@@ -46,7 +46,7 @@ export function Arrival() {
 
   const begin = async () => {
     setTried(true);
-    if (km.status !== 'value' || meterProblem || ambientBad || needsAnswer) return;
+    if (state === null || km.status !== 'value' || meterProblem || ambientBad || needsAnswer) return;
     const visit = crypto.randomUUID();
     await record({
       kind: 'inspection.start',
@@ -97,6 +97,11 @@ export function Arrival() {
         </Card>
       ) : null}
       <Choice label="It stands" options={ARRIVAL_STATES} word={(one) => words.state[one]} value={state} onChoose={setState} />
+      {tried && state === null ? (
+        <Words role="alert" colour={palette.fail}>
+          Choose how it stands: it decides what can be measured now.
+        </Words>
+      ) : null}
       <Field label="Ambient temperature, °C" value={ambient} onChangeText={setAmbient} inputMode="text" problem={ambientBad ? `Ambient temperature: ${AMBIENT_RANGE.least} to ${AMBIENT_RANGE.most} °C, or empty.` : undefined} help="Tyre pressures are judged at 20 °C; this brings them there." />
       <Field label="What the keeper says" value={complaint} onChangeText={setComplaint} multiline maxLength={2000} placeholder="in the keeper’s own words" />
     </Page>

@@ -1,0 +1,149 @@
+import { cataloguePoint, hubPlaces, readingAt, readingValue, tyresAtHub, worstGrade, type Axle, type GradedPoint, type Place } from '@weskopos/core';
+import { StyleSheet, View } from 'react-native';
+import Svg, { G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
+import { FONT, SIZE, SPACE } from '../../kit/tokens';
+import { gradeColours, usePalette } from '../../kit/theme';
+import { Label } from '../../kit/Words';
+import { figure, pointShort } from '../../words/show';
+import { words } from '../../words/en';
+import { DeckMark } from './DeckMark';
+
+const WIDTH = 420;
+const HEIGHT = 196;
+const NOSE = 10;
+
+interface DecksProps {
+  readonly axles: readonly Axle[];
+  readonly points: readonly GradedPoint[];
+}
+
+/** The vehicle from above on three floors: what is under the bonnet, the wheels, the underside. Front to the left. */
+export function Decks(props: DecksProps) {
+  return (
+    <View style={styles.decks}>
+      {(['bonnet', 'wheels', 'under'] as const).map((deck) => (
+        <View key={deck} style={styles.deck}>
+          <Label size="m" soft>
+            {words.deck[deck]}
+          </Label>
+          <Svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} style={styles.drawing} role="img" aria-label={deckWords(deck, props)}>
+            <Outline />
+            {deck === 'wheels' ? <Wheels {...props} /> : <Floor deck={deck} {...props} />}
+          </Svg>
+        </View>
+      ))}
+    </View>
+  );
+}
+
+function onDeck(deck: string, points: readonly GradedPoint[]): GradedPoint[] {
+  return points.filter(({ point }) => cataloguePoint(point).deck?.name === deck);
+}
+
+/** The drawing in words, for who does not see it. */
+function deckWords(deck: string, { axles, points }: DecksProps): string {
+  const bad = onDeck(deck, points).filter(({ result }) => result.grade !== 'pass');
+  const list = bad.map((point) => `${pointShort(point.point, point.place, axles.length)} ${words.grade[point.result.grade].toLowerCase()}`);
+  return `${words.deck[deck]}: ${list.length > 0 ? list.join(', ') : 'all pass'}`;
+}
+
+function Outline() {
+  const palette = usePalette();
+  return <Path d={`M${NOSE + 44} 4H${WIDTH - 16}Q${WIDTH - 4} 4 ${WIDTH - 4} 16V${HEIGHT - 16}Q${WIDTH - 4} ${HEIGHT - 4} ${WIDTH - 16} ${HEIGHT - 4}H${NOSE + 44}C${NOSE + 10} ${HEIGHT - 10} ${NOSE} ${HEIGHT * 0.72} ${NOSE} ${HEIGHT / 2}C${NOSE} ${HEIGHT * 0.28} ${NOSE + 10} 10 ${NOSE + 44} 4Z`} fill={palette.card} stroke={palette.ink} strokeWidth={1.5} />;
+}
+
+function Floor({ deck, points }: DecksProps & { readonly deck: 'bonnet' | 'under' }) {
+  const palette = usePalette();
+  const here = onDeck(deck, points);
+  const named = here.filter(({ result }) => result.grade === 'advisory' || result.grade === 'fail' || result.watch);
+  const unseen = here.filter(({ result }) => result.grade === 'not-seen').length;
+  return (
+    <G>
+      {deck === 'bonnet' ? (
+        <>
+          <Line x1={190} x2={190} y1={6} y2={HEIGHT - 6} stroke={palette.rule} strokeWidth={2} />
+          <Rect x={70} y={62} width={88} height={72} rx={8} fill={palette.panel} stroke={palette.rule} />
+        </>
+      ) : (
+        <>
+          <Rect x={60} y={62} width={76} height={72} rx={8} fill={palette.panel} stroke={palette.rule} />
+          <Line x1={136} x2={330} y1={HEIGHT / 2} y2={HEIGHT / 2} stroke={palette.rule} strokeWidth={8} />
+          <Path d={`M130 128C160 158 240 160 ${WIDTH - 30} 158`} fill="none" stroke={palette.panel} strokeWidth={9} />
+        </>
+      )}
+      {here.map(({ key, point, result }) => {
+        const at = cataloguePoint(point).deck;
+        return at ? <DeckMark key={key} grade={result.grade} x={at.x * WIDTH} y={at.y * HEIGHT} /> : null;
+      })}
+      {named.slice(0, 5).map(({ key, point, place, result }, index) => (
+        <SvgText key={`${key}-name`} x={206} y={30 + index * 24} fill={gradeColours(palette, result.watch ? 'pass' : result.grade).line} fontFamily={FONT.labelStrong} fontSize={SIZE.l}>
+          {pointShort(point, place, 2)}
+        </SvgText>
+      ))}
+      {unseen > 0 ? (
+        <SvgText x={206} y={HEIGHT - 18} fill={palette.soft} fontFamily={FONT.label} fontSize={SIZE.m}>
+          {`${unseen} not seen`}
+        </SvgText>
+      ) : null}
+    </G>
+  );
+}
+
+const TYRE = { width: 42, height: 17 } as const;
+
+function Wheels({ axles, points }: DecksProps) {
+  const palette = usePalette();
+  const xOf = (hub: Place) => {
+    const index = Number.parseInt(hub, 10) - 1;
+    return 72 + (index * (WIDTH - 170)) / Math.max(1, axles.length - 1);
+  };
+  const wheels = onDeck('wheels', points);
+  return (
+    <G>
+      {axles.map((_, index) => (
+        <Line key={index} x1={xOf(`${index + 1}L`)} x2={xOf(`${index + 1}L`)} y1={26} y2={HEIGHT - 26} stroke={palette.rule} strokeWidth={4} />
+      ))}
+      <Line x1={xOf('1L')} x2={xOf(`${axles.length}L`)} y1={HEIGHT / 2} y2={HEIGHT / 2} stroke={palette.rule} strokeWidth={4} />
+      {hubPlaces(axles).map((hub) => {
+        const left = hub.endsWith('L');
+        const tyres = tyresAtHub(axles, hub);
+        const atHub = wheels.filter(({ place }) => place === hub || tyres.includes(place));
+        const text = ['tyre.tread', 'pad.outer', 'pad.inner'].flatMap((code) => atHub.filter(({ point }) => point === code)).flatMap((point) => lowest(point) ?? []);
+        return (
+          <G key={hub}>
+            {tyres.map((tyre, index) => {
+              const grade = worstGrade(atHub.filter(({ place }) => place === tyre || place === hub).map(({ result }) => result.grade));
+              const y = left ? 10 + index * (TYRE.height + 2) : HEIGHT - 10 - TYRE.height - index * (TYRE.height + 2);
+              const { line } = gradeColours(palette, grade);
+              const hollow = grade === 'not-seen' || grade === 'recorded';
+              return (
+                <G key={tyre}>
+                  <Rect x={xOf(hub) - TYRE.width / 2} y={y} width={TYRE.width} height={TYRE.height} rx={5} fill={hollow ? palette.card : line} stroke={line} strokeWidth={2} {...(hollow ? { strokeDasharray: '4 3' } : {})} />
+                  {grade === 'fail' || grade === 'advisory' ? <Path d={`M${xOf(hub) - 6} ${y - 1}l6 ${TYRE.height * (grade === 'fail' ? 1 : 0.55) + 1}l6 ${-TYRE.height * (grade === 'fail' ? 1 : 0.55) - 1}Z`} fill={palette.card} /> : null}
+                </G>
+              );
+            })}
+            <SvgText x={xOf(hub) + TYRE.width / 2 + 8} y={left ? 26 : HEIGHT - 14} fill={palette.ink} fontFamily={FONT.label} fontSize={SIZE.l}>
+              {text.join(' · ')}
+            </SvgText>
+          </G>
+        );
+      })}
+      <SvgText x={xOf('1L') + 26} y={HEIGHT / 2 - 8} fill={palette.soft} fontFamily={FONT.label} fontSize={SIZE.m}>
+        least tread · outer · inner pad, mm
+      </SvgText>
+    </G>
+  );
+}
+
+/** The least of a point's readings: what decides it. */
+function lowest({ point, finding }: GradedPoint): string | null {
+  const { measure, spots } = cataloguePoint(point);
+  const values = spots.flatMap((spot) => {
+    const reading = readingAt(finding, spot);
+    return reading ? [readingValue(reading)] : [];
+  });
+  return measure && values.length > 0 ? figure(measure, Math.min(...values)) : null;
+}
+
+const styles = StyleSheet.create({ decks: { gap: SPACE.m }, deck: { gap: SPACE.xs }, drawing: { width: '100%', aspectRatio: WIDTH / HEIGHT } });

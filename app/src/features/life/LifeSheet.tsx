@@ -1,0 +1,142 @@
+import { BASELINE, runOutOf, seriesKey, verdictFor, worstFirst } from '@weskopos/core';
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useMemo, useState } from 'react';
+import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
+import { Card } from '../../kit/Card';
+import { GradeMark } from '../../kit/GradeMark';
+import { Page } from '../../kit/Page';
+import { Press } from '../../kit/Press';
+import { SPACE, TOUCH } from '../../kit/tokens';
+import { useIsWide, usePalette } from '../../kit/theme';
+import { Heading, Label, Words } from '../../kit/Words';
+import { useLife } from '../../sync/useLife';
+import { words } from '../../words/en';
+import { day, kilometres, pointShort, roughKilometres } from '../../words/show';
+import { Decks } from '../decks/Decks';
+import { PointLine } from '../overview/PointLine';
+import { VerdictCard } from '../overview/VerdictCard';
+import { NotHere } from '../root/NotHere';
+import { TrendPanel } from '../trend/TrendPanel';
+
+const MOST_TRENDS = 6;
+
+/** One vehicle: its state, worst first, its decks, what runs out, and every visit. */
+export function LifeSheet() {
+  const { id } = useLocalSearchParams<{ id: string }>();
+  const life = useLife(id);
+  const router = useRouter();
+  const wide = useIsWide();
+  const palette = usePalette();
+  const [shown, setShown] = useState<string | null>(null);
+  const sheet = useMemo(() => {
+    if (!life) return undefined;
+    const signed = life.visits.filter(({ inspection }) => inspection.signedAt !== null);
+    const last = signed.at(-1);
+    return {
+      signed,
+      last,
+      open: life.visits.findLast(({ inspection }) => inspection.signedAt === null),
+      verdict: last && verdictFor(life.vehicle, last.inspection, last.findings, BASELINE),
+      trends: runOutOf(life.vehicle, signed, BASELINE),
+    };
+  }, [life]);
+  if (!life || !sheet) return <NotHere />;
+  const { vehicle } = life;
+  const { last, open, verdict, trends, signed } = sheet;
+  const axles = vehicle.axles.length;
+  const showTrend = (key: string) => (wide ? setShown(key) : router.push(`/vehicle/${id}/trend/${encodeURIComponent(key)}`));
+  const trend = trends.find(({ series }) => series.key === shown) ?? trends[0];
+
+  const facts = (
+    <View style={styles.stack}>
+      <View>
+        <Words soft>{[words.vehicleClass[vehicle.class], vehicle.year, vehicle.plate].join(' · ')}</Words>
+        <Words>{[`${vehicle.make} ${vehicle.model}`.trim(), last ? kilometres(last.inspection.meterKm) : '', vehicle.use].filter(Boolean).join(' · ')}</Words>
+      </View>
+      {verdict && last ? (
+        <VerdictCard verdict={verdict} when={day(last.inspection.startedAt)} />
+      ) : (
+        <Card>
+          <Heading level={2}>Never inspected</Heading>
+          <Words>Begin a visit: the first one gives grades, from the second one on there are trends.</Words>
+        </Card>
+      )}
+      {verdict && worstFirst(verdict.points).length > 0 ? (
+        <Card>
+          <Heading level={2}>Worst first</Heading>
+          {worstFirst(verdict.points).map((graded) => (
+            <Pressable key={graded.key} role="link" onPress={() => { const key = trends.find(({ series }) => series.key.startsWith(`${graded.key}:`))?.series.key; if (key) showTrend(key); }}>
+              <PointLine graded={graded} axles={axles} brief />
+            </Pressable>
+          ))}
+        </Card>
+      ) : null}
+    </View>
+  );
+  const decks = verdict ? <Decks axles={vehicle.axles} points={verdict.points} /> : null;
+  const runOut = (
+    <View style={styles.stack}>
+      {wide && trend ? <TrendPanel vehicle={vehicle} trend={trend} /> : null}
+      {trends.length > 0 ? (
+        <Card>
+          <Heading level={2}>Runs out next</Heading>
+          {trends.slice(0, MOST_TRENDS).map(({ series, forecast }) => (
+            <Pressable key={seriesKey(series.point, series.place, series.spot)} role="link" onPress={() => showTrend(series.key)} style={[styles.row, { borderColor: palette.rule }]}>
+              <Words style={styles.grow}>{`${pointShort(series.point, series.place, axles)} ${words.spot[series.spot]}`.trim()}</Words>
+              <Label size="l" colour={palette.forecast}>
+                {forecast.status === 'running-out' ? `about ${roughKilometres(forecast.midKm)}` : forecast.status === 'reached' ? 'now' : 'cannot tell yet'}
+              </Label>
+            </Pressable>
+          ))}
+        </Card>
+      ) : null}
+      <Card>
+        <Heading level={2}>Visits</Heading>
+        {signed.length === 0 ? <Words soft>None signed yet.</Words> : null}
+        {[...signed].reverse().map(({ inspection, findings, inspector }) => {
+          const { grade } = verdictFor(vehicle, inspection, findings, BASELINE);
+          return (
+            <Pressable key={inspection.id} role="link" onPress={() => router.push(`/vehicle/${id}/visit/${inspection.id}/report`)} style={[styles.row, { borderColor: palette.rule }]}>
+              <GradeMark grade={grade} height={30} />
+              <Words style={styles.grow}>{`${day(inspection.startedAt)}, ${inspector}`}</Words>
+              <Words soft>{`${words.grade[grade]} · ${kilometres(inspection.meterKm)}`}</Words>
+            </Pressable>
+          );
+        })}
+      </Card>
+    </View>
+  );
+
+  return (
+    <Page
+      title={vehicle.fleetCode}
+      back="/"
+      width={wide ? 1240 : 640}
+      foot={open ? <Press kind="main" label="Go on with the visit" onPress={() => router.push(`/vehicle/${id}/visit/${open.inspection.id}`)} style={styles.grow} /> : <Press kind="main" label="Begin a visit" onPress={() => router.push(`/vehicle/${id}/arrive`)} style={styles.grow} />}
+    >
+      {wide ? (
+        <View style={styles.panes}>
+          {[facts, decks, runOut].map((pane, index) => (
+            <ScrollView key={index} style={styles.pane}>
+              {pane}
+            </ScrollView>
+          ))}
+        </View>
+      ) : (
+        <>
+          {facts}
+          {decks}
+          {runOut}
+        </>
+      )}
+    </Page>
+  );
+}
+
+const styles = StyleSheet.create({
+  stack: { gap: SPACE.l },
+  row: { minHeight: TOUCH.least, flexDirection: 'row', alignItems: 'center', gap: SPACE.s, borderTopWidth: 1 },
+  grow: { flex: 1 },
+  panes: { flexDirection: 'row', gap: SPACE.xl },
+  pane: { flex: 1 },
+});

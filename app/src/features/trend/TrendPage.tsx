@@ -1,0 +1,21 @@
+import { BASELINE, runOutOf } from '@weskopos/core';
+import { useLocalSearchParams } from 'expo-router';
+import { Page } from '../../kit/Page';
+import { Words } from '../../kit/Words';
+import { useLife } from '../../sync/useLife';
+import { NotHere } from '../root/NotHere';
+import { TrendPanel } from './TrendPanel';
+
+/** One series on a page of its own. */
+export function TrendPage() {
+  const { id, series: key } = useLocalSearchParams<{ id: string; series: string }>();
+  const life = useLife(id);
+  if (!life) return <NotHere />;
+  const signed = life.visits.filter(({ inspection }) => inspection.signedAt !== null);
+  const trend = runOutOf(life.vehicle, signed, BASELINE).find(({ series }) => series.key === key);
+  return (
+    <Page title="Trend" over={`${life.vehicle.fleetCode} · ${life.vehicle.make} ${life.vehicle.model}`} back={`/vehicle/${id}`} width={760}>
+      {trend ? <TrendPanel vehicle={life.vehicle} trend={trend} /> : <Words>No readings of this part are signed yet. A trend begins with the second visit.</Words>}
+    </Page>
+  );
+}

@@ -1,0 +1,44 @@
+import type { Report, Vehicle } from '@weskopos/core';
+import { BASELINE, valueThresholds } from '@weskopos/core';
+import { useState } from 'react';
+import { View, StyleSheet } from 'react-native';
+import { Card } from '../../kit/Card';
+import { Press } from '../../kit/Press';
+import { SPACE } from '../../kit/tokens';
+import { Heading, Label, Words } from '../../kit/Words';
+import { forecastSentence, rateWords } from '../../words/forecastSentence';
+import { pointWords } from '../../words/show';
+import { TrendChart } from './TrendChart';
+import { TrendTable } from './TrendTable';
+
+interface TrendPanelProps {
+  readonly vehicle: Vehicle;
+  readonly trend: Report['runOut'][number];
+}
+
+/** One series: the drawing, or the same as a table; and what it means in a sentence. */
+export function TrendPanel({ vehicle, trend: { series, forecast, limit } }: TrendPanelProps) {
+  const [table, setTable] = useState(false);
+  const title = pointWords(series.point, series.place, vehicle.axles.length, series.spot);
+  const rate = rateWords(forecast, series.measure);
+  return (
+    <View style={styles.panel}>
+      <View style={styles.head}>
+        <Heading level={2} style={styles.grow}>
+          {title}
+        </Heading>
+        <Press label={table ? 'As a drawing' : 'As a table'} onPress={() => setTable(!table)} />
+      </View>
+      <Card>{table ? <TrendTable series={series} /> : <TrendChart series={series} forecast={forecast} thresholds={valueThresholds(BASELINE, series.measure, vehicle.class)} title={title} />}</Card>
+      <Card>
+        {rate ? <Label size="h3">{rate}</Label> : null}
+        <Words>{forecastSentence(forecast, series.measure, limit)}</Words>
+        <Words size="s" soft>
+          A straight line through this part’s own readings, with the gauge’s uncertainty. Whether the wear stays as it was, it cannot know.
+        </Words>
+      </Card>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({ panel: { gap: SPACE.m }, head: { flexDirection: 'row', alignItems: 'center', gap: SPACE.s }, grow: { flex: 1 } });

@@ -1,0 +1,37 @@
+import { CLOSE_CALL_FACTOR, type Series } from '@weskopos/core';
+import { StyleSheet, View } from 'react-native';
+import { SPACE } from '../../kit/tokens';
+import { usePalette } from '../../kit/theme';
+import { Label, Words } from '../../kit/Words';
+import { amount, day, kilometres } from '../../words/show';
+
+const COLUMNS = ['Date', 'Odometer', 'Reading'] as const;
+
+/** The chart's readings, newest first. */
+export function TrendTable({ series }: { readonly series: Series }) {
+  const palette = usePalette();
+  return (
+    <View role="table" aria-label="Readings">
+      <View role="row" style={styles.row}>
+        {COLUMNS.map((column) => (
+          <View role="columnheader" key={column} style={styles.cell}>
+            <Label size="m" soft>
+              {column}
+            </Label>
+          </View>
+        ))}
+      </View>
+      {[...series.readings].reverse().map((reading) => (
+        <View role="row" key={reading.inspectionId} style={[styles.row, { borderColor: palette.rule }]}>
+          {[day(reading.at), kilometres(reading.meterKm), `${amount(series.measure, reading.value)} ± ${(CLOSE_CALL_FACTOR * reading.u).toFixed(1)}${reading.startsPart ? ', new part' : ''}`].map((text, index) => (
+            <View role="cell" key={index} style={styles.cell}>
+              <Words size="m">{text}</Words>
+            </View>
+          ))}
+        </View>
+      ))}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({ row: { flexDirection: 'row', borderTopWidth: 1, borderColor: 'transparent', paddingVertical: SPACE.s }, cell: { flex: 1 } });

@@ -1,0 +1,48 @@
+import { doubtId, type Doubt, type Finding, type FindingChange, toStored } from '@weskopos/core';
+import { StyleSheet, View } from 'react-native';
+import { Card } from '../../kit/Card';
+import { Press } from '../../kit/Press';
+import { SPACE } from '../../kit/tokens';
+import { usePalette } from '../../kit/theme';
+import { Label, Words } from '../../kit/Words';
+import { words } from '../../words/en';
+import { amount } from '../../words/show';
+import { readingChange } from './readings';
+
+interface DoubtCardProps {
+  readonly doubt: Doubt;
+  readonly measure: Parameters<typeof amount>[0];
+  readonly onAnswer: (change: (standing: Finding | undefined) => FindingChange) => void;
+}
+
+/** An odd reading, asked once; the answer is kept with it and nothing is blocked. */
+export function DoubtCard({ doubt, measure, onAnswer }: DoubtCardProps) {
+  const palette = usePalette();
+  const keep = (answer: string) => onAnswer((standing) => ({ kept: [...(standing?.kept ?? []), doubtId(doubt), ...(answer ? [`${answer}:${doubt.spot}`] : [])] }));
+  const where = words.spot[doubt.spot];
+  const unit = doubt.looksLike;
+  return (
+    <Card ground={palette.advisoryWash}>
+      <Label colour={palette.advisory}>{words.doubt[doubt.code]}</Label>
+      <Words>{`${where ? `${where}: ` : ''}${amount(measure, doubt.value)}${doubt.last === null ? '' : `, last time ${amount(measure, doubt.last)}`}.`}</Words>
+      <View style={styles.row}>
+        {unit ? (
+          <Press label={`It is ${unit}`} onPress={() => onAnswer((standing) => readingChange(standing, { measure, spot: doubt.spot, phase: 'found' }, toStored(doubt.value, unit)))} />
+        ) : null}
+        {doubt.code === 'better-than-last' ? (
+          <>
+            <Press label="New part" onPress={() => keep('new-part')} />
+            <Press label="Other wheel" onPress={() => keep('other-wheel')} />
+            <Press label="Rotated" onPress={() => keep('rotated')} />
+          </>
+        ) : null}
+        <Press label="It is right, keep it" onPress={() => keep('')} />
+      </View>
+      <Words size="s" soft>
+        Misread? Set the tape again.
+      </Words>
+    </Card>
+  );
+}
+
+const styles = StyleSheet.create({ row: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s } });

@@ -1,0 +1,44 @@
+import type { PointGrade } from '@weskopos/core';
+import { useState } from 'react';
+import { Pressable, StyleSheet, View } from 'react-native';
+import { GradeMark } from '../../kit/GradeMark';
+import { CORNER, SPACE } from '../../kit/tokens';
+import { gradeColours, usePalette } from '../../kit/theme';
+import { Label, Words } from '../../kit/Words';
+import { words } from '../../words/en';
+import { gradeSentence, reasonSource } from '../../words/reasonSentence';
+
+/** The grade with one sentence of why; a tap tells where the limit comes from. */
+export function ReasonCard({ title, result }: { readonly title?: string; readonly result: PointGrade }) {
+  const palette = usePalette();
+  const [open, setOpen] = useState(false);
+  const { line, wash } = gradeColours(palette, result.grade);
+  const sources = [...new Set(result.reasons.map(reasonSource).filter((source): source is string => source !== null))];
+  const asides = [result.watch && words.watch, result.corrected && words.corrected, result.closeCall && 'close call: read it once more'].filter(Boolean).join(' · ');
+  return (
+    <Pressable role="button" aria-expanded={open} onPress={() => setOpen(!open)} style={[styles.card, { backgroundColor: wash }]}>
+      <GradeMark grade={result.grade} height={54} />
+      <View style={styles.text} aria-live="polite">
+        <Label size="xl" colour={line}>
+          {[title, words.grade[result.grade]].filter(Boolean).join(': ')}
+          {asides ? (
+            <Words size="m" soft>
+              {`  ${asides}`}
+            </Words>
+          ) : null}
+        </Label>
+        <Words>{gradeSentence(result)}</Words>
+        {open ? sources.map((source) => (
+          <Words key={source} size="s" soft>
+            {source}
+          </Words>
+        )) : null}
+      </View>
+    </Pressable>
+  );
+}
+
+const styles = StyleSheet.create({
+  card: { flexDirection: 'row', gap: SPACE.s, borderRadius: CORNER.m, padding: SPACE.m, paddingLeft: SPACE.s, alignItems: 'center' },
+  text: { flex: 1, gap: 2 },
+});

@@ -1,0 +1,71 @@
+import type { GradedPoint, WalkStep } from '@weskopos/core';
+import { Pressable, StyleSheet, View } from 'react-native';
+import { SPACE, TOUCH } from '../../kit/tokens';
+import { gradeColours, usePalette } from '../../kit/theme';
+import { Label } from '../../kit/Words';
+import { words } from '../../words/en';
+import { placeInitials, stopWords } from '../../words/show';
+import { worstGrade } from '@weskopos/core';
+
+interface SpineProps {
+  readonly steps: readonly WalkStep[];
+  readonly points: readonly GradedPoint[];
+  readonly current: string;
+  readonly axles: number;
+  readonly onStop: (stop: string) => void;
+  readonly onEnd: () => void;
+}
+
+/** The walk as a line of stops: where you are, what is behind you, what is left. */
+export function Spine({ steps, points, current, axles, onStop, onEnd }: SpineProps) {
+  const palette = usePalette();
+  const stops = [...new Set(steps.map((step) => step.stop))];
+  return (
+    <View role="navigation" aria-label="Stops of the walk" style={[styles.spine, { backgroundColor: palette.panel, borderColor: palette.rule }]}>
+      <View style={[styles.line, { backgroundColor: palette.rule }]} />
+      {stops.map((stop) => {
+        const here = points.filter((point) => point.stop === stop);
+        const seen = here.filter((point) => point.result.grade !== 'not-seen');
+        const done = seen.length === here.length;
+        const colours = gradeColours(palette, seen.length === 0 ? 'not-seen' : worstGrade(seen.map((point) => point.result.grade)));
+        const isCurrent = stop === current;
+        return (
+          <Pressable
+            key={stop}
+            role="button"
+            aria-label={`${stopWords(stop, axles)}, ${seen.length} of ${here.length} seen`}
+            aria-current={isCurrent ? 'step' : undefined}
+            onPress={() => onStop(stop)}
+            style={styles.stop}
+          >
+            {isCurrent ? (
+              <View style={[styles.here, { backgroundColor: palette.ink }]}>
+                <Label size="m" colour={palette.ground}>{`${seen.length}/${here.length}`}</Label>
+              </View>
+            ) : (
+              <View style={[styles.node, { borderColor: colours.line, backgroundColor: done ? colours.line : palette.panel }]} />
+            )}
+            <Label size="s" soft={!isCurrent}>
+              {words.stopShort[stop] ?? placeInitials(stop, axles)}
+            </Label>
+          </Pressable>
+        );
+      })}
+      <Pressable role="button" aria-label="Overview and signing" onPress={onEnd} style={styles.stop}>
+        <View style={[styles.end, { borderColor: palette.ink }]} />
+        <Label size="s" soft>
+          Sign
+        </Label>
+      </Pressable>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  spine: { width: 54, borderRightWidth: 1, paddingVertical: SPACE.l, justifyContent: 'space-between', alignItems: 'center' },
+  line: { position: 'absolute', width: 2, top: SPACE.xl, bottom: SPACE.xl, left: 26 },
+  stop: { minHeight: TOUCH.least, width: 54, alignItems: 'center', justifyContent: 'center', gap: 2 },
+  node: { width: 14, height: 14, borderRadius: 7, borderWidth: 2 },
+  here: { minWidth: 36, paddingHorizontal: 4, height: 26, borderRadius: 13, alignItems: 'center', justifyContent: 'center' },
+  end: { width: 14, height: 14, borderWidth: 2, transform: [{ rotate: '45deg' }] },
+});

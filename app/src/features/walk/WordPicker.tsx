@@ -1,0 +1,31 @@
+import { VOCABULARIES, type Finding, type Vocabulary, type Word } from '@weskopos/core';
+import { StyleSheet, View } from 'react-native';
+import { Press } from '../../kit/Press';
+import { SPACE } from '../../kit/tokens';
+import { words } from '../../words/en';
+import { capital } from '../../words/show';
+
+interface WordPickerProps {
+  readonly vocabulary: Vocabulary;
+  readonly finding: Finding | undefined;
+  readonly onWord: (word: Word) => void;
+  /** Offered where the words are all there is to the point. */
+  readonly onSound?: () => void;
+}
+
+/** What was observed, in the words of the trade; sound is said, never assumed. */
+export function WordPicker({ vocabulary, finding, onWord, onSound }: WordPickerProps) {
+  const sound = finding !== undefined && finding.access === 'seen' && finding.words.length === 0;
+  return (
+    <View style={styles.picker}>
+      {onSound ? <Press kind={sound ? 'main' : 'plain'} role="checkbox" label="Sound" chosen={sound} onPress={onSound} style={styles.sound} /> : null}
+      <View style={styles.row}>
+        {VOCABULARIES[vocabulary].map((word) => (
+          <Press key={word} role="checkbox" label={capital(words.word[word])} chosen={finding?.words.includes(word) ?? false} onPress={() => onWord(word)} />
+        ))}
+      </View>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({ picker: { gap: SPACE.m }, row: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s }, sound: { minHeight: 64 } });

@@ -1,0 +1,55 @@
+import { currentFindings, nextFinding, pointKey, type Finding, type FindingChange, type PointRef } from '@weskopos/core';
+import { create } from 'zustand';
+import { record, selectLife, useWorkshop } from '../../sync/workshop';
+
+interface Target {
+  readonly vehicleId: string;
+  readonly visitId: string;
+}
+
+interface UndoEntry extends Target {
+  readonly ref: PointRef;
+  readonly before: Finding | undefined;
+}
+
+/** What can be taken back; dies with the tab. */
+export const useUndo = create<{ readonly entries: readonly UndoEntry[] }>(() => ({ entries: [] }));
+
+function standingNow({ vehicleId, visitId }: Target, { point, place }: PointRef): Finding | undefined {
+  const visit = selectLife(useWorkshop.getState(), vehicleId)?.visits.find(({ inspection }) => inspection.id === visitId);
+  return currentFindings(visit?.findings ?? []).standing.get(pointKey(point, place));
+}
+
+function append(target: Target, ref: PointRef, standing: Finding | undefined, change: FindingChange): Promise<void> {
+  const stamp = { id: crypto.randomUUID(), at: new Date().toISOString() };
+  return record({ kind: 'finding.put', body: withoutAuthor(nextFinding(standing, { inspectionId: target.visitId, ...ref }, stamp, change)) });
+}
+
+/** Appends an entry to a point: what stands there now, changed. `change` sees the entry that stands. */
+export function putFinding(target: Target, ref: PointRef, change: (standing: Finding | undefined) => FindingChange): Promise<void> {
+  const before = standingNow(target, ref);
+  useUndo.setState(({ entries }) => ({ entries: [...entries, { ...target, ref, before }] }));
+  return append(target, ref, before, change(before));
+}
+
+/** Takes the last change of this visit back, by an entry of its own: nothing is erased. Gives the point it was on. */
+export function undoLast(visitId: string): PointRef | undefined {
+  const { entries } = useUndo.getState();
+  const index = entries.findLastIndex((entry) => entry.visitId === visitId);
+  const entry = entries[index];
+  if (!entry) return undefined;
+  useUndo.setState({ entries: entries.filter((_, at) => at !== index) });
+  const blank: FindingChange = { access: 'open', accessReason: null, readings: [], words: [], leak: null, note: '', photos: [], kept: [] };
+  const { before } = entry;
+  const content: FindingChange = before
+    ? { access: before.access, accessReason: before.accessReason, readings: before.readings, words: before.words, leak: before.leak, note: before.note, photos: before.photos, kept: before.kept }
+    : blank;
+  void append(entry, entry.ref, standingNow(entry, entry.ref), content);
+  return entry.ref;
+}
+
+/** The server stamps who; the wire shape has no place for it. */
+function withoutAuthor(finding: Finding): Finding {
+  const { by: _by, ...rest } = finding as Finding & { by?: string };
+  return rest;
+}

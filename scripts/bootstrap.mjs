@@ -1,0 +1,86 @@
+/** What every command needs on a fresh checkout: dependencies, the built app, a browser. Plain Node, nothing installed. */
+import { execFileSync, spawn } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import fs from 'node:fs';
+import path from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+export const ROOT = path.resolve(path.dirname(fileURLToPath(import.meta.url)), '..');
+const CACHE = path.join(ROOT, '.cache');
+
+function stampIs(name, hash) {
+  const file = path.join(CACHE, name);
+  return fs.existsSync(file) && fs.readFileSync(file, 'utf8') === hash;
+}
+
+function setStamp(name, hash) {
+  fs.mkdirSync(CACHE, { recursive: true });
+  fs.writeFileSync(path.join(CACHE, name), hash);
+}
+
+export function run(command, args, options = {}) {
+  execFileSync(command, args, { cwd: ROOT, stdio: 'inherit', ...options });
+}
+
+/** Installs by the lock file when it changed or nothing is there. */
+export function ensureDependencies() {
+  const hash = createHash('sha256').update(fs.readFileSync(path.join(ROOT, 'package-lock.json'))).digest('hex');
+  if (stampIs('dependencies', hash) && fs.existsSync(path.join(ROOT, 'node_modules', 'expo'))) return;
+  console.log('Installing dependencies (a few minutes the first time)…');
+  run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']);
+  setStamp('dependencies', hash);
+}
+
+function sourcesHash() {
+  const hash = createHash('sha256');
+  const add = (folder) => {
+    for (const entry of fs.readdirSync(folder, { withFileTypes: true }).sort((a, b) => a.name.localeCompare(b.name))) {
+      const file = path.join(folder, entry.name);
+      if (['node_modules', 'dist', '.expo'].includes(entry.name)) continue;
+      if (entry.isDirectory()) add(file);
+      else hash.update(path.relative(ROOT, file)).update(fs.readFileSync(file));
+    }
+  };
+  for (const folder of ['app', 'core/src', 'contract/src']) add(path.join(ROOT, folder));
+  hash.update(fs.readFileSync(path.join(ROOT, 'package-lock.json')));
+  return hash.digest('hex');
+}
+
+/** Builds the web app when its sources changed, with the service worker that keeps it on the device. */
+export function ensureWebBuild() {
+  const hash = sourcesHash();
+  if (stampIs('web-build', hash) && fs.existsSync(path.join(ROOT, 'app', 'dist', 'index.html'))) return;
+  console.log('Building the app…');
+  run('npx', ['expo', 'export', '--platform', 'web', '--output-dir', 'dist'], {
+    cwd: path.join(ROOT, 'app'),
+    stdio: ['ignore', 'ignore', 'inherit'],
+    env: { ...process.env, CI: '1', EXPO_NO_TELEMETRY: '1', EXPO_OFFLINE: '1', NODE_ENV: 'production' },
+  });
+  run('node', ['scripts/keepShell.mjs'], { cwd: path.join(ROOT, 'app') });
+  setStamp('web-build', hash);
+}
+
+const BROWSERS = ['/usr/bin/chromium', '/usr/bin/chromium-browser'];
+
+/** Debian's Chromium, installed where this may be done. */
+export function ensureChromium() {
+  const found = () => BROWSERS.find((file) => fs.existsSync(file)) ?? process.env.CHROMIUM_PATH;
+  if (!found() && process.getuid?.() === 0) {
+    console.log('Installing Chromium…');
+    run('apt-get', ['update', '-qq'], { stdio: ['ignore', 'ignore', 'inherit'] });
+    run('apt-get', ['install', '-y', '-qq', 'chromium'], { stdio: ['ignore', 'ignore', 'inherit'], env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } });
+  }
+  const browser = found();
+  if (!browser) {
+    console.error('The browser tests need Chromium. Install it (Debian: sudo apt-get install chromium) or name it in CHROMIUM_PATH, then run again.');
+    process.exit(1);
+  }
+  return browser;
+}
+
+/** Runs the server in the foreground; signals reach it, its exit code is ours. */
+export function serve(args, env) {
+  const server = spawn('node', ['--import', 'tsx', 'server/src/main.ts', ...args], { cwd: ROOT, stdio: 'inherit', env: { ...process.env, ...env } });
+  for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
+  server.on('exit', (code) => process.exit(code ?? 1));
+}

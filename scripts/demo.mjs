@@ -1,0 +1,6 @@
+import path from 'node:path';
+import { ensureDependencies, ensureWebBuild, ROOT, serve } from './bootstrap.mjs';
+
+ensureDependencies();
+ensureWebBuild();
+serve(['--demo'], { WESKOPOS_DATA: process.env.WESKOPOS_DATA ?? path.join(ROOT, '.demo-data') });

@@ -1,0 +1,5 @@
+import { ensureDependencies, ensureWebBuild, serve } from './bootstrap.mjs';
+
+ensureDependencies();
+ensureWebBuild();
+serve([], {});

@@ -1,0 +1,158 @@
+import type { LeakObservation, Vehicle, WearTruth, Word } from '@weskopos/core';
+import type { DrawnSubject } from './drawPhoto';
+
+/** The demo's people; their PINs are printed at the start. */
+export const DEMO_PEOPLE = [
+  { name: 'Maren', role: 'lead', secret: '112358' },
+  { name: 'Isla', role: 'inspector', secret: '246810' },
+  { name: 'Callum', role: 'inspector', secret: '135791' },
+] as const;
+
+/** A visit as the story tells it: how long ago, how far on the meter, and what was special. */
+export interface StoryVisit {
+  readonly daysAgo: number;
+  readonly km: number;
+  readonly by: (typeof DEMO_PEOPLE)[number]['name'];
+  readonly ambientC: number;
+  readonly complaint?: string;
+  readonly levels?: { readonly oil?: number; readonly coolant?: number };
+  readonly waterShare?: number;
+  readonly words?: Readonly<Record<string, readonly Word[]>>;
+  readonly leak?: LeakObservation;
+  readonly notReached?: readonly string[];
+  readonly photos?: Readonly<Record<string, readonly [DrawnSubject, number]>>;
+  /** Only these stops were done, and it is not signed. */
+  readonly halfDone?: readonly string[];
+}
+
+export interface Story {
+  readonly vehicle: Omit<Vehicle, 'id'>;
+  /** Wear by place, distances from the first visit. Tread is the centre; the edges follow from it. */
+  readonly tread: (place: string) => WearTruth;
+  readonly pad: (place: string, side: 'outer' | 'inner') => WearTruth;
+  readonly pressureKpa: (place: string, visit: number) => number;
+  readonly visits: readonly StoryVisit[];
+}
+
+const weep = (stage: LeakObservation['stage'], wiped = true): LeakObservation => ({ stage, fluid: 'engine-oil', place: 'rear-crank-seal', reaches: 'nothing', wiped });
+const front = (place: string) => place.startsWith('1');
+
+/** Four vehicles of Ferrant Holm Community Transport, invented like everything here. */
+export const STORIES: readonly Story[] = [
+  {
+    vehicle: {
+      fleetCode: 'FH 07',
+      plate: 'FHT 707',
+      make: 'Morrick',
+      model: 'Ferrier 16',
+      year: 2018,
+      class: 'minibus',
+      use: 'quarry road',
+      axles: [
+        { dual: false, brake: 'disc', placardKpa: 400 },
+        { dual: true, brake: 'disc', placardKpa: 350 },
+      ],
+    },
+    tread: (place) => ({ fresh: front(place) ? 8.6 : 8.2, fittedKm: -2000, per1000: front(place) ? 0.24 : 0.17 }),
+    // The nearside front calliper drags since last winter: its inner pad goes first.
+    pad: (place, side) => ({
+      fresh: 11.6,
+      fittedKm: -1200,
+      per1000: front(place) ? 0.29 : 0.2,
+      ...(place === '1L' ? { change: { fromKm: 7400, factor: side === 'inner' ? 2.7 : 1.3 } } : {}),
+    }),
+    pressureKpa: (place) => (front(place) ? 398 : 346),
+    visits: [
+      { daysAgo: 330, km: 69_800, by: 'Isla', ambientC: 4, waterShare: 1, leak: weep('stain') },
+      { daysAgo: 270, km: 73_100, by: 'Callum', ambientC: 2, waterShare: 1, leak: weep('dry', false) },
+      { daysAgo: 205, km: 76_400, by: 'Isla', ambientC: 9, waterShare: 1.5, leak: weep('dry', false) },
+      { daysAgo: 130, km: 79_600, by: 'Isla', ambientC: 15, waterShare: 2, leak: weep('stain') },
+      {
+        daysAgo: 62,
+        km: 82_300,
+        by: 'Callum',
+        ambientC: 12,
+        complaint: 'Squeals when stopping at the ferry slip.',
+        waterShare: 2.5,
+        leak: weep('damp'),
+        words: { 'pad.inner@1L': ['tapered'], 'belt.aux': ['ribs-cracked'] },
+        photos: { 'pad.inner@1L': ['pad', 0.62], 'leak.engine': ['leak', 0.5], 'belt.aux': ['belt', 0.5] },
+      },
+      { daysAgo: 0, km: 84_310, by: 'Isla', ambientC: 7, complaint: 'Pulls to the left under braking.', waterShare: 3, halfDone: ['cold', 'bonnet', '1R'], photos: {} },
+    ],
+  },
+  {
+    vehicle: {
+      fleetCode: 'FH 03',
+      plate: 'FHT 303',
+      make: 'Osprell',
+      model: 'Linnet',
+      year: 2020,
+      class: 'car',
+      use: 'care visits',
+      axles: [
+        { dual: false, brake: 'disc', placardKpa: 230 },
+        { dual: false, brake: 'drum', placardKpa: 220 },
+      ],
+    },
+    tread: (place) => ({ fresh: 7.4, fittedKm: -3000, per1000: front(place) ? 0.19 : 0.1 }),
+    pad: () => ({ fresh: 10.4, fittedKm: -4000, per1000: 0.16 }),
+    // A slow puncture, hidden by the cold season.
+    pressureKpa: (place, visit) => (place === '2R' ? 218 - 9 * visit : front(place) ? 229 : 219),
+    visits: [
+      { daysAgo: 290, km: 41_200, by: 'Callum', ambientC: 3, waterShare: 0.5 },
+      { daysAgo: 188, km: 47_900, by: 'Isla', ambientC: 11, waterShare: 1 },
+      { daysAgo: 96, km: 53_400, by: 'Callum', ambientC: 16, waterShare: 1 },
+      { daysAgo: 12, km: 58_700, by: 'Isla', ambientC: 5, waterShare: 1.5, words: { 'tyre.pressure@2R': ['cap-missing'] }, photos: { 'tyre.tread@1L': ['tread', 0.55] } },
+    ],
+  },
+  {
+    vehicle: {
+      fleetCode: 'FH 11',
+      plate: 'FHT 110',
+      make: 'Tarnwell',
+      model: 'Skerry 4×4',
+      year: 2019,
+      class: 'light-goods',
+      use: 'beach rescue',
+      axles: [
+        { dual: false, brake: 'disc', placardKpa: 240 },
+        { dual: false, brake: 'disc', placardKpa: 260 },
+      ],
+    },
+    tread: (place) => ({ fresh: 9.6, fittedKm: -500, per1000: front(place) ? 0.31 : 0.22 }),
+    pad: (place) => ({ fresh: 12, fittedKm: -500, per1000: front(place) ? 0.24 : 0.15 }),
+    pressureKpa: (place) => (front(place) ? 241 : 259),
+    visits: [
+      { daysAgo: 245, km: 30_400, by: 'Isla', ambientC: 5, waterShare: 0.5 },
+      { daysAgo: 150, km: 34_900, by: 'Callum', ambientC: 14, waterShare: 1 },
+      { daysAgo: 40, km: 39_800, by: 'Isla', ambientC: 10, waterShare: 1, words: { 'hose.coolant.top': ['chafed'] }, notReached: ['leak.engine'], photos: { 'hose.coolant.top': ['belt', 0.2] } },
+    ],
+  },
+  {
+    vehicle: {
+      fleetCode: 'FH 02',
+      plate: 'FHT 202',
+      make: 'Osprell',
+      model: 'Curlew estate',
+      year: 2009,
+      class: 'car',
+      use: 'volunteer driver',
+      axles: [
+        { dual: false, brake: 'disc', placardKpa: 220 },
+        { dual: false, brake: 'disc', placardKpa: 220 },
+      ],
+    },
+    tread: (place) => ({ fresh: front(place) ? 6.1 : 6.8, fittedKm: 0, per1000: 0.15 }),
+    pad: (place) => ({ fresh: front(place) ? 6.8 : 7.6, fittedKm: 0, per1000: 0.19 }),
+    pressureKpa: () => 219,
+    // It burns oil, and the stick tells.
+    visits: [
+      { daysAgo: 360, km: 188_200, by: 'Callum', ambientC: 4, waterShare: 2, levels: { oil: 0.7 } },
+      { daysAgo: 268, km: 193_000, by: 'Isla', ambientC: 3, waterShare: 2.5, levels: { oil: 0.35 } },
+      { daysAgo: 170, km: 198_500, by: 'Callum', ambientC: 13, waterShare: 2.5, levels: { oil: 0.2 } },
+      { daysAgo: 88, km: 203_100, by: 'Isla', ambientC: 17, waterShare: 3, levels: { oil: 0.1 } },
+      { daysAgo: 20, km: 207_300, by: 'Callum', ambientC: 9, waterShare: 3.5, levels: { oil: -0.05, coolant: 0.2 }, leak: weep('stain'), photos: { 'leak.engine': ['leak', 0.2], 'tyre.tread@1R': ['tread', 0.7] } },
+    ],
+  },
+];
