@@ -1,1 +1,3 @@
-export { People as default } from '../src/features/people/People';
+import { lazy } from 'react';
+
+export default lazy(() => import('../src/features/people/People').then(({ People: page }) => ({ default: page })));

@@ -1,1 +1,3 @@
-export { NewVehicle as default } from '../../src/features/vehicle/NewVehicle';
+import { lazy } from 'react';
+
+export default lazy(() => import('../../src/features/vehicle/NewVehicle').then(({ NewVehicle: page }) => ({ default: page })));

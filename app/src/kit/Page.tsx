@@ -48,7 +48,7 @@ export function Page({ title, over, back, children, foot, width = 640 }: PagePro
       </ScrollView>
       {foot ? (
         <View style={[styles.foot, { borderColor: palette.rule, backgroundColor: palette.ground }]} {...{ dataSet: { print: 'hide' } }}>
-          <View style={[styles.footRow, { maxWidth: width }]}>{foot}</View>
+          <View style={styles.footRow}>{foot}</View>
         </View>
       ) : null}
     </View>
@@ -63,5 +63,5 @@ const styles = StyleSheet.create({
   back: { marginLeft: -SPACE.m },
   titles: { flex: 1 },
   foot: { borderTopWidth: 1, padding: SPACE.m, alignItems: 'center' },
-  footRow: { width: '100%', flexDirection: 'row', gap: SPACE.s },
+  footRow: { width: '100%', maxWidth: 640, flexDirection: 'row', gap: SPACE.s },
 });

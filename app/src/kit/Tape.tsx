@@ -1,5 +1,5 @@
 import { MEASURES, type Grade, type MeasureCode, type Threshold } from '@weskopos/core';
-import { scaleLinear } from 'd3-scale';
+import { ticks as roundTicks } from 'd3-array';
 import { useRef, useState } from 'react';
 import { StyleSheet, View, type GestureResponderEvent } from 'react-native';
 import Svg, { G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
@@ -40,7 +40,7 @@ export function Tape({ measure, label, value, grade, thresholds, ghost, expected
   const y = (at: number) => toY(gauge, height, MARGIN, at);
   const left = 4;
   const right = Math.max(left + 20, width - 4);
-  const ticks = scaleLinear().domain(gauge.tape).ticks(7);
+  const ticks = roundTicks(gauge.tape[0], gauge.tape[1], 7);
 
   const touch = (event: GestureResponderEvent) => {
     last.current = fromY(gauge, height, MARGIN, event.nativeEvent.locationY);
@@ -80,7 +80,7 @@ export function Tape({ measure, label, value, grade, thresholds, ghost, expected
           {ticks.map((tick) => (
             <G key={tick}>
               <Line x1={left} x2={left + 10} y1={y(tick)} y2={y(tick)} stroke={palette.ink} strokeWidth={1} />
-              <SvgText x={left + 14} y={y(tick) + 5} fill={palette.soft} fontFamily={FONT.label} fontSize={SIZE.m}>
+              <SvgText x={left + 14} y={y(tick) + 5 + (tick === gauge.tape[1] ? 9 : tick === gauge.tape[0] ? -9 : 0)} fill={palette.soft} fontFamily={FONT.label} fontSize={SIZE.m}>
                 {gauge.unit === 'level' ? levelTick(tick) : String(tick).replace('-', '−')}
               </SvgText>
             </G>

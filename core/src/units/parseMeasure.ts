@@ -30,9 +30,9 @@ const SPELLINGS: readonly (readonly [string, Unit])[] = [
  * Examples: `('35psi', 'kPa')` → 241.3 kPa; `('2/32', 'mm')` → 1.5875 mm; `('5,5', 'mm')` → 5.5 mm.
  */
 export function parseMeasure(typed: string, usual: Unit): ParsedMeasure {
-  const text = typed.trim().toLowerCase().replace(/\s+/g, '');
+  const text = typed.trim().toLowerCase();
   if (text === '') return { status: 'empty' };
-  const match = /^([+\-−]?\d*[.,]?\d+|[+\-−]?\d+[.,]?)(.*)$/.exec(text);
+  const match = /^([+\-−]?\d*[.,]?\d+|[+\-−]?\d+[.,]?)\s*(\D.*)?$/.exec(text);
   if (!match) return { status: 'unreadable', typed };
   const [, digits = '', suffix = ''] = match;
   const number = Number(digits.replace(',', '.').replace('−', '-'));

@@ -29,6 +29,15 @@ export async function migrate(engine: Engine, migrations: readonly Migration[]):
     const sha256 = createHash('sha256').update(sql).digest('hex');
     const before = done.find((one) => one.name === name);
     if (before && before.sha256 !== sha256) throw new Error(`the migration ${name} was changed after it ran`);
-    if (!before) await engine.script(`begin;\n${sql}\ninsert into migration values ('${name}', '${sha256}');\ncommit;`);
+    if (!before) await runOnce(engine, `${sql}\ninsert into migration values ('${name}', '${sha256}');`);
+  }
+}
+
+async function runOnce(engine: Engine, sql: string): Promise<void> {
+  try {
+    await engine.script(`begin;\n${sql}\ncommit;`);
+  } catch (error) {
+    await engine.script('rollback');
+    throw error;
   }
 }

@@ -26,6 +26,7 @@ const TAKEN = new Set(['jpeg', 'png', 'webp']);
 export async function developPhoto(sent: Buffer): Promise<DevelopedPhoto> {
   const { mostBytes, mostPixels, mostSide, keepSide, thumbSide } = PHOTO_LIMITS;
   if (sent.length > mostBytes) throw new PhotoRefused('too-large');
+  if (sent.length === 0) throw new PhotoRefused('not-a-picture');
   // The header alone is read first: a small file may unfold to gigabytes.
   const header = await sharp(sent, { limitInputPixels: false }).metadata().catch(() => null);
   if (!header?.width || !header.height || !TAKEN.has(header.format ?? '')) throw new PhotoRefused('not-a-picture');

@@ -106,6 +106,7 @@ function Wheels({ axles, points }: DecksProps) {
       <Line x1={xOf('1L')} x2={xOf(`${axles.length}L`)} y1={HEIGHT / 2} y2={HEIGHT / 2} stroke={palette.rule} strokeWidth={4} />
       {hubPlaces(axles).map((hub) => {
         const left = hub.endsWith('L');
+        const rear = Number.parseInt(hub, 10) === axles.length;
         const tyres = tyresAtHub(axles, hub);
         const atHub = wheels.filter(({ place }) => place === hub || tyres.includes(place));
         const text = ['tyre.tread', 'pad.outer', 'pad.inner'].flatMap((code) => atHub.filter(({ point }) => point === code)).flatMap((point) => lowest(point) ?? []);
@@ -123,7 +124,7 @@ function Wheels({ axles, points }: DecksProps) {
                 </G>
               );
             })}
-            <SvgText x={xOf(hub) + TYRE.width / 2 + 8} y={left ? 26 : HEIGHT - 14} fill={palette.ink} fontFamily={FONT.label} fontSize={SIZE.l}>
+            <SvgText x={rear ? xOf(hub) - TYRE.width / 2 - 8 : xOf(hub) + TYRE.width / 2 + 8} textAnchor={rear ? 'end' : 'start'} y={left ? 26 : HEIGHT - 14} fill={palette.ink} fontFamily={FONT.label} fontSize={SIZE.l}>
               {text.join(' · ')}
             </SvgText>
           </G>

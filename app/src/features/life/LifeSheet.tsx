@@ -1,6 +1,6 @@
 import { BASELINE, runOutOf, seriesKey, verdictFor, worstFirst } from '@weskopos/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { useMemo, useState } from 'react';
+import { Suspense, lazy, useMemo, useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { Card } from '../../kit/Card';
 import { GradeMark } from '../../kit/GradeMark';
@@ -16,7 +16,9 @@ import { Decks } from '../decks/Decks';
 import { PointLine } from '../overview/PointLine';
 import { VerdictCard } from '../overview/VerdictCard';
 import { NotHere } from '../root/NotHere';
-import { TrendPanel } from '../trend/TrendPanel';
+
+/** The chart brings its scales and shapes: fetched when first shown. */
+const TrendPanel = lazy(() => import('../trend/TrendPanel').then(({ TrendPanel: panel }) => ({ default: panel })));
 
 const MOST_TRENDS = 6;
 
@@ -76,7 +78,11 @@ export function LifeSheet() {
   const decks = verdict ? <Decks axles={vehicle.axles} points={verdict.points} /> : null;
   const runOut = (
     <View style={styles.stack}>
-      {wide && trend ? <TrendPanel vehicle={vehicle} trend={trend} /> : null}
+      {wide && trend ? (
+        <Suspense fallback={null}>
+          <TrendPanel vehicle={vehicle} trend={trend} />
+        </Suspense>
+      ) : null}
       {trends.length > 0 ? (
         <Card>
           <Heading level={2}>Runs out next</Heading>

@@ -4,14 +4,16 @@ import { BarlowCondensed_500Medium } from '@expo-google-fonts/barlow-condensed/5
 import { BarlowCondensed_600SemiBold } from '@expo-google-fonts/barlow-condensed/600SemiBold';
 import { useFonts } from 'expo-font';
 import { Slot } from 'expo-router';
-import { useEffect } from 'react';
+import { Suspense, lazy, useEffect } from 'react';
 import { View } from 'react-native';
 import { FONT } from '../../kit/tokens';
 import { usePalette } from '../../kit/theme';
 import { openWorkshop, useWorkshop } from '../../sync/workshop';
-import { Setup } from '../signin/Setup';
 import { SignIn } from '../signin/SignIn';
 import { keepShell } from './keepShell';
+
+/** Needed once in a workshop's life. */
+const Setup = lazy(() => import('../signin/Setup').then(({ Setup: page }) => ({ default: page })));
 
 /** Opens the device's store, then shows the way in or the page that was asked for. */
 export function Root() {
@@ -30,7 +32,7 @@ export function Root() {
   if (status === 'opening' || (!fonts && !fontProblem)) return <View style={{ flex: 1, backgroundColor: palette.ground }} />;
   return (
     <View style={{ flex: 1, backgroundColor: palette.ground }}>
-      {status === 'empty' ? <Setup /> : status === 'signed-out' ? <SignIn /> : <Slot />}
+      <Suspense fallback={null}>{status === 'empty' ? <Setup /> : status === 'signed-out' ? <SignIn /> : <Slot />}</Suspense>
     </View>
   );
 }

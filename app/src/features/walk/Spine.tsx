@@ -1,4 +1,5 @@
 import type { GradedPoint, WalkStep } from '@weskopos/core';
+import LayoutList from 'lucide-react-native/icons/layout-list';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { SPACE, TOUCH } from '../../kit/tokens';
 import { gradeColours, usePalette } from '../../kit/theme';
@@ -14,15 +15,19 @@ interface SpineProps {
   readonly axles: number;
   readonly onStop: (stop: string) => void;
   readonly onEnd: () => void;
+  readonly onYard: () => void;
 }
 
 /** The walk as a line of stops: where you are, what is behind you, what is left. */
-export function Spine({ steps, points, current, axles, onStop, onEnd }: SpineProps) {
+export function Spine({ steps, points, current, axles, onStop, onEnd, onYard }: SpineProps) {
   const palette = usePalette();
   const stops = [...new Set(steps.map((step) => step.stop))];
   return (
     <View role="navigation" aria-label="Stops of the walk" style={[styles.spine, { backgroundColor: palette.panel, borderColor: palette.rule }]}>
       <View style={[styles.line, { backgroundColor: palette.rule }]} />
+      <Pressable role="button" aria-label="To the yard" onPress={onYard} style={[styles.stop, { backgroundColor: palette.panel }]}>
+        <LayoutList color={palette.ink} size={22} />
+      </Pressable>
       {stops.map((stop) => {
         const here = points.filter((point) => point.stop === stop);
         const seen = here.filter((point) => point.result.grade !== 'not-seen');

@@ -1,6 +1,5 @@
 import { ACCESS_REASONS, cataloguePoint, pointKey, type AccessReason, type PointRef, type WalkStep } from '@weskopos/core';
 import Camera from 'lucide-react-native/icons/camera';
-import LayoutList from 'lucide-react-native/icons/layout-list';
 import Undo from 'lucide-react-native/icons/undo-2';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -24,7 +23,6 @@ interface StepActionsProps {
   readonly background: Background;
   readonly target: { readonly vehicleId: string; readonly visitId: string };
   readonly onUndo: (() => void) | null;
-  readonly onYard: () => void;
 }
 
 const PHOTO_REFUSED = {
@@ -36,7 +34,7 @@ const PHOTO_REFUSED = {
 type Panel = 'words' | 'note' | 'access' | null;
 
 /** What every point takes besides its measure: words, photo, note, and that it could not be seen. */
-export function StepActions({ step, background, target, onUndo, onYard }: StepActionsProps) {
+export function StepActions({ step, background, target, onUndo }: StepActionsProps) {
   const palette = usePalette();
   const [panel, setPanel] = useState<Panel>(null);
   const [which, setWhich] = useState(0);
@@ -77,7 +75,6 @@ export function StepActions({ step, background, target, onUndo, onYard }: StepAc
         </>
       ) : null}
       <View style={styles.row}>
-        <Press label="" hint="To the yard" icon={<LayoutList color={palette.ink} size={22} />} onPress={onYard} style={styles.tight} />
         <Press label="" hint="Undo the last change" icon={<Undo color={onUndo ? palette.ink : palette.soft} size={22} />} disabled={!onUndo} onPress={() => onUndo?.()} style={styles.tight} />
         <Press label="" hint="Photo" icon={<Camera color={palette.ink} size={22} />} onPress={() => void takePhoto()} style={styles.tight} />
         {point.vocabulary && point.kind === 'measure' ? <Press label="Words" role="tab" chosen={panel === 'words'} onPress={() => toggle('words')} style={styles.tight} /> : null}
@@ -97,5 +94,5 @@ const styles = StyleSheet.create({
   actions: { gap: SPACE.s },
   row: { flexDirection: 'row', gap: SPACE.xs },
   tight: { paddingHorizontal: SPACE.xs, flexGrow: 1 },
-  wide: { paddingHorizontal: SPACE.s, flexGrow: 2 },
+  wide: { paddingHorizontal: SPACE.xs, flexGrow: 2 },
 });

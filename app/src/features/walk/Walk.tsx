@@ -51,7 +51,7 @@ export function Walk() {
 
   return (
     <View role="main" style={[styles.walk, { backgroundColor: palette.ground }]}>
-      <Spine steps={steps} points={points} current={step.stop} axles={vehicle.axles.length} onStop={(stop) => setChosen((steps.find((one) => one.stop === stop && isOpen(one)) ?? steps.find((one) => one.stop === stop))?.id ?? null)} onEnd={overview} />
+      <Spine steps={steps} points={points} current={step.stop} axles={vehicle.axles.length} onStop={(stop) => setChosen((steps.find((one) => one.stop === stop && isOpen(one)) ?? steps.find((one) => one.stop === stop))?.id ?? null)} onEnd={overview} onYard={() => router.replace('/')} />
       <View style={styles.main}>
         <ScrollView key={step.id} contentContainerStyle={styles.scroll}>
           <View style={styles.column}>
@@ -61,7 +61,7 @@ export function Walk() {
         </ScrollView>
         <View style={[styles.foot, { borderColor: palette.rule }]}>
           <View style={styles.column}>
-            <StepActions key={step.id} step={step} background={background} target={target} onUndo={undoable ? undo : null} onYard={() => router.replace('/')} />
+            <StepActions key={step.id} step={step} background={background} target={target} onUndo={undoable ? undo : null} />
             <View style={styles.nextRow}>
               {index > 0 ? <Press label="‹" hint="Back to the step before" onPress={() => setChosen(steps[index - 1]?.id ?? null)} style={styles.back} /> : null}
               <Press kind="main" label={index === steps.length - 1 ? 'To the overview ›' : 'Next ›'} hint={index === steps.length - 1 ? 'To the overview' : 'Next'} onPress={next} style={styles.next} />

@@ -12,7 +12,7 @@ import { gradeColours, useIsWide, usePalette } from '../../kit/theme';
 import { Heading, Label, Words } from '../../kit/Words';
 import { signOut, useWorkshop } from '../../sync/workshop';
 import { words } from '../../words/en';
-import { day, kilometres } from '../../words/show';
+import { day, dayAndTime, kilometres } from '../../words/show';
 import { useYard } from './useYard';
 
 /** Where the day begins: what is half done, then every vehicle, worst first. */
@@ -91,6 +91,7 @@ function Entry({ entry: { vehicle, last, open } }: { readonly entry: YardEntry }
             </Words>
             {last ? ` ${day(last.startedAt)}, ${kilometres(last.meterKm)} · ${gradeLine}` : gradeLine}
           </Words>
+          {open ? <Words size="m">{`Half done since ${dayAndTime(open.startedAt)}`}</Words> : null}
         </View>
       </Pressable>
       {open ? (

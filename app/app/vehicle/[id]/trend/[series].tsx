@@ -1,1 +1,3 @@
-export { TrendPage as default } from '../../../../src/features/trend/TrendPage';
+import { lazy } from 'react';
+
+export default lazy(() => import('../../../../src/features/trend/TrendPage').then(({ TrendPage: page }) => ({ default: page })));

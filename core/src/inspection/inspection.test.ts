@@ -1,0 +1,93 @@
+import fc from 'fast-check';
+import { CATALOGUE } from '../catalogue/points';
+import { pressureAtReference, pressureFromReference } from '../grading/pressureAtReference';
+import { gaugeReads, wornTo } from '../simulator/wear';
+import { seededRandom } from '../simulator/random';
+import { CAR, MINIBUS, findingOf } from '../testing.test-support';
+import { hubPlaces } from '../vehicle/vehicle';
+import { currentFindings } from './currentFindings';
+import { nextFinding, type Finding } from './finding';
+import { vehiclePoints, walkSteps } from './walkSteps';
+
+describe('the walk', () => {
+  test('goes round the wheels always in the same direction', () => {
+    expect(hubPlaces(CAR.axles)).toEqual(['1L', '1R', '2R', '2L']);
+    expect(hubPlaces([...CAR.axles, ...CAR.axles.slice(0, 1)])).toEqual(['1L', '1R', '2R', '3R', '3L', '2L']);
+  });
+
+  test('a car has every catalogue point but arrival, wheels four times', () => {
+    const walked = CATALOGUE.filter(({ station }) => station !== 'arrival');
+    const perWheel = walked.filter(({ repeats }) => repeats !== null).length;
+    expect(vehiclePoints(CAR.axles)).toHaveLength(walked.length - perWheel + 4 * perWheel);
+  });
+
+  test('dual wheels have two tyres, one brake; drums have no pads', () => {
+    const places = (code: string, axles = MINIBUS.axles) => vehiclePoints(axles).filter(({ point }) => point === code).map(({ place }) => place);
+    expect(places('tyre.tread')).toEqual(['1L', '1R', '2Ro', '2Ri', '2Lo', '2Li']);
+    expect(places('pad.inner')).toEqual(['1L', '1R', '2R', '2L']);
+    expect(places('pad.inner', [CAR.axles[0]!, { ...CAR.axles[1]!, brake: 'drum' }])).toEqual(['1L', '1R']);
+  });
+
+  test('both pads of a brake are one step, outer first; step ids are unique', () => {
+    const steps = walkSteps(CAR.axles);
+    expect(steps.find(({ id }) => id === 'pads@2L')?.points.map(({ point }) => point)).toEqual(['pad.outer', 'pad.inner']);
+    expect(new Set(steps.map(({ id }) => id)).size).toBe(steps.length);
+    expect([...new Set(steps.map(({ station }) => station))]).toEqual(['cold', 'bonnet', 'wheel', 'under']);
+  });
+});
+
+describe('findings are added, never overwritten', () => {
+  const first = findingOf('belt.aux', '', { words: ['noisy'] });
+  const after = (parent: Finding, note: string, id: string): Finding => nextFinding(parent, parent, { id, at: `2026-06-01T09:00:0${id}.000Z` }, { note });
+
+  test('the entry nobody builds on stands, whatever order and however often they arrive', () => {
+    const chain = [first, after(first, 'second', '1')];
+    chain.push(after(chain[1]!, 'third', '2'));
+    fc.assert(
+      fc.property(fc.shuffledSubarray([...chain, ...chain], { minLength: 6 }), (shuffled) => {
+        const { standing, forks } = currentFindings(shuffled);
+        expect(standing.get('belt.aux')?.note).toBe('third');
+        expect(forks.size).toBe(0);
+      }),
+    );
+  });
+
+  test('two entries on one parent are a visible fork with both kept', () => {
+    const forked = currentFindings([first, after(first, 'hers', '1'), after(first, 'his', '2')]);
+    expect(forked.standing.get('belt.aux')?.note).toBe('his');
+    expect(forked.forks.get('belt.aux')?.map(({ note }) => note)).toEqual(['his', 'hers']);
+  });
+
+  test('a next entry keeps what it does not change', () => {
+    expect(after(first, 'x', '1')).toMatchObject({ parent: first.id, words: ['noisy'], note: 'x' });
+  });
+});
+
+describe('tyre pressure and temperature', () => {
+  test('220 kPa at 0 °C is 243.5 kPa at 20 °C', () => {
+    expect(pressureAtReference(220, 0)).toBeCloseTo(243.5, 1);
+  });
+  test('there and back', () => {
+    fc.assert(fc.property(fc.integer({ min: 50, max: 900 }), fc.integer({ min: -40, max: 60 }), (kpa, celsius) => expect(pressureAtReference(pressureFromReference(kpa, celsius), celsius)).toBeCloseTo(kpa, 8)));
+  });
+});
+
+describe('simulated wear', () => {
+  const truth = { fresh: 10, fittedKm: 0, per1000: 0.5, change: { fromKm: 4000, factor: 2 } };
+  test.each([
+    [-500, 10],
+    [4000, 8],
+    [6000, 6],
+    [99_000, 0],
+  ])('at %d km it is %d mm', (km, mm) => expect(wornTo(truth, km)).toBeCloseTo(mm, 10));
+
+  test('a gauge reads in its steps, and the same seed reads the same', () => {
+    const reads = () => {
+      const random = seededRandom(3);
+      return Array.from({ length: 20 }, () => gaugeReads(5, 0.5, 0.3, random));
+    };
+    expect(reads()).toEqual(reads());
+    expect(new Set(reads()).size).toBeGreaterThan(1);
+    for (const value of reads()) expect((value * 2) % 1).toBe(0);
+  });
+});

@@ -1,0 +1,60 @@
+import fc from 'fast-check';
+import { parseMeasure } from './parseMeasure';
+import { fromStored, toStored, UNITS, type Unit } from './units';
+
+const units = Object.keys(UNITS) as Unit[];
+
+describe('units', () => {
+  test.each([
+    [35, 'psi', 241.3165, 4],
+    [2, '/32in', 1.5875, 10],
+    [2.4, 'bar', 240, 10],
+    [100, 'mi', 160.9344, 10],
+    [32, '°F', 0, 10],
+    [212, '°F', 100, 10],
+  ] as const)('%d %s is stored as %d', (shown, unit, stored, digits) => {
+    expect(toStored(shown, unit)).toBeCloseTo(stored, digits);
+  });
+
+  test('every unit goes there and back', () => {
+    expect(units.length).toBeGreaterThan(5);
+    fc.assert(
+      fc.property(fc.constantFrom(...units), fc.double({ min: -1e6, max: 1e6, noNaN: true }), (unit, value) => {
+        expect(fromStored(toStored(value, unit), unit)).toBeCloseTo(value, 6);
+      }),
+    );
+  });
+});
+
+describe('typed values', () => {
+  test.each([
+    ['5.5', 'mm', 5.5],
+    ['5,5', 'mm', 5.5],
+    [' 35 psi ', 'kPa', 241.3165],
+    ['2.4bar', 'kPa', 240],
+    ['2/32', 'mm', 1.5875],
+    ['−5', '°C', -5],
+    ['41F', '°C', 5],
+    ['52390 mi', 'km', 84313.53216],
+    ['.5', 'mm', 0.5],
+  ] as const)('“%s” in a field of %s is %d', (typed, usual, stored) => {
+    const parsed = parseMeasure(typed, usual);
+    expect(parsed.status).toBe('value');
+    if (parsed.status === 'value') expect(parsed.stored).toBeCloseTo(stored, 3);
+  });
+
+  test.each([
+    ['five', 'mm'],
+    ['35 psi', 'mm'],
+    ['3 4', 'mm'],
+    ['5..5', 'mm'],
+    ['1e3', 'mm'],
+    ['-', 'mm'],
+  ] as const)('“%s” in a field of %s is not read as anything', (typed, usual) => {
+    expect(parseMeasure(typed, usual).status).toBe('unreadable');
+  });
+
+  test('nothing typed is empty, not zero', () => {
+    expect(parseMeasure('  ', 'mm')).toEqual({ status: 'empty' });
+  });
+});

@@ -1,0 +1,89 @@
+import { expect, test } from '@playwright/test';
+import { addPhoto, expectAccessible, next, readTread, signIn, type } from './walk';
+import { Workshop } from './workshop';
+
+let workshop: Workshop;
+test.beforeAll(async () => {
+  workshop = await Workshop.start({ demo: false });
+});
+test.afterAll(() => workshop.remove());
+
+test('an empty workshop: set-up, a vehicle, a first visit with the mistakes of a tired hand', async ({ page }) => {
+  const code = /code (\S+)/.exec(workshop.output)?.[1] ?? '';
+  await page.goto(workshop.url);
+  await page.getByLabel('Code from the server’s window').fill('WRONG-CODE');
+  await page.getByLabel('Your name').fill('Maren');
+  await page.getByLabel('PIN or password').fill('123');
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await expect(page.getByRole('alert')).toContainText('Six characters or more.');
+  await page.getByLabel('PIN or password').fill('112358');
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await expect(page.getByText('The code is not the one')).toBeVisible();
+  await expectAccessible(page);
+  await page.getByLabel('Code from the server’s window').fill(code);
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await expect(page.getByText('No vehicles yet')).toBeVisible();
+
+  await page.getByRole('button', { name: 'People' }).click();
+  await page.getByLabel('Name').fill('Isla');
+  await page.getByLabel('PIN or password').fill('246810');
+  await page.getByRole('button', { name: 'Add' }).click();
+  await expect(page.getByText('Isla')).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Back' }).click();
+
+  await page.getByRole('button', { name: 'Add a vehicle' }).click();
+  await page.getByLabel('Fleet code').fill('FH 21');
+  await page.getByLabel('Year').fill('20');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('A year from 1900 to 2100.')).toBeVisible();
+  await page.getByLabel('Year').fill('2020');
+  await page.getByLabel('Placard pressure front, kPa').fill('230');
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('Never inspected')).toBeVisible();
+  await page.getByRole('button', { name: 'Begin a visit' }).click();
+  await page.getByLabel('Odometer, km').fill('far');
+  await expect(page.getByText(/Odometer: a distance from 0/)).toBeVisible();
+  await page.getByLabel('Odometer, km').fill('31000');
+  await page.getByRole('radio', { name: 'Stood cold' }).click();
+  await page.getByLabel('Ambient temperature, °C').fill('12');
+  await page.getByRole('button', { name: 'To the cold gate' }).click();
+
+  await page.getByRole('button', { name: /^Nearside front/ }).click();
+  await type(page, 'Tread outer, nearside front', '40');
+  await expect(page.getByText('0 to 25 mm')).toBeVisible();
+  await expect(page.getByRole('textbox', { name: 'Tread outer, nearside front, typed' })).toHaveValue('40');
+  await expect(page.getByText('Not looked at yet.')).toBeVisible();
+  await readTread(page, 'nearside front', ['6/32', '4.9', '5,0']);
+  await expect(page.getByRole('slider', { name: 'Tread outer, nearside front' })).toHaveAttribute('aria-valuetext', /4\.8 mm, Pass/);
+
+  await addPhoto(page, { name: 'letter.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('Dear workshop, no picture here.') });
+  await expect(page.getByText(/not a picture that can be read. The finding is kept/)).toBeVisible();
+  await addPhoto(page, { name: 'huge.jpg', mimeType: 'image/jpeg', buffer: Buffer.alloc(40 * 1024 * 1024, 1) });
+  await expect(page.getByText(/over 30 MB. The finding is kept/)).toBeVisible();
+  await expect(page.getByText('Pass')).toBeVisible();
+
+  await next(page);
+  await type(page, 'Tyre pressure, nearside front', '33');
+  await expect(page.getByText('Is the gauge in another unit?')).toBeVisible();
+  await page.getByRole('button', { name: 'It is psi' }).click();
+  await expect(page.getByRole('slider', { name: 'Tyre pressure, nearside front' })).toHaveAttribute('aria-valuetext', /228 kPa, Pass/);
+  await page.getByRole('button', { name: 'Undo the last change' }).click();
+  await expect(page.getByRole('slider', { name: 'Tyre pressure, nearside front' })).toHaveAttribute('aria-valuetext', /33 kPa/);
+  await page.getByRole('button', { name: 'Undo the last change' }).click();
+  await expect(page.getByText('Not looked at yet.')).toBeVisible();
+
+  await next(page);
+  await type(page, 'Outer pad, nearside front', '3.4');
+  await expect(page.getByText(/close call/)).toBeVisible();
+  const second = page.getByRole('textbox', { name: 'Outer pad second reading' });
+  await second.fill('3.8');
+  await second.press('Enter');
+  await expect(page.getByText('mean of 3.4 and 3.8')).toBeVisible();
+
+  await page.getByRole('button', { name: 'To the yard' }).click();
+  await page.getByRole('button', { name: 'Sign out' }).click();
+  await signIn(page, 'Isla', '246810');
+  await expect(page.getByRole('button', { name: 'Go on with the visit of FH 21' })).toBeVisible();
+});

@@ -1,0 +1,56 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, type Page } from '@playwright/test';
+
+export async function signIn(page: Page, name: string, pin: string): Promise<void> {
+  await page.getByLabel('Name').fill(name);
+  await page.getByLabel('PIN or password').fill(pin);
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(page.getByRole('heading', { name: 'Yard' })).toBeVisible();
+}
+
+export async function next(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Next', exact: true }).click();
+}
+
+/** Types a reading the way a gauge's figure is copied: into the field under its tape. */
+export async function type(page: Page, label: string, value: string): Promise<void> {
+  const field = page.getByRole('textbox', { name: `${label}, typed`, exact: true });
+  await field.fill(value);
+  await field.press('Enter');
+}
+
+export async function readTread(page: Page, place: string, [outer, centre, inner]: readonly [string, string, string]): Promise<void> {
+  await type(page, `Tread outer, ${place}`, outer);
+  await type(page, `Tread centre, ${place}`, centre);
+  await type(page, `Tread inner, ${place}`, inner);
+}
+
+/** No fault that the accessibility checker can find on what is shown now. */
+export async function expectAccessible(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze();
+  expect(violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ target }) => target.join(' ')).join(' | ')}`)).toEqual([]);
+}
+
+/** A picture in memory, PNG, as a phone's album would hand it over. */
+export async function picture(page: Page): Promise<Buffer> {
+  const url = await page.evaluate(() => {
+    const canvas = document.createElement('canvas');
+    canvas.width = 2400;
+    canvas.height = 1600;
+    const pen = canvas.getContext('2d');
+    if (pen) {
+      pen.fillStyle = '#555';
+      pen.fillRect(0, 0, 2400, 1600);
+      pen.fillStyle = '#111';
+      pen.fillRect(600, 500, 900, 500);
+    }
+    return canvas.toDataURL('image/png');
+  });
+  return Buffer.from(url.split(',')[1] ?? '', 'base64');
+}
+
+export async function addPhoto(page: Page, file: { name: string; mimeType: string; buffer: Buffer }): Promise<void> {
+  const choosing = page.waitForEvent('filechooser');
+  await page.getByRole('button', { name: 'Photo', exact: true }).click();
+  await (await choosing).setFiles(file);
+}

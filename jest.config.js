@@ -1,0 +1,28 @@
+/** Unit and server tests; the browser's are in e2e. */
+const passThrough = 'node_modules/(?!((jest-)?react-native|@react-native(-community)?|expo(nent)?|@expo(nent)?/.*|@expo-google-fonts/.*|react-navigation|@react-navigation/.*|react-native-svg|lucide-react-native|d3-[a-z]+|internmap|idb|fake-indexeddb)/)';
+const node = (name) => ({
+  displayName: name,
+  rootDir: `${__dirname}/${name}`,
+  preset: 'jest-expo/node',
+  testMatch: ['<rootDir>/src/**/*.test.ts'],
+  transform: { '\\.[mc]?[jt]sx?$': ['babel-jest', { configFile: `${__dirname}/app/babel.config.js` }] },
+  transformIgnorePatterns: [passThrough],
+});
+
+module.exports = {
+  // Opening a fresh database takes seconds.
+  testTimeout: 60_000,
+  projects: [
+    node('core'),
+    node('contract'),
+    node('server'),
+    {
+      displayName: 'app',
+      rootDir: `${__dirname}/app`,
+      preset: 'jest-expo/web',
+      testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/src/**/*.test.tsx'],
+      transform: { '\\.mjs$': ['babel-jest', { configFile: `${__dirname}/app/babel.config.js` }] },
+      transformIgnorePatterns: [passThrough],
+    },
+  ],
+};

@@ -1,0 +1,101 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import fs from 'node:fs/promises';
+import path from 'node:path';
+import { Client, newFinding, newFolder, openVisit, operationOf } from './testing/workshop';
+
+const ROOT = path.resolve(__dirname, '..', '..');
+
+interface Process {
+  readonly child: ChildProcess;
+  readonly client: Client;
+  readonly output: string;
+}
+
+/** The real server as a process of its own on `folder`; resolves when it prints its ready line. */
+function startProcess(folder: string): Promise<Process> {
+  const child = spawn('node', ['--import', 'tsx', 'server/src/main.ts'], { cwd: ROOT, env: { ...process.env, PORT: '0', WESKOPOS_DATA: folder } });
+  return new Promise((resolve, reject) => {
+    let output = '';
+    const listen = (chunk: Buffer) => {
+      output += chunk.toString();
+      const port = /ready at http:\/\/localhost:(\d+)\n/.exec(output)?.[1];
+      if (port && (output.includes('code ') || !output.includes('empty'))) setTimeout(() => resolve({ child, client: new Client(`http://localhost:${port}`), output }), 50);
+    };
+    child.stdout?.on('data', listen);
+    child.stderr?.on('data', listen);
+    child.on('exit', (code) => reject(new Error(`ended with ${code}: ${output}`)));
+  });
+}
+
+const ended = (child: ChildProcess) => new Promise<number | null>((resolve) => (child.exitCode !== null ? resolve(child.exitCode) : child.on('exit', (code) => resolve(code))));
+const setupCode = (output: string) => /code (\S+)/.exec(output)?.[1] ?? null;
+
+async function kill(one: Process): Promise<void> {
+  one.child.removeAllListeners('exit');
+  one.child.kill('SIGKILL');
+  await ended(one.child);
+}
+
+test('killed in the middle of a load, it finds every acknowledged operation; and again from a database of before the load', async () => {
+  const folder = await newFolder();
+  const first = await startProcess(folder);
+  await first.client.setUp(setupCode(first.output));
+  const { inspection } = await openVisit(first.client);
+  first.child.removeAllListeners('exit');
+  first.child.kill('SIGTERM');
+  expect(await ended(first.child)).toBe(0);
+  const before = path.join(await newFolder(), 'database');
+  await fs.cp(path.join(folder, 'database'), before, { recursive: true });
+
+  const second = await startProcess(folder);
+  second.client.cookie = first.client.cookie;
+  const acknowledged: string[] = [];
+  let alive = true;
+  const load = Array.from({ length: 6 }, async () => {
+    while (alive) {
+      const finding = newFinding(inspection.id);
+      try {
+        const [outcome] = await second.client.operations(operationOf('finding.put', finding));
+        if (outcome?.status === 'applied') acknowledged.push(finding.id);
+      } catch {
+        return; // the kill; what was not acknowledged may be lost
+      }
+    }
+  });
+  await new Promise((resolve) => setTimeout(resolve, 1500));
+  await kill(second);
+  alive = false;
+  await Promise.all(load);
+  expect(acknowledged.length).toBeGreaterThan(50);
+
+  const missing = async (one: Process) => {
+    one.client.cookie = first.client.cookie;
+    const { body } = await one.client.get(`/api/inspections/${inspection.id}`);
+    const have = new Set((body.findings as { id: string }[]).map(({ id }) => id));
+    return acknowledged.filter((id) => !have.has(id));
+  };
+  const third = await startProcess(folder);
+  expect(await missing(third)).toEqual([]);
+  await kill(third);
+
+  await fs.rm(path.join(folder, 'database'), { recursive: true });
+  await fs.cp(before, path.join(folder, 'database'), { recursive: true });
+  const fourth = await startProcess(folder);
+  expect(fourth.output).toMatch(/Brought back \d+ changes from the journal/);
+  expect(await missing(fourth)).toEqual([]);
+  await kill(fourth);
+}, 120_000);
+
+test('a second process on the folder is refused by name; a stop is graceful and quick', async () => {
+  const folder = await newFolder();
+  const first = await startProcess(folder);
+  await expect(startProcess(folder)).rejects.toThrow(new RegExp(`${folder} is in use by process ${first.child.pid}`));
+  expect((await first.client.get('/healthz')).body).toEqual({ status: 'ok' });
+  first.child.removeAllListeners('exit');
+  const asked = process.hrtime.bigint();
+  first.child.kill('SIGTERM');
+  expect(await ended(first.child)).toBe(0);
+  // Not a measurement: the bound after which an orderly stop counts as hung.
+  expect(Number(process.hrtime.bigint() - asked) / 1e9).toBeLessThan(5);
+  expect(await fs.readdir(folder)).not.toContain('weskopos.lock');
+}, 60_000);

@@ -1,0 +1,140 @@
+import { GUARD_HEADER, type Operation, type OperationOutcome } from '@weskopos/contract';
+import { BASELINE, CATALOGUE_VERSION, type Finding, type Inspection, type Vehicle } from '@weskopos/core';
+import { randomUUID } from 'node:crypto';
+import fs from 'node:fs/promises';
+import os from 'node:os';
+import path from 'node:path';
+import type { Config } from '../config/config';
+import { openContext, type Context } from '../context';
+import { listen } from '../listen';
+
+/** A real server on a real data folder of its own, for tests. */
+export interface TestWorkshop {
+  readonly context: Context;
+  readonly folder: string;
+  readonly client: Client;
+  stop(): Promise<void>;
+}
+
+export async function newFolder(): Promise<string> {
+  return fs.mkdtemp(path.join(os.tmpdir(), 'weskopos-test-'));
+}
+
+export function configFor(dataFolder: string): Config {
+  return { port: 0, dataFolder, appFolder: null, signInTries: 1000, logLevel: 'silent' };
+}
+
+export async function startWorkshop(change: Partial<Config> = {}): Promise<TestWorkshop> {
+  const folder = await newFolder();
+  const context = await openContext({ ...configFor(folder), ...change }, () => new Date());
+  const running = await listen(context);
+  return {
+    context,
+    folder,
+    client: new Client(`http://localhost:${running.port}`),
+    stop: async () => {
+      await running.stop();
+      await fs.rm(folder, { recursive: true, force: true });
+    },
+  };
+}
+
+export interface Answer {
+  readonly status: number;
+  readonly body: any; // eslint-disable-line @typescript-eslint/no-explicit-any -- what came over the wire is what is asserted
+  readonly headers: Headers;
+}
+
+/** A browser's part: keeps the cookie, sends the guard header. */
+export class Client {
+  cookie = '';
+
+  constructor(readonly base: string) {}
+
+  async send(method: string, url: string, body?: unknown, headers: Record<string, string> = {}): Promise<Answer> {
+    const raw = typeof body === 'string' || Buffer.isBuffer(body);
+    const response = await fetch(this.base + url, {
+      method,
+      headers: { [GUARD_HEADER]: '1', cookie: this.cookie, ...(body !== undefined && !Buffer.isBuffer(body) ? { 'content-type': 'application/json' } : {}), ...headers },
+      ...(body === undefined ? {} : { body: raw ? (body as string) : JSON.stringify(body) }),
+    });
+    const set = response.headers.get('set-cookie');
+    if (set) this.cookie = set.split(';')[0] ?? '';
+    const text = await response.text();
+    const json = response.headers.get('content-type')?.includes('json') ?? false;
+    return { status: response.status, body: json ? JSON.parse(text) : text, headers: response.headers };
+  }
+
+  get(url: string): Promise<Answer> {
+    return this.send('GET', url);
+  }
+
+  /** Becomes the workshop's first lead. */
+  async setUp(code: string | null): Promise<void> {
+    const answer = await this.send('POST', '/api/setup', { code, name: 'Maren', secret: '112358' });
+    if (answer.status !== 200) throw new Error(`set-up failed: ${answer.status}`);
+  }
+
+  async operations(...operations: Operation[]): Promise<OperationOutcome[]> {
+    const answer = await this.send('POST', '/api/operations', { operations });
+    if (answer.status !== 200) throw new Error(`operations failed: ${answer.status} ${JSON.stringify(answer.body)}`);
+    return answer.body as OperationOutcome[];
+  }
+}
+
+type Kind = Operation['kind'];
+export function operationOf<K extends Kind>(kind: K, body: Extract<Operation, { kind: K }>['body'], id = randomUUID()): Operation {
+  return { id, at: '2026-06-01T08:00:00.000Z', device: 'test', kind, body } as Operation;
+}
+
+let vehicles = 0;
+export function newVehicle(change: Partial<Vehicle> = {}): Vehicle {
+  vehicles += 1;
+  const axle = { dual: false, brake: 'disc', placardKpa: 230 } as const;
+  return { id: randomUUID(), fleetCode: `T ${vehicles}`, plate: '', make: 'Osprell', model: 'Linnet', year: 2020, class: 'car', use: '', axles: [axle, axle], ...change };
+}
+
+export function newInspection(vehicleId: string, change: Partial<Inspection> = {}): Inspection {
+  return {
+    id: randomUUID(),
+    vehicleId,
+    startedAt: '2026-06-01T08:00:00.000Z',
+    meterKm: 50_000,
+    meterAnswer: null,
+    complaint: '',
+    state: 'cold',
+    ambientC: 15,
+    limitSheet: `${BASELINE.code} ${BASELINE.version}`,
+    catalogueVersion: CATALOGUE_VERSION,
+    signedAt: null,
+    ...change,
+  };
+}
+
+export function newFinding(inspectionId: string, change: Partial<Finding> = {}): Finding {
+  return {
+    id: randomUUID(),
+    inspectionId,
+    parent: null,
+    point: 'pad.inner',
+    place: '1L',
+    access: 'seen',
+    accessReason: null,
+    readings: [{ measure: 'lining', spot: 'whole', phase: 'found', values: [6] }],
+    words: [],
+    leak: null,
+    note: '',
+    photos: [],
+    kept: [],
+    at: '2026-06-01T08:05:00.000Z',
+    ...change,
+  };
+}
+
+/** A vehicle with an open visit, known to the server. */
+export async function openVisit(client: Client): Promise<{ vehicle: Vehicle; inspection: Inspection }> {
+  const vehicle = newVehicle();
+  const inspection = newInspection(vehicle.id);
+  await client.operations(operationOf('vehicle.put', vehicle), operationOf('inspection.start', inspection));
+  return { vehicle, inspection };
+}
