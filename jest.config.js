@@ -1,5 +1,6 @@
 /** Unit and server tests; the browser's are in e2e. */
-const passThrough = 'node_modules/(?!((jest-)?react-native|@react-native(-community)?|expo(nent)?|@expo(nent)?/.*|@expo-google-fonts/.*|react-navigation|@react-navigation/.*|react-native-svg|lucide-react-native|d3-[a-z]+|internmap|idb|fake-indexeddb)/)';
+const passThrough =
+  'node_modules/(?!((jest-)?react-native|@react-native(-community)?|expo(nent)?|@expo(nent)?/.*|@expo-google-fonts/.*|react-navigation|@react-navigation/.*|react-native-svg|lucide-react-native|d3-[a-z]+|internmap|idb|fake-indexeddb)/)';
 const node = (name) => ({
   displayName: name,
   rootDir: `${__dirname}/${name}`,

@@ -8,7 +8,10 @@ test.beforeAll(async () => {
 });
 test.afterAll(() => workshop.remove());
 
-test('the server dies in the middle: nothing is lost over reload and a closed tab, and the queue drains when it is back', async ({ page, context }) => {
+test('the server dies in the middle: nothing is lost over reload and a closed tab, and the queue drains when it is back', async ({
+  page,
+  context,
+}) => {
   await page.goto(workshop.url);
   await signIn(page, 'Isla', '246810');
   await page.getByRole('button', { name: 'Begin a visit of FH 02' }).click();
@@ -36,11 +39,8 @@ test('the server dies in the middle: nothing is lost over reload and a closed ta
   const again = await context.newPage();
   await again.goto(walkUrl);
   await again.getByRole('button', { name: /Nearside front, 1 of 4/ }).click();
-  await type(again, 'Outer pad, nearside front', '3.2').catch(async () => {
-    await next(again);
-    await next(again);
-    await type(again, 'Outer pad, nearside front', '3.2');
-  });
+  await next(again);
+  await type(again, 'Outer pad, nearside front', '3.2');
   await expect(again.getByText('Outer pad: Advisory')).toBeVisible();
   await again.getByRole('button', { name: 'Overview and signing' }).click();
   await again.getByRole('button', { name: 'Sign', exact: true }).click();
@@ -51,7 +51,11 @@ test('the server dies in the middle: nothing is lost over reload and a closed ta
   await expect(again.getByText('Saved and sent.')).toBeVisible({ timeout: 45_000 });
   const id = /visit\/([0-9a-f-]+)/.exec(walkUrl)?.[1] ?? '';
   const visit = await (await again.request.get(`${workshop.url}/api/inspections/${id}`)).json();
-  const readings = (point: string) => visit.findings.filter((finding: { point: string }) => finding.point === point).at(-1)?.readings.map(({ values }: { values: number[] }) => values[0]);
+  const readings = (point: string) =>
+    visit.findings
+      .filter((finding: { point: string }) => finding.point === point)
+      .at(-1)
+      ?.readings.map(({ values }: { values: number[] }) => values[0]);
   expect(visit.inspection.signedAt).not.toBeNull();
   expect(readings('cold.oil')).toEqual([0.4]);
   expect(readings('cold.coolant')).toEqual([0.15]);

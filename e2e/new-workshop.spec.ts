@@ -1,4 +1,5 @@
 import { expect, test } from '@playwright/test';
+import fs from 'node:fs/promises';
 import { addPhoto, expectAccessible, next, readTread, signIn, type } from './walk';
 import { Workshop } from './workshop';
 
@@ -8,7 +9,9 @@ test.beforeAll(async () => {
 });
 test.afterAll(() => workshop.remove());
 
-test('an empty workshop: set-up, a vehicle, a first visit with the mistakes of a tired hand', async ({ page }) => {
+test('an empty workshop: set-up, a vehicle, a first visit with the mistakes of a tired hand', async ({
+  page,
+}, testInfo) => {
   const code = /code (\S+)/.exec(workshop.output)?.[1] ?? '';
   await page.goto(workshop.url);
   await page.getByLabel('Code from the server’s window').fill('WRONG-CODE');
@@ -56,11 +59,20 @@ test('an empty workshop: set-up, a vehicle, a first visit with the mistakes of a
   await expect(page.getByRole('textbox', { name: 'Tread outer, nearside front, typed' })).toHaveValue('40');
   await expect(page.getByText('Not looked at yet.')).toBeVisible();
   await readTread(page, 'nearside front', ['6/32', '4.9', '5,0']);
-  await expect(page.getByRole('slider', { name: 'Tread outer, nearside front' })).toHaveAttribute('aria-valuetext', /4\.8 mm, Pass/);
+  await expect(page.getByRole('slider', { name: 'Tread outer, nearside front' })).toHaveAttribute(
+    'aria-valuetext',
+    /4\.8 mm, Pass/,
+  );
 
-  await addPhoto(page, { name: 'letter.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('Dear workshop, no picture here.') });
+  await addPhoto(page, {
+    name: 'letter.jpg',
+    mimeType: 'image/jpeg',
+    buffer: Buffer.from('Dear workshop, no picture here.'),
+  });
   await expect(page.getByText(/not a picture that can be read. The finding is kept/)).toBeVisible();
-  await addPhoto(page, { name: 'huge.jpg', mimeType: 'image/jpeg', buffer: Buffer.alloc(40 * 1024 * 1024, 1) });
+  const huge = testInfo.outputPath('huge.jpg');
+  await fs.writeFile(huge, Buffer.alloc(40 * 1024 * 1024, 1));
+  await addPhoto(page, huge);
   await expect(page.getByText(/over 30 MB. The finding is kept/)).toBeVisible();
   await expect(page.getByText('Pass')).toBeVisible();
 
@@ -68,9 +80,15 @@ test('an empty workshop: set-up, a vehicle, a first visit with the mistakes of a
   await type(page, 'Tyre pressure, nearside front', '33');
   await expect(page.getByText('Is the gauge in another unit?')).toBeVisible();
   await page.getByRole('button', { name: 'It is psi' }).click();
-  await expect(page.getByRole('slider', { name: 'Tyre pressure, nearside front' })).toHaveAttribute('aria-valuetext', /228 kPa, Pass/);
+  await expect(page.getByRole('slider', { name: 'Tyre pressure, nearside front' })).toHaveAttribute(
+    'aria-valuetext',
+    /228 kPa, Pass/,
+  );
   await page.getByRole('button', { name: 'Undo the last change' }).click();
-  await expect(page.getByRole('slider', { name: 'Tyre pressure, nearside front' })).toHaveAttribute('aria-valuetext', /33 kPa/);
+  await expect(page.getByRole('slider', { name: 'Tyre pressure, nearside front' })).toHaveAttribute(
+    'aria-valuetext',
+    /33 kPa/,
+  );
   await page.getByRole('button', { name: 'Undo the last change' }).click();
   await expect(page.getByText('Not looked at yet.')).toBeVisible();
 

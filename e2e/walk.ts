@@ -19,7 +19,11 @@ export async function type(page: Page, label: string, value: string): Promise<vo
   await field.press('Enter');
 }
 
-export async function readTread(page: Page, place: string, [outer, centre, inner]: readonly [string, string, string]): Promise<void> {
+export async function readTread(
+  page: Page,
+  place: string,
+  [outer, centre, inner]: readonly [string, string, string],
+): Promise<void> {
   await type(page, `Tread outer, ${place}`, outer);
   await type(page, `Tread centre, ${place}`, centre);
   await type(page, `Tread inner, ${place}`, inner);
@@ -27,8 +31,12 @@ export async function readTread(page: Page, place: string, [outer, centre, inner
 
 /** No fault that the accessibility checker can find on what is shown now. */
 export async function expectAccessible(page: Page): Promise<void> {
-  const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze();
-  expect(violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ target }) => target.join(' ')).join(' | ')}`)).toEqual([]);
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
+    .analyze();
+  expect(
+    violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ target }) => target.join(' ')).join(' | ')}`),
+  ).toEqual([]);
 }
 
 /** A picture in memory, PNG, as a phone's album would hand it over. */
@@ -49,7 +57,10 @@ export async function picture(page: Page): Promise<Buffer> {
   return Buffer.from(url.split(',')[1] ?? '', 'base64');
 }
 
-export async function addPhoto(page: Page, file: { name: string; mimeType: string; buffer: Buffer }): Promise<void> {
+export async function addPhoto(
+  page: Page,
+  file: string | { name: string; mimeType: string; buffer: Buffer },
+): Promise<void> {
   const choosing = page.waitForEvent('filechooser');
   await page.getByRole('button', { name: 'Photo', exact: true }).click();
   await (await choosing).setFiles(file);

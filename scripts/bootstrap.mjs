@@ -24,7 +24,9 @@ export function run(command, args, options = {}) {
 
 /** Installs by the lock file when it changed or nothing is there. */
 export function ensureDependencies() {
-  const hash = createHash('sha256').update(fs.readFileSync(path.join(ROOT, 'package-lock.json'))).digest('hex');
+  const hash = createHash('sha256')
+    .update(fs.readFileSync(path.join(ROOT, 'package-lock.json')))
+    .digest('hex');
   if (stampIs('dependencies', hash) && fs.existsSync(path.join(ROOT, 'node_modules', 'expo'))) return;
   console.log('Installing dependencies (a few minutes the first time)…');
   run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']);
@@ -68,11 +70,16 @@ export function ensureChromium() {
   if (!found() && process.getuid?.() === 0) {
     console.log('Installing Chromium…');
     run('apt-get', ['update', '-qq'], { stdio: ['ignore', 'ignore', 'inherit'] });
-    run('apt-get', ['install', '-y', '-qq', 'chromium'], { stdio: ['ignore', 'ignore', 'inherit'], env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } });
+    run('apt-get', ['install', '-y', '-qq', 'chromium'], {
+      stdio: ['ignore', 'ignore', 'inherit'],
+      env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+    });
   }
   const browser = found();
   if (!browser) {
-    console.error('The browser tests need Chromium. Install it (Debian: sudo apt-get install chromium) or name it in CHROMIUM_PATH, then run again.');
+    console.error(
+      'The browser tests need Chromium. Install it (Debian: sudo apt-get install chromium) or name it in CHROMIUM_PATH, then run again.',
+    );
     process.exit(1);
   }
   return browser;
@@ -80,7 +87,11 @@ export function ensureChromium() {
 
 /** Runs the server in the foreground; signals reach it, its exit code is ours. */
 export function serve(args, env) {
-  const server = spawn('node', ['--import', 'tsx', 'server/src/main.ts', ...args], { cwd: ROOT, stdio: 'inherit', env: { ...process.env, ...env } });
+  const server = spawn('node', ['--import', 'tsx', 'server/src/main.ts', ...args], {
+    cwd: ROOT,
+    stdio: 'inherit',
+    env: { ...process.env, ...env },
+  });
   for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
   server.on('exit', (code) => process.exit(code ?? 1));
 }

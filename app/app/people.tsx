@@ -1,3 +1,1 @@
-import { lazy } from 'react';
-
-export default lazy(() => import('../src/features/people/People').then(({ People: page }) => ({ default: page })));
+export { People as default } from '../src/features/desk/lazyPages';

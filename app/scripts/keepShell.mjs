@@ -15,7 +15,13 @@ const { count, size, warnings } = await generateSW({
   skipWaiting: true,
   inlineWorkboxRuntime: true,
   sourcemap: false,
-  runtimeCaching: [{ urlPattern: /\/api\/photos\//, handler: 'CacheFirst', options: { cacheName: 'photos', expiration: { maxEntries: 400 } } }],
+  runtimeCaching: [
+    {
+      urlPattern: /\/api\/photos\//,
+      handler: 'CacheFirst',
+      options: { cacheName: 'photos', expiration: { maxEntries: 400 } },
+    },
+  ],
 });
 for (const warning of warnings) console.warn(warning);
 console.log(`The app keeps ${count} files (${Math.round(size / 1024)} kB) on the device.`);

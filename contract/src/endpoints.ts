@@ -9,7 +9,11 @@ import { reportSchema, trendSchema } from './trend';
 /** Who may call: anyone, anyone signed in, or a workshop lead. */
 export type Access = 'anyone' | 'signed-in' | 'lead';
 
-export interface Endpoint<Params extends z.ZodType = z.ZodType, Body extends z.ZodType = z.ZodType, Answer extends z.ZodType = z.ZodType> {
+export interface Endpoint<
+  Params extends z.ZodType = z.ZodType,
+  Body extends z.ZodType = z.ZodType,
+  Answer extends z.ZodType = z.ZodType,
+> {
   readonly method: 'get' | 'post' | 'delete';
   readonly path: string;
   readonly access: Access;
@@ -18,7 +22,9 @@ export interface Endpoint<Params extends z.ZodType = z.ZodType, Body extends z.Z
   readonly answer: Answer;
 }
 
-function endpoint<P extends z.ZodType, B extends z.ZodType, A extends z.ZodType>(declared: Endpoint<P, B, A>): Endpoint<P, B, A> {
+function endpoint<P extends z.ZodType, B extends z.ZodType, A extends z.ZodType>(
+  declared: Endpoint<P, B, A>,
+): Endpoint<P, B, A> {
   return declared;
 }
 
@@ -31,19 +37,110 @@ export const PHOTO_PATH = '/api/photos';
 
 /** Every JSON exchange between app and server, declared once: the server registers with it, the app calls by it. */
 export const ENDPOINTS = {
-  workshop: endpoint({ method: 'get', path: '/api/workshop', access: 'anyone', params: nothing, body: noBody, answer: z.object({ empty: z.boolean() }) }),
-  setup: endpoint({ method: 'post', path: '/api/setup', access: 'anyone', params: nothing, body: setupSchema, answer: personSchema }),
-  signIn: endpoint({ method: 'post', path: '/api/session', access: 'anyone', params: nothing, body: signInSchema, answer: personSchema }),
-  whoAmI: endpoint({ method: 'get', path: '/api/session', access: 'signed-in', params: nothing, body: noBody, answer: personSchema }),
-  signOut: endpoint({ method: 'delete', path: '/api/session', access: 'signed-in', params: nothing, body: noBody, answer: nothing }),
-  people: endpoint({ method: 'get', path: '/api/people', access: 'lead', params: nothing, body: noBody, answer: z.array(personSchema) }),
-  addPerson: endpoint({ method: 'post', path: '/api/people', access: 'lead', params: nothing, body: newPersonSchema, answer: personSchema }),
-  sendOperations: endpoint({ method: 'post', path: '/api/operations', access: 'signed-in', params: nothing, body: operationBatchSchema, answer: z.array(operationOutcomeSchema) }),
-  yard: endpoint({ method: 'get', path: '/api/yard', access: 'signed-in', params: nothing, body: noBody, answer: z.array(yardEntrySchema) }),
-  life: endpoint({ method: 'get', path: '/api/vehicles/:id/life', access: 'signed-in', params: byId, body: noBody, answer: lifeSchema }),
-  trends: endpoint({ method: 'get', path: '/api/vehicles/:id/trends', access: 'signed-in', params: byId, body: noBody, answer: z.array(trendSchema) }),
-  inspection: endpoint({ method: 'get', path: '/api/inspections/:id', access: 'signed-in', params: byId, body: noBody, answer: visitSchema }),
-  report: endpoint({ method: 'get', path: '/api/inspections/:id/report', access: 'signed-in', params: byId, body: noBody, answer: reportSchema }),
+  workshop: endpoint({
+    method: 'get',
+    path: '/api/workshop',
+    access: 'anyone',
+    params: nothing,
+    body: noBody,
+    answer: z.object({ empty: z.boolean() }),
+  }),
+  setup: endpoint({
+    method: 'post',
+    path: '/api/setup',
+    access: 'anyone',
+    params: nothing,
+    body: setupSchema,
+    answer: personSchema,
+  }),
+  signIn: endpoint({
+    method: 'post',
+    path: '/api/session',
+    access: 'anyone',
+    params: nothing,
+    body: signInSchema,
+    answer: personSchema,
+  }),
+  whoAmI: endpoint({
+    method: 'get',
+    path: '/api/session',
+    access: 'signed-in',
+    params: nothing,
+    body: noBody,
+    answer: personSchema,
+  }),
+  signOut: endpoint({
+    method: 'delete',
+    path: '/api/session',
+    access: 'signed-in',
+    params: nothing,
+    body: noBody,
+    answer: nothing,
+  }),
+  people: endpoint({
+    method: 'get',
+    path: '/api/people',
+    access: 'lead',
+    params: nothing,
+    body: noBody,
+    answer: z.array(personSchema),
+  }),
+  addPerson: endpoint({
+    method: 'post',
+    path: '/api/people',
+    access: 'lead',
+    params: nothing,
+    body: newPersonSchema,
+    answer: personSchema,
+  }),
+  sendOperations: endpoint({
+    method: 'post',
+    path: '/api/operations',
+    access: 'signed-in',
+    params: nothing,
+    body: operationBatchSchema,
+    answer: z.array(operationOutcomeSchema),
+  }),
+  yard: endpoint({
+    method: 'get',
+    path: '/api/yard',
+    access: 'signed-in',
+    params: nothing,
+    body: noBody,
+    answer: z.array(yardEntrySchema),
+  }),
+  life: endpoint({
+    method: 'get',
+    path: '/api/vehicles/:id/life',
+    access: 'signed-in',
+    params: byId,
+    body: noBody,
+    answer: lifeSchema,
+  }),
+  trends: endpoint({
+    method: 'get',
+    path: '/api/vehicles/:id/trends',
+    access: 'signed-in',
+    params: byId,
+    body: noBody,
+    answer: z.array(trendSchema),
+  }),
+  inspection: endpoint({
+    method: 'get',
+    path: '/api/inspections/:id',
+    access: 'signed-in',
+    params: byId,
+    body: noBody,
+    answer: visitSchema,
+  }),
+  report: endpoint({
+    method: 'get',
+    path: '/api/inspections/:id/report',
+    access: 'signed-in',
+    params: byId,
+    body: noBody,
+    answer: reportSchema,
+  }),
 } as const;
 export type EndpointName = keyof typeof ENDPOINTS;
 export type BodyOf<N extends EndpointName> = z.input<(typeof ENDPOINTS)[N]['body']>;

@@ -25,10 +25,21 @@ export type Operation = z.infer<typeof operationSchema>;
 export type OperationKind = Operation['kind'];
 
 export const MOST_OPERATIONS = 100;
-export const operationBatchSchema = z.strictObject({ operations: z.array(operationSchema).min(1).max(MOST_OPERATIONS) });
+export const operationBatchSchema = z.strictObject({
+  operations: z.array(operationSchema).min(1).max(MOST_OPERATIONS),
+});
 
 /** Why an operation whose shape is right could still not take effect. */
-export const REFUSALS = ['no-vehicle', 'no-inspection', 'already-signed', 'already-there', 'no-place', 'fleet-code-taken', 'no-parent', 'lead-only'] as const;
+export const REFUSALS = [
+  'no-vehicle',
+  'no-inspection',
+  'already-signed',
+  'already-there',
+  'no-place',
+  'fleet-code-taken',
+  'no-parent',
+  'lead-only',
+] as const;
 export type Refusal = (typeof REFUSALS)[number];
 
 export const operationOutcomeSchema = z.object({

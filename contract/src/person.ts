@@ -13,4 +13,8 @@ const secretSchema = z.string().min(6).max(200);
 
 export const signInSchema = z.strictObject({ name: nameSchema, secret: z.string().min(1).max(200) });
 export const newPersonSchema = z.strictObject({ name: nameSchema, secret: secretSchema, role: z.enum(ROLES) });
-export const setupSchema = z.strictObject({ code: z.string().trim().min(1).max(60), name: nameSchema, secret: secretSchema });
+export const setupSchema = z.strictObject({
+  code: z.string().trim().min(1).max(60),
+  name: nameSchema,
+  secret: secretSchema,
+});

@@ -25,7 +25,11 @@ export function fieldErrors(error: z.ZodError): FieldError[] {
   return error.issues.flatMap((issue): FieldError[] => {
     const at = issue.path.map(String);
     if (issue.code === 'unrecognized_keys') {
-      return issue.keys.map((key) => ({ field: [...at, key].join('.'), code: 'unknown-field', message: 'this field is not known' }));
+      return issue.keys.map((key) => ({
+        field: [...at, key].join('.'),
+        code: 'unknown-field',
+        message: 'this field is not known',
+      }));
     }
     return [{ field: at.join('.'), code: issue.code, message: issue.message }];
   });

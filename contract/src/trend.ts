@@ -35,7 +35,13 @@ const forecastSchema: z.ZodType<Forecast> = z.discriminatedUnion('status', [
   z.object({ status: z.literal('needs-readings'), have: z.number(), want: z.number() }),
   z.object({ status: z.literal('not-falling'), fit: fitSchema }),
   z.object({ status: z.literal('reached'), fit: fitSchema }),
-  z.object({ status: z.literal('running-out'), fit: fitSchema, lowKm: z.number(), midKm: z.number(), highKm: z.number().nullable() }),
+  z.object({
+    status: z.literal('running-out'),
+    fit: fitSchema,
+    lowKm: z.number(),
+    midKm: z.number(),
+    highKm: z.number().nullable(),
+  }),
 ]);
 
 /** A wear series with its forecast to the fail limit. */
@@ -47,7 +53,16 @@ export const reportSchema = z.object({
   inspectionId: idSchema,
   grade: z.enum(GRADES),
   counts: z.record(z.enum(GRADES), z.number()),
-  points: z.array(z.object({ key: z.string(), grade: z.enum(GRADES), watch: z.boolean(), corrected: z.boolean(), closeCall: z.boolean(), reasons: z.array(z.looseObject({ rule: z.string(), grade: z.enum(GRADES) })) })),
+  points: z.array(
+    z.object({
+      key: z.string(),
+      grade: z.enum(GRADES),
+      watch: z.boolean(),
+      corrected: z.boolean(),
+      closeCall: z.boolean(),
+      reasons: z.array(z.looseObject({ rule: z.string(), grade: z.enum(GRADES) })),
+    }),
+  ),
   notSeen: z.array(z.string()),
   runOut: z.array(trendSchema),
 });

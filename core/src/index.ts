@@ -77,7 +77,14 @@ export { doubtId, doubtsAbout, impossibleIn, type Doubt, type Impossible } from 
 export { METER_RANGE_KM, checkMeter, type MeterCheck } from './plausibility/checkMeter';
 export { crossingOf, fitLine, lineAt, type Crossing, type LineFit } from './trends/leastSquares';
 export { expectedAt, forecastOf, type Forecast } from './trends/forecast';
-export { readingsOfCurrentPart, seriesKey, seriesOf, type Series, type SeriesReading, type VisitRecord } from './trends/series';
+export {
+  readingsOfCurrentPart,
+  seriesKey,
+  seriesOf,
+  type Series,
+  type SeriesReading,
+  type VisitRecord,
+} from './trends/series';
 export { travelledKm } from './trends/travelled';
 export { composeReport, forecastSeries, runOutOf, verdictFor, type Report } from './report/composeReport';
 export { normalDraw, randomUuid, seededRandom } from './simulator/random';

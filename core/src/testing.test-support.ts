@@ -54,13 +54,28 @@ export function inspectionOf(vehicle: Vehicle, change: Partial<Inspection> = {})
 let made = 0;
 
 /** A finding with an id of its own. */
-export function findingOf(point: PointCode, place: string, change: FindingChange = {}, inspectionId = '00000000-0000-4000-8000-0000000000aa'): Finding {
+export function findingOf(
+  point: PointCode,
+  place: string,
+  change: FindingChange = {},
+  inspectionId = '00000000-0000-4000-8000-0000000000aa',
+): Finding {
   made += 1;
   const id = `00000000-0000-4000-8000-${made.toString(16).padStart(12, '0')}`;
-  return nextFinding(undefined, { inspectionId, point, place }, { id, at: '2026-06-01T08:05:00.000Z' }, { access: 'seen', ...change });
+  return nextFinding(
+    undefined,
+    { inspectionId, point, place },
+    { id, at: '2026-06-01T08:05:00.000Z' },
+    { access: 'seen', ...change },
+  );
 }
 
-export function readingOf(measure: MeasureCode, values: number | readonly number[], spot: Spot = 'whole', phase: Reading['phase'] = 'found'): Reading {
+export function readingOf(
+  measure: MeasureCode,
+  values: number | readonly number[],
+  spot: Spot = 'whole',
+  phase: Reading['phase'] = 'found',
+): Reading {
   return { measure, spot, phase, values: typeof values === 'number' ? [values] : values };
 }
 
@@ -69,6 +84,17 @@ export function treadOf(outer: number, centre: number, inner: number): Reading[]
   return [readingOf('tread', outer, 'outer'), readingOf('tread', centre, 'centre'), readingOf('tread', inner, 'inner')];
 }
 
-export function contextOf(vehicle: Vehicle, findings: readonly Finding[], change: Partial<GradingContext> = {}): GradingContext {
-  return { vehicle, inspection: inspectionOf(vehicle), sheet: BASELINE, guarded: false, standing: currentFindings(findings).standing, ...change };
+export function contextOf(
+  vehicle: Vehicle,
+  findings: readonly Finding[],
+  change: Partial<GradingContext> = {},
+): GradingContext {
+  return {
+    vehicle,
+    inspection: inspectionOf(vehicle),
+    sheet: BASELINE,
+    guarded: false,
+    standing: currentFindings(findings).standing,
+    ...change,
+  };
 }

@@ -13,13 +13,17 @@ interface Process {
 
 /** The real server as a process of its own on `folder`; resolves when it prints its ready line. */
 function startProcess(folder: string): Promise<Process> {
-  const child = spawn('node', ['--import', 'tsx', 'server/src/main.ts'], { cwd: ROOT, env: { ...process.env, PORT: '0', WESKOPOS_DATA: folder } });
+  const child = spawn('node', ['--import', 'tsx', 'server/src/main.ts'], {
+    cwd: ROOT,
+    env: { ...process.env, PORT: '0', WESKOPOS_DATA: folder },
+  });
   return new Promise((resolve, reject) => {
     let output = '';
     const listen = (chunk: Buffer) => {
       output += chunk.toString();
       const port = /ready at http:\/\/localhost:(\d+)\n/.exec(output)?.[1];
-      if (port && (output.includes('code ') || !output.includes('empty'))) setTimeout(() => resolve({ child, client: new Client(`http://localhost:${port}`), output }), 50);
+      if (port && (output.includes('code ') || !output.includes('empty')))
+        setTimeout(() => resolve({ child, client: new Client(`http://localhost:${port}`), output }), 50);
     };
     child.stdout?.on('data', listen);
     child.stderr?.on('data', listen);
@@ -27,7 +31,10 @@ function startProcess(folder: string): Promise<Process> {
   });
 }
 
-const ended = (child: ChildProcess) => new Promise<number | null>((resolve) => (child.exitCode !== null ? resolve(child.exitCode) : child.on('exit', (code) => resolve(code))));
+const ended = (child: ChildProcess) =>
+  new Promise<number | null>((resolve) =>
+    child.exitCode !== null ? resolve(child.exitCode) : child.on('exit', (code) => resolve(code)),
+  );
 const setupCode = (output: string) => /code (\S+)/.exec(output)?.[1] ?? null;
 
 async function kill(one: Process): Promise<void> {

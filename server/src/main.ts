@@ -28,7 +28,8 @@ async function main(): Promise<void> {
     });
   }
   console.log(`Weskopos is ready at http://localhost:${running.port}`);
-  if (demo) for (const { name, secret, role } of DEMO_PEOPLE) console.log(`  sign in as ${name} (${role}), PIN ${secret}`);
+  if (demo)
+    for (const { name, secret, role } of DEMO_PEOPLE) console.log(`  sign in as ${name} (${role}), PIN ${secret}`);
   else if (context.setupCode) console.log(`  This workshop is empty. Set it up with the code ${context.setupCode}`);
 }
 

@@ -1,3 +1,1 @@
-import { lazy } from 'react';
-
-export default lazy(() => import('../../src/features/vehicle/NewVehicle').then(({ NewVehicle: page }) => ({ default: page })));
+export { NewVehicle as default } from '../../src/features/desk/lazyPages';

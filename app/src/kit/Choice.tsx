@@ -23,11 +23,20 @@ export function Choice<T extends string>({ label, options, word, value, onChoose
       )}
       <View style={styles.row}>
         {options.map((option) => (
-          <Press key={option} role="radio" label={word(option)} chosen={option === value} onPress={() => onChoose(option)} />
+          <Press
+            key={option}
+            role="radio"
+            label={word(option)}
+            chosen={option === value}
+            onPress={() => onChoose(option)}
+          />
         ))}
       </View>
     </View>
   );
 }
 
-const styles = StyleSheet.create({ choice: { gap: SPACE.xs }, row: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s } });
+const styles = StyleSheet.create({
+  choice: { gap: SPACE.xs },
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s },
+});

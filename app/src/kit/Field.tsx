@@ -22,7 +22,12 @@ export function Field({ label, problem, help, style, ...rest }: FieldProps) {
         aria-label={label}
         placeholderTextColor={palette.soft}
         {...rest}
-        style={[styles.input, { color: palette.ink, backgroundColor: palette.card, borderColor: problem ? palette.fail : palette.rule }, rest.multiline && styles.tall, style]}
+        style={[
+          styles.input,
+          { color: palette.ink, backgroundColor: palette.card, borderColor: problem ? palette.fail : palette.rule },
+          rest.multiline && styles.tall,
+          style,
+        ]}
       />
       {problem ? (
         <Words size="m" colour={palette.fail} role="alert">
@@ -39,6 +44,13 @@ export function Field({ label, problem, help, style, ...rest }: FieldProps) {
 
 const styles = StyleSheet.create({
   field: { gap: SPACE.xs },
-  input: { minHeight: TOUCH.least, borderWidth: 1, borderRadius: CORNER.s, paddingHorizontal: SPACE.m, fontFamily: FONT.word, fontSize: SIZE.l },
+  input: {
+    minHeight: TOUCH.least,
+    borderWidth: 1,
+    borderRadius: CORNER.s,
+    paddingHorizontal: SPACE.m,
+    fontFamily: FONT.word,
+    fontSize: SIZE.l,
+  },
   tall: { minHeight: 88, paddingVertical: SPACE.s },
 });

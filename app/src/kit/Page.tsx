@@ -30,7 +30,14 @@ export function Page({ title, over, back, children, foot, width = 640 }: PagePro
           <View style={styles.head}>
             {back ? (
               <View {...{ dataSet: { print: 'hide' } }}>
-                <Press kind="quiet" label="" hint="Back" icon={<ChevronLeft color={palette.ink} size={28} />} onPress={() => router.replace(back)} style={styles.back} />
+                <Press
+                  kind="quiet"
+                  label=""
+                  hint="Back"
+                  icon={<ChevronLeft color={palette.ink} size={28} />}
+                  onPress={() => router.replace(back)}
+                  style={styles.back}
+                />
               </View>
             ) : null}
             <View style={styles.titles}>
@@ -47,7 +54,10 @@ export function Page({ title, over, back, children, foot, width = 640 }: PagePro
         </View>
       </ScrollView>
       {foot ? (
-        <View style={[styles.foot, { borderColor: palette.rule, backgroundColor: palette.ground }]} {...{ dataSet: { print: 'hide' } }}>
+        <View
+          style={[styles.foot, { borderColor: palette.rule, backgroundColor: palette.ground }]}
+          {...{ dataSet: { print: 'hide' } }}
+        >
           <View style={styles.footRow}>{foot}</View>
         </View>
       ) : null}

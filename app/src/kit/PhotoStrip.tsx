@@ -6,7 +6,15 @@ import { CORNER, SPACE } from './tokens';
 import { usePalette } from './theme';
 
 /** Pictures of a finding: from this device while they wait, from the workshop afterwards. */
-export function PhotoStrip({ photos, label, size = 88 }: { readonly photos: readonly string[]; readonly label: string; readonly size?: number }) {
+export function PhotoStrip({
+  photos,
+  label,
+  size = 88,
+}: {
+  readonly photos: readonly string[];
+  readonly label: string;
+  readonly size?: number;
+}) {
   if (photos.length === 0) return null;
   return (
     <View style={styles.strip}>
@@ -33,7 +41,14 @@ function Photo({ id, label, size }: { readonly id: string; readonly label: strin
       if (shown) URL.revokeObjectURL(shown);
     };
   }, [id, size]);
-  return <Image source={uri ? { uri } : undefined} alt={label} aria-label={label} style={{ width: size, height: size, borderRadius: CORNER.s, backgroundColor: palette.panel }} />;
+  return (
+    <Image
+      source={uri ? { uri } : undefined}
+      alt={label}
+      aria-label={label}
+      style={{ width: size, height: size, borderRadius: CORNER.s, backgroundColor: palette.panel }}
+    />
+  );
 }
 
 const styles = StyleSheet.create({ strip: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s } });

@@ -12,16 +12,30 @@ interface PressProps {
   readonly disabled?: boolean;
   /** For a choice among several. */
   readonly chosen?: boolean;
-  readonly role?: 'button' | 'radio' | 'checkbox' | 'link' | 'tab';
+  readonly role?: 'button' | 'radio' | 'checkbox' | 'link';
+  /** For a button that opens something beside it. */
+  readonly expanded?: boolean;
   readonly style?: ViewStyle;
   readonly hint?: string;
   readonly fill?: string;
 }
 
 /** The one button of the app: main action, plain choice or quiet link. Never smaller than a gloved finger. */
-export function Press({ label, onPress, kind = 'plain', icon, disabled = false, chosen, role = 'button', style, hint, fill }: PressProps) {
+export function Press({
+  label,
+  onPress,
+  kind = 'plain',
+  icon,
+  disabled = false,
+  chosen,
+  role = 'button',
+  style,
+  hint,
+  fill,
+  expanded,
+}: PressProps) {
   const palette = usePalette();
-  const filled = kind === 'main' || chosen;
+  const filled = kind === 'main' || chosen || expanded;
   const ground = filled ? (fill ?? palette.pass) : kind === 'quiet' ? 'transparent' : palette.card;
   const colour = disabled ? palette.soft : filled ? palette.onFill : palette.ink;
   return (
@@ -30,13 +44,16 @@ export function Press({ label, onPress, kind = 'plain', icon, disabled = false, 
       aria-label={hint ?? label}
       aria-disabled={disabled}
       {...(role === 'radio' || role === 'checkbox' ? { 'aria-checked': chosen ?? false } : {})}
-      {...(role === 'tab' ? { 'aria-selected': chosen ?? false } : {})}
+      {...(expanded === undefined ? {} : { 'aria-expanded': expanded })}
       disabled={disabled}
       onPress={onPress}
       style={({ pressed }) => [
         styles.press,
         { minHeight: kind === 'main' ? TOUCH.hand : TOUCH.least, backgroundColor: disabled ? palette.panel : ground },
-        kind !== 'quiet' && { borderWidth: 1, borderColor: filled && !disabled ? (fill ?? palette.pass) : palette.rule },
+        kind !== 'quiet' && {
+          borderWidth: 1,
+          borderColor: filled && !disabled ? (fill ?? palette.pass) : palette.rule,
+        },
         pressed && styles.pressed,
         style,
       ]}
@@ -54,7 +71,15 @@ export function Press({ label, onPress, kind = 'plain', icon, disabled = false, 
 }
 
 const styles = StyleSheet.create({
-  press: { minWidth: TOUCH.least, paddingHorizontal: SPACE.m, borderRadius: CORNER.s, flexDirection: 'row', alignItems: 'center', justifyContent: 'center', gap: SPACE.s },
+  press: {
+    minWidth: TOUCH.least,
+    paddingHorizontal: SPACE.m,
+    borderRadius: CORNER.s,
+    flexDirection: 'row',
+    alignItems: 'center',
+    justifyContent: 'center',
+    gap: SPACE.s,
+  },
   pressed: { opacity: 0.75 },
   label: { flexShrink: 1 },
   centre: { textAlign: 'center' },

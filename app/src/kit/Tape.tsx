@@ -62,7 +62,11 @@ export function Tape({ measure, label, value, grade, thresholds, ghost, expected
       aria-valuemin={gauge.tape[0]}
       aria-valuemax={gauge.tape[1]}
       aria-valuenow={value ?? stepped(gauge, start)}
-      aria-valuetext={value === null ? 'no reading yet' : `${figure(measure, value)} ${gauge.unit === 'level' ? '' : gauge.unit}, ${words.grade[grade]}`}
+      aria-valuetext={
+        value === null
+          ? 'no reading yet'
+          : `${figure(measure, value)} ${gauge.unit === 'level' ? '' : gauge.unit}, ${words.grade[grade]}`
+      }
       onLayout={(event) => setWidth(event.nativeEvent.layout.width)}
       onStartShouldSetResponder={() => true}
       onMoveShouldSetResponder={() => true}
@@ -75,26 +79,85 @@ export function Tape({ measure, label, value, grade, thresholds, ghost, expected
     >
       {width > 0 ? (
         <Svg width={width} height={height} style={styles.drawing} aria-hidden>
-          <Rect x={left} y={MARGIN} width={right - left} height={height - 2 * MARGIN} fill={palette.card} stroke={palette.ink} strokeWidth={1.5} />
-          {value === null ? null : <Rect x={left + 1} y={y(value)} width={right - left - 2} height={Math.max(0, height - MARGIN - 1 - y(value))} fill={wash} />}
+          <Rect
+            x={left}
+            y={MARGIN}
+            width={right - left}
+            height={height - 2 * MARGIN}
+            fill={palette.card}
+            stroke={palette.ink}
+            strokeWidth={1.5}
+          />
+          {value === null ? null : (
+            <Rect
+              x={left + 1}
+              y={y(value)}
+              width={right - left - 2}
+              height={Math.max(0, height - MARGIN - 1 - y(value))}
+              fill={wash}
+            />
+          )}
           {ticks.map((tick) => (
             <G key={tick}>
               <Line x1={left} x2={left + 10} y1={y(tick)} y2={y(tick)} stroke={palette.ink} strokeWidth={1} />
-              <SvgText x={left + 14} y={y(tick) + 5 + (tick === gauge.tape[1] ? 9 : tick === gauge.tape[0] ? -9 : 0)} fill={palette.soft} fontFamily={FONT.label} fontSize={SIZE.m}>
+              <SvgText
+                x={left + 14}
+                y={y(tick) + 5 + (tick === gauge.tape[1] ? 9 : tick === gauge.tape[0] ? -9 : 0)}
+                fill={palette.soft}
+                fontFamily={FONT.label}
+                fontSize={SIZE.m}
+              >
                 {gauge.unit === 'level' ? levelTick(tick) : String(tick).replace('-', '−')}
               </SvgText>
             </G>
           ))}
           {thresholds.map((edge) => (
-            <Cut key={`${edge.grade}${edge.bad}${edge.value}`} x={right} y={y(edge.value)} colour={edge.grade === 'fail' ? palette.fail : palette.advisory} ground={palette.ground} />
+            <Cut
+              key={`${edge.grade}${edge.bad}${edge.value}`}
+              x={right}
+              y={y(edge.value)}
+              colour={edge.grade === 'fail' ? palette.fail : palette.advisory}
+              ground={palette.ground}
+            />
           ))}
-          {ghost === null ? null : <Line x1={left + 2} x2={right - 2} y1={y(ghost)} y2={y(ghost)} stroke={palette.soft} strokeWidth={2} strokeDasharray="4 4" />}
-          {expected === null ? null : <Path d={`M${right + 3} ${y(expected) - 6}L${right - 8} ${y(expected)}L${right + 3} ${y(expected) + 6}Z`} fill="none" stroke={palette.forecast} strokeWidth={2} />}
+          {ghost === null ? null : (
+            <Line
+              x1={left + 2}
+              x2={right - 2}
+              y1={y(ghost)}
+              y2={y(ghost)}
+              stroke={palette.soft}
+              strokeWidth={2}
+              strokeDasharray="4 4"
+            />
+          )}
+          {expected === null ? null : (
+            <Path
+              d={`M${right + 3} ${y(expected) - 6}L${right - 8} ${y(expected)}L${right + 3} ${y(expected) + 6}Z`}
+              fill="none"
+              stroke={palette.forecast}
+              strokeWidth={2}
+            />
+          )}
           {value === null ? null : (
             <G>
               <Line x1={0} x2={width} y1={y(value)} y2={y(value)} stroke={line} strokeWidth={4} />
-              <Rect x={width / 2 - 32} y={y(value) - BADGE_HALF} width={64} height={BADGE_HALF * 2} rx={8} fill={line} />
-              <SvgText x={width / 2} y={y(value) + 8} textAnchor="middle" fill={palette.onFill} fontFamily={FONT.labelStrong} fontSize={SIZE.h3}>
+              <Rect
+                x={width / 2 - 32}
+                y={y(value) - BADGE_HALF}
+                width={64}
+                height={BADGE_HALF * 2}
+                rx={8}
+                fill={line}
+              />
+              <SvgText
+                x={width / 2}
+                y={y(value) + 8}
+                textAnchor="middle"
+                fill={palette.onFill}
+                fontFamily={FONT.labelStrong}
+                fontSize={SIZE.h3}
+              >
                 {figure(measure, value)}
               </SvgText>
             </G>
@@ -110,8 +173,20 @@ function levelTick(tick: number): string {
 }
 
 /** A limit as a cut in the tape's edge. */
-function Cut({ x, y, colour, ground }: { readonly x: number; readonly y: number; readonly colour: string; readonly ground: string }) {
-  return <Path d={`M${x + 2} ${y - 8}L${x - 10} ${y}L${x + 2} ${y + 8}`} fill={ground} stroke={colour} strokeWidth={2.5} />;
+function Cut({
+  x,
+  y,
+  colour,
+  ground,
+}: {
+  readonly x: number;
+  readonly y: number;
+  readonly colour: string;
+  readonly ground: string;
+}) {
+  return (
+    <Path d={`M${x + 2} ${y - 8}L${x - 10} ${y}L${x + 2} ${y + 8}`} fill={ground} stroke={colour} strokeWidth={2.5} />
+  );
 }
 
 const styles = StyleSheet.create({

@@ -44,8 +44,12 @@ describe('a reading set on a point', () => {
 
   test('makes the point seen, but partly seen stays partly', () => {
     expect(readingChange(undefined, slot, 4)).toMatchObject({ access: 'seen' });
-    expect(readingChange(findingOf('pad.inner', '1L', { access: 'not-reached', accessReason: 'seized' }), slot, 4)).toMatchObject({ access: 'seen', accessReason: null });
-    expect(readingChange(findingOf('pad.inner', '1L', { access: 'partly', accessReason: 'seized' }), slot, 4).access).toBe('partly');
+    expect(
+      readingChange(findingOf('pad.inner', '1L', { access: 'not-reached', accessReason: 'seized' }), slot, 4),
+    ).toMatchObject({ access: 'seen', accessReason: null });
+    expect(
+      readingChange(findingOf('pad.inner', '1L', { access: 'partly', accessReason: 'seized' }), slot, 4).access,
+    ).toBe('partly');
   });
 
   test('the last word taken off leaves the point open, never sound by itself', () => {

@@ -22,7 +22,14 @@ export function stepped(measure: Measure, value: number): number {
 
 /** The value a key moves to; undefined for keys the tape does not take. */
 export function keyMoves(measure: Measure, value: number, key: string): number | undefined {
-  const steps: Record<string, number> = { ArrowUp: 1, ArrowRight: 1, ArrowDown: -1, ArrowLeft: -1, PageUp: 10, PageDown: -10 };
+  const steps: Record<string, number> = {
+    ArrowUp: 1,
+    ArrowRight: 1,
+    ArrowDown: -1,
+    ArrowLeft: -1,
+    PageUp: 10,
+    PageDown: -10,
+  };
   if (key === 'Home') return measure.tape[0];
   if (key === 'End') return measure.tape[1];
   const move = steps[key];

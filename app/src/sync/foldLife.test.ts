@@ -5,16 +5,22 @@ import { CAR, findingOf, inspectionOf } from '@weskopos/core/src/testing.test-su
 import { foldLife, mergeLife, yardWith } from './foldLife';
 
 const at = '2026-06-01T08:00:00.000Z';
-const made = <K extends Operation['kind']>(kind: K, body: Extract<Operation, { kind: K }>['body']) => ({ id: crypto.randomUUID(), at, device: 'test', kind, body }) as Operation;
+const made = <K extends Operation['kind']>(kind: K, body: Extract<Operation, { kind: K }>['body']) =>
+  ({ id: crypto.randomUUID(), at, device: 'test', kind, body }) as Operation;
 const inspection = inspectionOf(CAR);
-const findings = [findingOf('belt.aux', ''), findingOf('cold.belts', '', { words: ['noisy'] }), findingOf('hose.coolant.top', '')];
+const findings = [
+  findingOf('belt.aux', ''),
+  findingOf('cold.belts', '', { words: ['noisy'] }),
+  findingOf('hose.coolant.top', ''),
+];
 const story: Operation[] = [
   made('vehicle.put', CAR),
   made('inspection.start', inspection),
   ...findings.map((finding) => made('finding.put', finding)),
   made('inspection.sign', { inspectionId: inspection.id, signedAt: at }),
 ];
-const fold = (operations: Operation[], from?: Life) => operations.reduce<Life | undefined>((life, operation) => foldLife(life, operation, 'Isla'), from);
+const fold = (operations: Operation[], from?: Life) =>
+  operations.reduce<Life | undefined>((life, operation) => foldLife(life, operation, 'Isla'), from);
 
 test('a visit made without any network is whole on the device', () => {
   const life = fold(story);
@@ -32,7 +38,9 @@ test('operations laid over a state that holds them already change nothing', () =
 test('operations of other vehicles leave it as it is', () => {
   const life = fold(story);
   const other = inspectionOf(CAR, { id: crypto.randomUUID(), vehicleId: crypto.randomUUID() });
-  expect(fold([made('inspection.start', other), made('finding.put', findingOf('belt.aux', '', {}, other.id))], life)).toEqual(life);
+  expect(
+    fold([made('inspection.start', other), made('finding.put', findingOf('belt.aux', '', {}, other.id))], life),
+  ).toEqual(life);
 });
 
 test('an answer from before the last changes takes nothing away', () => {
@@ -54,7 +62,14 @@ test('what another device added is taken in', () => {
 });
 
 test('the yard shows what this device knows better: a vehicle and a visit the server has not heard of', () => {
-  const summary = (life: Life) => ({ inspectionId: life.vehicle.id, startedAt: at, meterKm: 1, signedAt: null, grade: null, counts: null });
+  const summary = (life: Life) => ({
+    inspectionId: life.vehicle.id,
+    startedAt: at,
+    meterKm: 1,
+    signedAt: null,
+    grade: null,
+    counts: null,
+  });
   const open = fold(story.slice(0, 2)) as Life;
   const [entry] = yardWith([], [open], (life) => summary(life));
   expect(entry).toMatchObject({ vehicle: { fleetCode: 'T 1' }, last: null, open: { startedAt: at } });

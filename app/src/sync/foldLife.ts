@@ -7,15 +7,27 @@ export function foldLife(life: Life | undefined, operation: Operation, by: strin
       if (life && life.vehicle.id !== operation.body.id) return life;
       return { visits: [], ...life, vehicle: operation.body };
     case 'inspection.start':
-      if (!life || life.vehicle.id !== operation.body.vehicleId || life.visits.some(({ inspection }) => inspection.id === operation.body.id)) return life;
-      return { ...life, visits: [...life.visits, { inspection: operation.body, findings: [], inspector: by, signedBy: null }] };
+      if (
+        !life ||
+        life.vehicle.id !== operation.body.vehicleId ||
+        life.visits.some(({ inspection }) => inspection.id === operation.body.id)
+      )
+        return life;
+      return {
+        ...life,
+        visits: [...life.visits, { inspection: operation.body, findings: [], inspector: by, signedBy: null }],
+      };
     case 'finding.put':
       return onVisit(life, operation.body.inspectionId, (visit) =>
-        visit.findings.some(({ id }) => id === operation.body.id) ? visit : { ...visit, findings: [...visit.findings, { ...operation.body, by }] },
+        visit.findings.some(({ id }) => id === operation.body.id)
+          ? visit
+          : { ...visit, findings: [...visit.findings, { ...operation.body, by }] },
       );
     case 'inspection.sign':
       return onVisit(life, operation.body.inspectionId, (visit) =>
-        visit.inspection.signedAt ? visit : { ...visit, inspection: { ...visit.inspection, signedAt: operation.body.signedAt }, signedBy: by },
+        visit.inspection.signedAt
+          ? visit
+          : { ...visit, inspection: { ...visit.inspection, signedAt: operation.body.signedAt }, signedBy: by },
       );
   }
 }
@@ -35,24 +47,40 @@ export function mergeLife(known: Life | undefined, fetched: Life): Life {
   const visits = fetched.visits.map((visit) => mergeVisit(before.get(visit.inspection.id), visit));
   const had = new Set(fetched.visits.map(({ inspection }) => inspection.id));
   const all = [...visits, ...known.visits.filter(({ inspection }) => !had.has(inspection.id))];
-  return { vehicle: fetched.vehicle, visits: all.sort((a, b) => a.inspection.startedAt.localeCompare(b.inspection.startedAt)) };
+  return {
+    vehicle: fetched.vehicle,
+    visits: all.sort((a, b) => a.inspection.startedAt.localeCompare(b.inspection.startedAt)),
+  };
 }
 
 function mergeVisit(known: Visit | undefined, fetched: Visit): Visit {
   if (!known) return fetched;
-  const findings = new Map<string, StoredFinding>([...known.findings, ...fetched.findings].map((finding) => [finding.id, finding]));
+  const findings = new Map<string, StoredFinding>(
+    [...known.findings, ...fetched.findings].map((finding) => [finding.id, finding]),
+  );
   const signed = fetched.inspection.signedAt ? fetched : known;
   return { ...fetched, findings: [...findings.values()], inspection: signed.inspection, signedBy: signed.signedBy };
 }
 
 /** The yard's list with the vehicles and visits this device knows better. */
-export function yardWith(entries: readonly YardEntry[], lives: readonly Life[], summarise: (life: Life, visit: Visit) => YardEntry['last']): YardEntry[] {
+export function yardWith(
+  entries: readonly YardEntry[],
+  lives: readonly Life[],
+  summarise: (life: Life, visit: Visit) => YardEntry['last'],
+): YardEntry[] {
   const byId = new Map(entries.map((entry) => [entry.vehicle.id, entry]));
   for (const life of lives) {
-    const newest = (signed: boolean) => life.visits.findLast(({ inspection }) => (inspection.signedAt !== null) === signed);
+    const newest = (signed: boolean) =>
+      life.visits.findLast(({ inspection }) => (inspection.signedAt !== null) === signed);
     const last = newest(true);
     const open = newest(false);
-    byId.set(life.vehicle.id, { vehicle: life.vehicle, last: last ? summarise(life, last) : null, open: open ? summarise(life, open) : null });
+    byId.set(life.vehicle.id, {
+      vehicle: life.vehicle,
+      last: last ? summarise(life, last) : null,
+      open: open ? summarise(life, open) : null,
+    });
   }
-  return [...byId.values()].sort((a, b) => a.vehicle.fleetCode.localeCompare(b.vehicle.fleetCode, 'en', { numeric: true }));
+  return [...byId.values()].sort((a, b) =>
+    a.vehicle.fleetCode.localeCompare(b.vehicle.fleetCode, 'en', { numeric: true }),
+  );
 }

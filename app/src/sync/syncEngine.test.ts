@@ -33,7 +33,11 @@ function workshop(line: (trip: number) => 'ok' | 'lost-before' | 'lost-after' = 
 }
 
 let name = 0;
-async function device(send: (operations: Operation[]) => Promise<OperationOutcome[]>, sendPhoto = (): Promise<void> => Promise.resolve(), store?: DeviceStore) {
+async function device(
+  send: (operations: Operation[]) => Promise<OperationOutcome[]>,
+  sendPhoto = (): Promise<void> => Promise.resolve(),
+  store?: DeviceStore,
+) {
   const kept = store ?? (await openDeviceStore(`test-${(name += 1)}`));
   const states: SyncState[] = [];
   const taken: string[] = [];
@@ -124,7 +128,9 @@ test('a session that ended keeps the queue and says so, without knocking on', as
 test('one unreadable change does not stop the others; it is put aside, not dropped', async () => {
   const { send, applied } = workshop();
   const bad = operation(2).id;
-  const one = await device((operations) => (operations.some(({ id }) => id === bad) ? Promise.reject(new ServerProblem(problem(400))) : send(operations)));
+  const one = await device((operations) =>
+    operations.some(({ id }) => id === bad) ? Promise.reject(new ServerProblem(problem(400))) : send(operations),
+  );
   for (const n of [1, 2, 3]) await one.store.enqueue(operation(n));
   expect(await settled(one)).toEqual({ waiting: 0, refused: 1, link: 'idle' });
   expect(applied).toEqual([operation(1).id, operation(3).id]);
@@ -132,7 +138,9 @@ test('one unreadable change does not stop the others; it is put aside, not dropp
 });
 
 test('what the workshop refused is kept with why', async () => {
-  const one = await device((operations) => Promise.resolve(operations.map(({ id }) => ({ id, status: 'refused', refusal: 'already-signed' }))));
+  const one = await device((operations) =>
+    Promise.resolve(operations.map(({ id }) => ({ id, status: 'refused', refusal: 'already-signed' }))),
+  );
   await one.store.enqueue(operation(1));
   expect(await settled(one)).toEqual({ waiting: 0, refused: 1, link: 'idle' });
   expect(one.taken).toEqual([]);

@@ -1,4 +1,14 @@
-import { ENDPOINTS, GUARD_HEADER, PHOTO_PATH, problemSchema, type AnswerOf, type BodyOf, type EndpointName, type ParamsOf, type Problem } from '@weskopos/contract';
+import {
+  ENDPOINTS,
+  GUARD_HEADER,
+  PHOTO_PATH,
+  problemSchema,
+  type AnswerOf,
+  type BodyOf,
+  type EndpointName,
+  type ParamsOf,
+  type Problem,
+} from '@weskopos/contract';
 
 /** The server was not reached, or answered nothing of ours: try again later. */
 export class Unreachable extends Error {}
@@ -23,14 +33,22 @@ async function request(path: string, init: RequestInit): Promise<unknown> {
   if (response.ok) return body;
   const problem = problemSchema.safeParse(body);
   // A gateway's own page, or a server that is failing: nothing was decided about what was sent.
-  if (!problem.success || problem.data.status >= 500 || problem.data.status === 429) throw problem.success && problem.data.status === 429 ? new ServerProblem(problem.data) : new Unreachable(`status ${response.status}`);
+  if (!problem.success || problem.data.status >= 500 || problem.data.status === 429)
+    throw problem.success && problem.data.status === 429
+      ? new ServerProblem(problem.data)
+      : new Unreachable(`status ${response.status}`);
   throw new ServerProblem(problem.data);
 }
 
 /** Calls a declared endpoint. Throws {@link Unreachable} or {@link ServerProblem}. */
-export async function call<N extends EndpointName>(name: N, { params, body }: { params?: ParamsOf<N>; body?: BodyOf<N> } = {}): Promise<AnswerOf<N>> {
+export async function call<N extends EndpointName>(
+  name: N,
+  { params, body }: { params?: ParamsOf<N>; body?: BodyOf<N> } = {},
+): Promise<AnswerOf<N>> {
   const { method, path } = ENDPOINTS[name];
-  const filled = path.replace(/:(\w+)/g, (_, key: string) => encodeURIComponent(String((params as Record<string, unknown> | undefined)?.[key])));
+  const filled = path.replace(/:(\w+)/g, (_, key: string) =>
+    encodeURIComponent(String((params as Record<string, unknown> | undefined)?.[key])),
+  );
   const answer = await request(filled, {
     method: method.toUpperCase(),
     headers: { [GUARD_HEADER]: '1', ...(body === undefined ? {} : { 'content-type': 'application/json' }) },
@@ -41,5 +59,9 @@ export async function call<N extends EndpointName>(name: N, { params, body }: { 
 }
 
 export async function sendPhoto(id: string, blob: Blob): Promise<void> {
-  await request(`${PHOTO_PATH}/${id}`, { method: 'POST', headers: { [GUARD_HEADER]: '1', 'content-type': blob.type || 'application/octet-stream' }, body: blob });
+  await request(`${PHOTO_PATH}/${id}`, {
+    method: 'POST',
+    headers: { [GUARD_HEADER]: '1', 'content-type': blob.type || 'application/octet-stream' },
+    body: blob,
+  });
 }

@@ -65,8 +65,16 @@ export async function openWorkshop(): Promise<void> {
     },
   });
   window.addEventListener('online', () => void reconnect());
-  const [person, entries, pending, refused] = await Promise.all([store.read<Person>('person'), store.read<YardEntry[]>('yard'), store.queue(), store.refused()]);
-  const ids = new Set([...(entries ?? []).map(({ vehicle }) => vehicle.id), ...pending.flatMap((operation) => (operation.kind === 'vehicle.put' ? [operation.body.id] : []))]);
+  const [person, entries, pending, refused] = await Promise.all([
+    store.read<Person>('person'),
+    store.read<YardEntry[]>('yard'),
+    store.queue(),
+    store.refused(),
+  ]);
+  const ids = new Set([
+    ...(entries ?? []).map(({ vehicle }) => vehicle.id),
+    ...pending.flatMap((operation) => (operation.kind === 'vehicle.put' ? [operation.body.id] : [])),
+  ]);
   const lives: Record<string, Life> = {};
   for (const id of ids) {
     const life = await store.read<Life>(lifeKey(id));
@@ -183,8 +191,14 @@ export async function dismissRefused(id: string): Promise<void> {
 }
 
 /** A vehicle's life as this device knows it: the server's state with the waiting changes laid over it. */
-export function selectLife(state: Pick<WorkshopState, 'lives' | 'pending' | 'person'>, vehicleId: string): Life | undefined {
+export function selectLife(
+  state: Pick<WorkshopState, 'lives' | 'pending' | 'person'>,
+  vehicleId: string,
+): Life | undefined {
   return state.pending
     .filter((operation) => operation.kind !== 'vehicle.put' || operation.body.id === vehicleId)
-    .reduce<Life | undefined>((life, operation) => foldLife(life, operation, state.person?.name ?? ''), state.lives[vehicleId]);
+    .reduce<Life | undefined>(
+      (life, operation) => foldLife(life, operation, state.person?.name ?? ''),
+      state.lives[vehicleId],
+    );
 }

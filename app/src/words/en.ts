@@ -20,7 +20,13 @@ import type { Refusal, Role } from '@weskopos/contract';
 
 /** Every word of the interface, British English. Another language is another file of this shape. */
 export const en = {
-  grade: { pass: 'Pass', advisory: 'Advisory', fail: 'Fail', 'not-seen': 'Not seen', recorded: 'Recorded' } satisfies Record<Grade, string>,
+  grade: {
+    pass: 'Pass',
+    advisory: 'Advisory',
+    fail: 'Fail',
+    'not-seen': 'Not seen',
+    recorded: 'Recorded',
+  } satisfies Record<Grade, string>,
   watch: 'watch',
   corrected: 'corrected',
   point: {
@@ -44,12 +50,23 @@ export const en = {
   stopShort: { cold: 'Cold', bonnet: 'Bon', under: 'Und' } as Record<string, string>,
   deck: { bonnet: 'Bonnet', wheels: 'Wheels', under: 'Underside' } as Record<string, string>,
   spot: { whole: '', outer: 'outer', centre: 'centre', inner: 'inner' } satisfies Record<Spot, string>,
-  measure: { tread: 'Tread', lining: 'Lining', pressure: 'Pressure', level: 'Level', water: 'Water' } satisfies Record<MeasureCode, string>,
+  measure: { tread: 'Tread', lining: 'Lining', pressure: 'Pressure', level: 'Level', water: 'Water' } satisfies Record<
+    MeasureCode,
+    string
+  >,
   side: { L: 'nearside', R: 'offside' },
   sideInitial: { L: 'NS', R: 'OS' },
-  vehicleClass: { car: 'Car', 'light-goods': 'Light goods, to 3.5 t', goods: 'Goods, over 3.5 t', minibus: 'Minibus, over 8 seats' } satisfies Record<VehicleClass, string>,
+  vehicleClass: {
+    car: 'Car',
+    'light-goods': 'Light goods, to 3.5 t',
+    goods: 'Goods, over 3.5 t',
+    minibus: 'Minibus, over 8 seats',
+  } satisfies Record<VehicleClass, string>,
   state: { cold: 'Stood cold', warm: 'Warm', hot: 'Hot' } satisfies Record<ArrivalState, string>,
-  access: { open: '', seen: 'Seen', partly: 'Partly seen', 'not-reached': 'Not reached' } satisfies Record<Access, string>,
+  access: { open: '', seen: 'Seen', partly: 'Partly seen', 'not-reached': 'Not reached' } satisfies Record<
+    Access,
+    string
+  >,
   accessReason: {
     'tray-on': 'tray left on',
     seized: 'seized fastener',
@@ -58,7 +75,11 @@ export const en = {
     'keepers-wish': 'keeper’s wish',
     'not-fitted': 'not fitted',
   } satisfies Record<AccessReason, string>,
-  meterAnswer: { 'meter-replaced': 'Meter was replaced', 'last-misread': 'Last one was misread', 'long-trip': 'It really went that far' } satisfies Record<MeterAnswer, string>,
+  meterAnswer: {
+    'meter-replaced': 'Meter was replaced',
+    'last-misread': 'Last one was misread',
+    'long-trip': 'It really went that far',
+  } satisfies Record<MeterAnswer, string>,
   basis: { law: 'law', maker: 'maker', house: 'house' } satisfies Record<Basis, string>,
   fluid: {
     'engine-oil': 'engine oil',
@@ -75,8 +96,18 @@ export const en = {
     water: 'water (condensate)',
     unknown: 'unknown',
   } satisfies Record<Fluid, string>,
-  stage: { dry: 'Dry', stain: 'Stain', damp: 'Damp', drop: 'Drop forming', drip: 'Dripping', run: 'Running' } satisfies Record<LeakStage, string>,
-  reach: { nothing: 'nothing', exhaust: 'an exhaust', brake: 'a brake', belt: 'a belt' } satisfies Record<LeakReach, string>,
+  stage: {
+    dry: 'Dry',
+    stain: 'Stain',
+    damp: 'Damp',
+    drop: 'Drop forming',
+    drip: 'Dripping',
+    run: 'Running',
+  } satisfies Record<LeakStage, string>,
+  reach: { nothing: 'nothing', exhaust: 'an exhaust', brake: 'a brake', belt: 'a belt' } satisfies Record<
+    LeakReach,
+    string
+  >,
   leakPlace: {
     'under-engine': 'under the engine',
     'under-gearbox': 'under the gearbox',

@@ -11,7 +11,8 @@ const WORDS: Record<string, string> = {
 
 /** What happened and what to do, for any failed exchange with the server. */
 export function problemWords(error: unknown): string {
-  if (error instanceof Unreachable) return 'The workshop’s server was not reached. Check the network and try again; nothing is lost.';
+  if (error instanceof Unreachable)
+    return 'The workshop’s server was not reached. Check the network and try again; nothing is lost.';
   if (error instanceof ServerProblem) return WORDS[error.problem.code] ?? `${error.problem.title}.`;
   return 'Something went wrong on this device. Try again.';
 }

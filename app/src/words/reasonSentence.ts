@@ -23,7 +23,9 @@ export function reasonSentence(reason: Reason): string {
     case 'partly-seen':
       return `Only partly seen${reason.why ? `: ${words.accessReason[reason.why]}` : ''}.`;
     case 'reading-missing':
-      return reason.spots.length === 1 && reason.spots[0] === 'whole' ? 'No reading yet.' : `No reading yet: ${reason.spots.map((spot) => words.spot[spot]).join(', ')}.`;
+      return reason.spots.length === 1 && reason.spots[0] === 'whole'
+        ? 'No reading yet.'
+        : `No reading yet: ${reason.spots.map((spot) => words.spot[spot]).join(', ')}.`;
     case 'no-limit':
       return {
         'no-row': 'Recorded; the limit sheet has no limit for it.',
@@ -78,7 +80,8 @@ export function gradeSentence({ grade, reasons }: Pick<PointGrade, 'grade' | 're
 
 function nearest(reasons: readonly Reason[]): Reason {
   const limits = reasons.filter((reason) => reason.rule === 'limit');
-  const gap = (reason: Reason) => (reason.rule === 'limit' ? Math.abs(reason.value - reason.threshold.value) : Infinity);
+  const gap = (reason: Reason) =>
+    reason.rule === 'limit' ? Math.abs(reason.value - reason.threshold.value) : Infinity;
   const leak = reasons.find((reason) => reason.rule === 'leak');
   return leak ?? [...limits].sort((a, b) => gap(a) - gap(b))[0] ?? reasons[0] ?? { rule: 'sound', grade: 'pass' };
 }

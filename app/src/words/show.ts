@@ -72,7 +72,9 @@ export function pointWords(point: PointCode, place: string, axles: number, spot:
 
 /** `Inner pad NSF`, for narrow lists. */
 export function pointShort(point: PointCode, place: string, axles: number): string {
-  return [words.point[point], cataloguePoint(point).repeats ? placeInitials(place, axles) : ''].filter(Boolean).join(' ');
+  return [words.point[point], cataloguePoint(point).repeats ? placeInitials(place, axles) : '']
+    .filter(Boolean)
+    .join(' ');
 }
 
 export function capital(text: string): string {

@@ -4,20 +4,44 @@ import { forecastSentence } from './forecastSentence';
 import { gradeSentence, reasonSource } from './reasonSentence';
 import { kilometres, placeInitials, placeWords, pointWords, roughKilometres } from './show';
 
-const graded = (finding: ReturnType<typeof findingOf>, change = {}) => gradePoint(finding, contextOf(CAR, [finding], change));
-const leak = (change: object) => findingOf('leak.engine', '', { leak: { stage: 'damp', fluid: 'engine-oil', place: null, reaches: 'nothing', wiped: false, ...change } });
+const graded = (finding: ReturnType<typeof findingOf>, change = {}) =>
+  gradePoint(finding, contextOf(CAR, [finding], change));
+const leak = (change: object) =>
+  findingOf('leak.engine', '', {
+    leak: { stage: 'damp', fluid: 'engine-oil', place: null, reaches: 'nothing', wiped: false, ...change },
+  });
 
 test.each([
-  ['fail under a limit', findingOf('tyre.tread', '1L', { readings: treadOf(1.2, 4, 4) }), 'Outer 1.2 mm is under 1.6 (law). 2.8 mm between the most and the least worn place.'],
-  ['pass names the nearest limit', findingOf('tyre.tread', '1L', { readings: treadOf(5, 5.1, 5.2) }), 'Outer 5.0 mm; advisory under 3.0.'],
-  ['at or over', findingOf('brake.fluid.water', '', { readings: [readingOf('water', 3)] }), '3.0 % is at or over 3.0 (house).'],
+  [
+    'fail under a limit',
+    findingOf('tyre.tread', '1L', { readings: treadOf(1.2, 4, 4) }),
+    'Outer 1.2 mm is under 1.6 (law). 2.8 mm between the most and the least worn place.',
+  ],
+  [
+    'pass names the nearest limit',
+    findingOf('tyre.tread', '1L', { readings: treadOf(5, 5.1, 5.2) }),
+    'Outer 5.0 mm; advisory under 3.0.',
+  ],
+  [
+    'at or over',
+    findingOf('brake.fluid.water', '', { readings: [readingOf('water', 3)] }),
+    '3.0 % is at or over 3.0 (house).',
+  ],
   ['watch', leak({}), 'Engine oil, damp. Wipe it and look again next time.'],
   ['worse where it reaches', leak({ reaches: 'exhaust' }), 'Engine oil, damp, and it reaches an exhaust.'],
   ['sound', findingOf('belt.aux', ''), 'Looked at, nothing wrong.'],
   ['words', findingOf('belt.aux', '', { words: ['frayed'] }), 'Frayed.'],
   ['gap', findingOf('tyre.tread', '1L', { readings: treadOf(5, 5, 5).slice(1) }), 'No reading yet: outer.'],
-  ['not reached', findingOf('belt.aux', '', { access: 'not-reached', accessReason: 'tray-on' }), 'Not reached: tray left on.'],
-  ['pressure', findingOf('tyre.pressure', '1L', { readings: [readingOf('pressure', 180)] }), '180 kPa at 20 °C, 22 % under the placard (230).'],
+  [
+    'not reached',
+    findingOf('belt.aux', '', { access: 'not-reached', accessReason: 'tray-on' }),
+    'Not reached: tray left on.',
+  ],
+  [
+    'pressure',
+    findingOf('tyre.pressure', '1L', { readings: [readingOf('pressure', 180)] }),
+    '180 kPa at 20 °C, 22 % under the placard (230).',
+  ],
 ])('%s', (_, finding, sentence) => {
   expect(gradeSentence(graded(finding))).toContain(sentence);
 });
@@ -57,7 +81,10 @@ describe('a forecast is a range in words, never a bare figure of nothing', () =>
     [{ status: 'needs-readings', have: 1, want: 2 }, 'Needs 2 readings'],
     [{ status: 'not-falling', fit }, 'Does not wear'],
     [{ status: 'reached', fit }, 'under 1.5 mm now'],
-    [{ status: 'running-out', fit, lowKm: 2800, midKm: 3400, highKm: 4100 }, 'at least 2\u202f800 km, at most 4\u202f100 km'],
+    [
+      { status: 'running-out', fit, lowKm: 2800, midKm: 3400, highKm: 4100 },
+      'at least 2\u202f800 km, at most 4\u202f100 km',
+    ],
     [{ status: 'running-out', fit, lowKm: 2800, midKm: 3400, highKm: null }, 'no upper end'],
   ])('%j', (forecast, sentence) => {
     expect(forecastSentence(forecast, 'lining', 1.5)).toContain(sentence);

@@ -3,7 +3,8 @@ import type { ShrinkAnswer } from './shrinkPhoto.worker';
 /** Larger than any camera's file, smaller than what stalls a phone. */
 const MOST_FILE_BYTES = 30 * 1024 * 1024;
 
-export type ShrunkPhoto = { readonly blob: Blob } | { readonly refusal: 'too-large' | 'not-a-picture' | 'too-many-pixels' };
+export type ShrunkPhoto =
+  { readonly blob: Blob } | { readonly refusal: 'too-large' | 'not-a-picture' | 'too-many-pixels' };
 
 /** Shrinks a picture to what is sent, in a worker. What is not a picture, or would not fit in memory, is refused with why. */
 export async function shrinkPhoto(file: Blob): Promise<ShrunkPhoto> {

@@ -17,7 +17,8 @@ async function shrink(file: Blob): Promise<ShrinkAnswer> {
     return { refusal: 'not-a-picture' };
   }
   const { mostPixels, mostSide, keepSide } = PHOTO_LIMITS;
-  if (size.width * size.height > mostPixels || Math.max(size.width, size.height) > mostSide) return { refusal: 'too-many-pixels' };
+  if (size.width * size.height > mostPixels || Math.max(size.width, size.height) > mostSide)
+    return { refusal: 'too-many-pixels' };
   try {
     const picture = await createImageBitmap(file);
     const scale = Math.min(1, keepSide / Math.max(picture.width, picture.height));

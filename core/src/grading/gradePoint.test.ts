@@ -7,8 +7,17 @@ import { gradePoint, type GradingContext } from './gradePoint';
 import { verdictOf, worstFirst } from './verdict';
 
 const rank = (grade: (typeof GRADES)[number]) => GRADES.indexOf(grade);
-const tread = (vehicle: typeof CAR, outer: number, centre: number, inner: number, change: Partial<GradingContext> = {}) =>
-  gradePoint({ point: 'tyre.tread', place: '1L' }, contextOf(vehicle, [findingOf('tyre.tread', '1L', { readings: treadOf(outer, centre, inner) })], change));
+const tread = (
+  vehicle: typeof CAR,
+  outer: number,
+  centre: number,
+  inner: number,
+  change: Partial<GradingContext> = {},
+) =>
+  gradePoint(
+    { point: 'tyre.tread', place: '1L' },
+    contextOf(vehicle, [findingOf('tyre.tread', '1L', { readings: treadOf(outer, centre, inner) })], change),
+  );
 
 describe('tread', () => {
   test.each([
@@ -39,14 +48,23 @@ describe('tread', () => {
   });
 
   test('the reason names value, limit and source', () => {
-    expect(tread(CAR, 1.5, 6, 6).reasons[0]).toMatchObject({ rule: 'limit', grade: 'fail', spot: 'outer', value: 1.5, threshold: { value: 1.6, basis: 'law' } });
+    expect(tread(CAR, 1.5, 6, 6).reasons[0]).toMatchObject({
+      rule: 'limit',
+      grade: 'fail',
+      spot: 'outer',
+      value: 1.5,
+      threshold: { value: 1.6, basis: 'law' },
+    });
   });
 
   test('near a limit it is a close call, and repeats shrink it', () => {
     expect(tread(CAR, 3.1, 6, 6).closeCall).toBe(true);
     expect(tread(CAR, 3.4, 4, 4).closeCall).toBe(false);
     const readings = [readingOf('tread', [3.1, 3.2, 3.1, 3.2], 'outer'), ...treadOf(0, 4, 4).slice(1)];
-    expect(gradePoint({ point: 'tyre.tread', place: '1L' }, contextOf(CAR, [findingOf('tyre.tread', '1L', { readings })])).closeCall).toBe(false);
+    expect(
+      gradePoint({ point: 'tyre.tread', place: '1L' }, contextOf(CAR, [findingOf('tyre.tread', '1L', { readings })]))
+        .closeCall,
+    ).toBe(false);
   });
 
   test('worse tread never earns a better grade', () => {
@@ -54,7 +72,9 @@ describe('tread', () => {
     fc.assert(
       fc.property(mm, mm, (a, b) => {
         const [worse, better] = a < b ? [a, b] : [b, a];
-        expect(rank(tread(CAR, worse, worse, worse).grade)).toBeGreaterThanOrEqual(rank(tread(CAR, better, better, better).grade));
+        expect(rank(tread(CAR, worse, worse, worse).grade)).toBeGreaterThanOrEqual(
+          rank(tread(CAR, better, better, better).grade),
+        );
       }),
     );
   });
@@ -75,10 +95,17 @@ describe('tread', () => {
 
 describe('pads', () => {
   const pads = (outer: number, inner: number, otherOuter?: number) => {
-    const findings = [findingOf('pad.outer', '1L', { readings: [readingOf('lining', outer)] }), findingOf('pad.inner', '1L', { readings: [readingOf('lining', inner)] })];
-    if (otherOuter !== undefined) findings.push(findingOf('pad.outer', '1R', { readings: [readingOf('lining', otherOuter)] }));
+    const findings = [
+      findingOf('pad.outer', '1L', { readings: [readingOf('lining', outer)] }),
+      findingOf('pad.inner', '1L', { readings: [readingOf('lining', inner)] }),
+    ];
+    if (otherOuter !== undefined)
+      findings.push(findingOf('pad.outer', '1R', { readings: [readingOf('lining', otherOuter)] }));
     const context = contextOf(CAR, findings);
-    return { outer: gradePoint({ point: 'pad.outer', place: '1L' }, context), inner: gradePoint({ point: 'pad.inner', place: '1L' }, context) };
+    return {
+      outer: gradePoint({ point: 'pad.outer', place: '1L' }, context),
+      inner: gradePoint({ point: 'pad.inner', place: '1L' }, context),
+    };
   };
 
   test.each([
@@ -101,7 +128,12 @@ describe('pads', () => {
 
 describe('pressure, brought to 20 °C and held against the placard', () => {
   const pressure = (kpa: number, change: Parameters<typeof inspectionOf>[1] = {}, place = '1L', vehicle = CAR) =>
-    gradePoint({ point: 'tyre.pressure', place }, contextOf(vehicle, [findingOf('tyre.pressure', place, { readings: [readingOf('pressure', kpa)] })], { inspection: inspectionOf(vehicle, change) }));
+    gradePoint(
+      { point: 'tyre.pressure', place },
+      contextOf(vehicle, [findingOf('tyre.pressure', place, { readings: [readingOf('pressure', kpa)] })], {
+        inspection: inspectionOf(vehicle, change),
+      }),
+    );
 
   test.each([
     [230, 20, 'pass'],
@@ -125,7 +157,9 @@ describe('pressure, brought to 20 °C and held against the placard', () => {
   });
 
   test('as found fails, as left passes: corrected, both kept', () => {
-    const finding = findingOf('tyre.pressure', '1L', { readings: [readingOf('pressure', 150), readingOf('pressure', 230, 'whole', 'left')] });
+    const finding = findingOf('tyre.pressure', '1L', {
+      readings: [readingOf('pressure', 150), readingOf('pressure', 230, 'whole', 'left')],
+    });
     const result = gradePoint({ point: 'tyre.pressure', place: '1L' }, contextOf(CAR, [finding]));
     expect(result).toMatchObject({ grade: 'pass', asFound: 'fail', corrected: true });
   });
@@ -143,13 +177,25 @@ describe('levels and brake fluid', () => {
     ['brake.fluid.water', 'water', 1.5, 'advisory'],
     ['brake.fluid.water', 'water', 3, 'fail'],
   ] as const)('%s %s %d: %s', (point, measure, value, grade) => {
-    expect(gradePoint({ point, place: '' }, contextOf(CAR, [findingOf(point, '', { readings: [readingOf(measure, value)] })])).grade).toBe(grade);
+    expect(
+      gradePoint(
+        { point, place: '' },
+        contextOf(CAR, [findingOf(point, '', { readings: [readingOf(measure, value)] })]),
+      ).grade,
+    ).toBe(grade);
   });
 });
 
 describe('leaks', () => {
   const leak = (change: object) =>
-    gradePoint({ point: 'leak.engine', place: '' }, contextOf(CAR, [findingOf('leak.engine', '', { leak: { stage: 'dry', fluid: 'engine-oil', place: null, reaches: 'nothing', wiped: false, ...change } })]));
+    gradePoint(
+      { point: 'leak.engine', place: '' },
+      contextOf(CAR, [
+        findingOf('leak.engine', '', {
+          leak: { stage: 'dry', fluid: 'engine-oil', place: null, reaches: 'nothing', wiped: false, ...change },
+        }),
+      ]),
+    );
 
   test.each([
     ['dry', 'fuel', 'nothing', 'pass', false],
@@ -181,7 +227,11 @@ describe('what was not seen', () => {
 
   test.each([
     ['no entry at all', [], 'not-looked-at'],
-    ['a photo or note without a judgement', [findingOf('belt.aux', '', { access: 'open', note: 'look again' })], 'not-looked-at'],
+    [
+      'a photo or note without a judgement',
+      [findingOf('belt.aux', '', { access: 'open', note: 'look again' })],
+      'not-looked-at',
+    ],
     ['not reached', [findingOf('belt.aux', '', { access: 'not-reached', accessReason: 'seized' })], 'not-reached'],
     ['partly seen', [findingOf('belt.aux', '', { access: 'partly', accessReason: 'tray-on' })], 'partly-seen'],
   ])('%s is not seen', (_, findings, rule) => {
@@ -195,7 +245,9 @@ describe('what was not seen', () => {
   });
 
   test('words carry their own grades, the worst counts', () => {
-    expect(gradePoint(ref, contextOf(CAR, [findingOf('belt.aux', '', { words: ['noisy', 'frayed'] })])).grade).toBe('fail');
+    expect(gradePoint(ref, contextOf(CAR, [findingOf('belt.aux', '', { words: ['noisy', 'frayed'] })])).grade).toBe(
+      'fail',
+    );
     expect(Object.keys(BASELINE.words).length).toBeGreaterThan(20);
   });
 });
@@ -209,7 +261,10 @@ describe('the verdict', () => {
   });
 
   test('the worst counts, recorded readings do not spoil a pass, gaps stand beside it', () => {
-    const findings = [findingOf('belt.aux', ''), findingOf('tyre.pressure', '1L', { readings: [readingOf('pressure', 100)] })];
+    const findings = [
+      findingOf('belt.aux', ''),
+      findingOf('tyre.pressure', '1L', { readings: [readingOf('pressure', 100)] }),
+    ];
     const verdict = verdictOf(contextOf(CAR, findings, { inspection: inspectionOf(CAR, { state: 'hot' }) }));
     expect(verdict.grade).toBe('pass');
     expect(verdict.counts).toMatchObject({ pass: 1, recorded: 1, 'not-seen': 22 });

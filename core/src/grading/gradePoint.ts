@@ -1,6 +1,13 @@
 import { MEASURES, type MeasureCode } from '../catalogue/measures';
 import { cataloguePoint, pointKey, type Spot } from '../catalogue/points';
-import { readingAt, readingValue, type Finding, type Inspection, type Phase, type Reading } from '../inspection/finding';
+import {
+  readingAt,
+  readingValue,
+  type Finding,
+  type Inspection,
+  type Phase,
+  type Reading,
+} from '../inspection/finding';
 import type { PointRef } from '../inspection/walkSteps';
 import { limitRows, type LimitRow, type LimitSheet } from '../limits/limitSheet';
 import { axleAt, oppositePlace, type Vehicle } from '../vehicle/vehicle';
@@ -46,7 +53,9 @@ function reasonsFor(ref: PointRef, context: GradingContext, phase: Phase | undef
   if (!finding || finding.access === 'open') return [{ rule: 'not-looked-at', grade: 'not-seen' }];
   if (finding.access === 'not-reached') return [{ rule: 'not-reached', grade: 'not-seen', why: finding.accessReason }];
   const reasons = [
-    ...(finding.access === 'partly' ? [{ rule: 'partly-seen', grade: 'not-seen', why: finding.accessReason } as const] : []),
+    ...(finding.access === 'partly'
+      ? [{ rule: 'partly-seen', grade: 'not-seen', why: finding.accessReason } as const]
+      : []),
     ...measureReasons(ref, finding, context, phase),
     ...(finding.leak ? [gradeLeak(finding.leak, context.sheet)] : []),
     ...finding.words.map((word): Reason => ({ rule: 'word', grade: context.sheet.words[word], word, basis: 'house' })),
@@ -65,18 +74,30 @@ function measureReasons(ref: PointRef, finding: Finding, context: GradingContext
   const missing = spots.filter((spot) => !readingAt(finding, spot, phase));
   const rows = limitRows(context.sheet, measure, context.vehicle.class);
   const judged = rows.flatMap((row) => judgeRow(row, ref, finding, context, phase));
-  const ungraded: Reason[] = judged.some((reason) => reason.rule === 'no-limit') || rows.length > 0 ? [] : [{ rule: 'no-limit', grade: 'recorded', measure, why: 'no-row' }];
-  const gaps: Reason[] = missing.length > 0 ? [{ rule: 'reading-missing', grade: 'not-seen', measure, spots: missing }] : [];
+  const ungraded: Reason[] =
+    judged.some((reason) => reason.rule === 'no-limit') || rows.length > 0
+      ? []
+      : [{ rule: 'no-limit', grade: 'recorded', measure, why: 'no-row' }];
+  const gaps: Reason[] =
+    missing.length > 0 ? [{ rule: 'reading-missing', grade: 'not-seen', measure, spots: missing }] : [];
   return [...gaps, ...judged, ...ungraded];
 }
 
-function judgeRow(row: LimitRow, ref: PointRef, finding: Finding, context: GradingContext, phase: Phase | undefined): Reason[] {
+function judgeRow(
+  row: LimitRow,
+  ref: PointRef,
+  finding: Finding,
+  context: GradingContext,
+  phase: Phase | undefined,
+): Reason[] {
   const readings = cataloguePoint(ref.point)
     .spots.map((spot) => readingAt(finding, spot, phase))
     .filter((reading): reading is Reading => reading !== undefined);
   switch (row.kind) {
     case 'value':
-      return readings.flatMap((reading) => judge(row, reading.spot, readingValue(reading), uncertaintyOf(row.measure, reading), context.guarded));
+      return readings.flatMap((reading) =>
+        judge(row, reading.spot, readingValue(reading), uncertaintyOf(row.measure, reading), context.guarded),
+      );
     case 'spread':
       return spreadReasons(row, readings, context.guarded);
     case 'across':
@@ -106,7 +127,14 @@ function spreadReasons(row: LimitRow, readings: readonly Reading[], guarded: boo
   return onlyBad(judge(row, 'whole', Math.max(...values) - Math.min(...values), u, guarded));
 }
 
-function differenceReasons(row: LimitRow, ref: PointRef, readings: readonly Reading[], context: GradingContext, phase: Phase | undefined, otherKey: string): Reason[] {
+function differenceReasons(
+  row: LimitRow,
+  ref: PointRef,
+  readings: readonly Reading[],
+  context: GradingContext,
+  phase: Phase | undefined,
+  otherKey: string,
+): Reason[] {
   const own = readings[0];
   const otherFinding = context.standing.get(otherKey);
   const other = readingAt(otherFinding, own?.spot ?? 'whole', phase) ?? readingAt(otherFinding, own?.spot ?? 'whole');
@@ -123,7 +151,9 @@ function onlyBad(reasons: Reason[]): Reason[] {
 function placardReasons(row: LimitRow, ref: PointRef, reading: Reading, context: GradingContext): Reason[] {
   const placardKpa = axleAt(context.vehicle.axles, ref.place)?.placardKpa ?? null;
   const { state, ambientC } = context.inspection;
-  const ungraded = (why: 'no-placard' | 'tyre-not-cold' | 'no-temperature'): Reason[] => [{ rule: 'no-limit', grade: 'recorded' satisfies Grade, measure: row.measure, why }];
+  const ungraded = (why: 'no-placard' | 'tyre-not-cold' | 'no-temperature'): Reason[] => [
+    { rule: 'no-limit', grade: 'recorded' satisfies Grade, measure: row.measure, why },
+  ];
   if (placardKpa === null) return ungraded('no-placard');
   if (state !== 'cold') return ungraded('tyre-not-cold');
   if (ambientC === null) return ungraded('no-temperature');

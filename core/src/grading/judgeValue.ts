@@ -31,7 +31,12 @@ function crossed(value: number, edge: Threshold, guard: number): boolean {
  * @param u standard uncertainty of `value`, same unit, ≥ 0
  * @returns undefined without edges: nothing to judge by
  */
-export function judgeValue(value: number, edges: readonly Threshold[], u: number, guarded: boolean): Judgement | undefined {
+export function judgeValue(
+  value: number,
+  edges: readonly Threshold[],
+  u: number,
+  guarded: boolean,
+): Judgement | undefined {
   const nearest = [...edges].sort((a, b) => Math.abs(margin(value, a)) - Math.abs(margin(value, b)))[0];
   if (!nearest) return undefined;
   const closeCall = edges.some((edge) => Math.abs(margin(value, edge)) < CLOSE_CALL_FACTOR * u - NOISE);

@@ -1,5 +1,5 @@
 import type { Fluid, LeakReach, LeakStage } from '../catalogue/leaks';
-import type { MeasureCode, } from '../catalogue/measures';
+import type { MeasureCode } from '../catalogue/measures';
 import type { Spot } from '../catalogue/points';
 import type { Word } from '../catalogue/words';
 import type { AccessReason } from '../inspection/finding';
@@ -22,14 +22,32 @@ export type Reason =
       /** Only for `placard-share`: the pressure at 20 °C and the placard, kPa. */
       readonly pressure?: { readonly atReferenceKpa: number; readonly placardKpa: number };
     }
-  | { readonly rule: 'leak'; readonly grade: Grade; readonly watch: boolean; readonly fluid: Fluid; readonly stage: LeakStage; readonly reaches: LeakReach; readonly basis: Basis }
+  | {
+      readonly rule: 'leak';
+      readonly grade: Grade;
+      readonly watch: boolean;
+      readonly fluid: Fluid;
+      readonly stage: LeakStage;
+      readonly reaches: LeakReach;
+      readonly basis: Basis;
+    }
   | { readonly rule: 'word'; readonly grade: Grade; readonly word: Word; readonly basis: Basis }
   | { readonly rule: 'sound'; readonly grade: 'pass' }
   | { readonly rule: 'not-looked-at'; readonly grade: 'not-seen' }
   | { readonly rule: 'not-reached'; readonly grade: 'not-seen'; readonly why: AccessReason | null }
   | { readonly rule: 'partly-seen'; readonly grade: 'not-seen'; readonly why: AccessReason | null }
-  | { readonly rule: 'reading-missing'; readonly grade: 'not-seen'; readonly measure: MeasureCode; readonly spots: readonly Spot[] }
-  | { readonly rule: 'no-limit'; readonly grade: 'recorded'; readonly measure: MeasureCode; readonly why: 'no-row' | 'no-placard' | 'tyre-not-cold' | 'no-temperature' };
+  | {
+      readonly rule: 'reading-missing';
+      readonly grade: 'not-seen';
+      readonly measure: MeasureCode;
+      readonly spots: readonly Spot[];
+    }
+  | {
+      readonly rule: 'no-limit';
+      readonly grade: 'recorded';
+      readonly measure: MeasureCode;
+      readonly why: 'no-row' | 'no-placard' | 'tyre-not-cold' | 'no-temperature';
+    };
 
 export interface PointGrade {
   readonly grade: Grade;

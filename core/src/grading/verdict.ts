@@ -29,19 +29,26 @@ export function verdictOf(context: GradingContext): Verdict {
   const points = walkSteps(context.vehicle.axles).flatMap((step) =>
     step.points.map((ref): GradedPoint => {
       const key = pointKey(ref.point, ref.place);
-      return { ...ref, key, station: step.station, stop: step.stop, finding: context.standing.get(key), result: gradePoint(ref, context) };
+      return {
+        ...ref,
+        key,
+        station: step.station,
+        stop: step.stop,
+        finding: context.standing.get(key),
+        result: gradePoint(ref, context),
+      };
     }),
   );
   const counts: Record<Grade, number> = { pass: 0, recorded: 0, 'not-seen': 0, advisory: 0, fail: 0 };
   for (const point of points) counts[point.result.grade] += 1;
-  const graded = points.map((point) => point.result.grade).filter((grade) => grade !== 'not-seen' && grade !== 'recorded');
+  const graded = points
+    .map((point) => point.result.grade)
+    .filter((grade) => grade !== 'not-seen' && grade !== 'recorded');
   return { grade: worstGrade(graded), counts, points };
 }
 
 /** Worst first, walking order within a grade; only what needs a word. */
 export function worstFirst(points: readonly GradedPoint[]): GradedPoint[] {
   const rank = (point: GradedPoint) => (point.result.grade === 'fail' ? 0 : point.result.grade === 'advisory' ? 1 : 2);
-  return points
-    .filter((point) => rank(point) < 2 || point.result.watch)
-    .sort((a, b) => rank(a) - rank(b));
+  return points.filter((point) => rank(point) < 2 || point.result.watch).sort((a, b) => rank(a) - rank(b));
 }

@@ -86,7 +86,9 @@ export interface EntryStamp {
   readonly at: string;
 }
 
-export type FindingChange = Partial<Pick<Finding, 'access' | 'accessReason' | 'readings' | 'words' | 'leak' | 'note' | 'photos' | 'kept'>>;
+export type FindingChange = Partial<
+  Pick<Finding, 'access' | 'accessReason' | 'readings' | 'words' | 'leak' | 'note' | 'photos' | 'kept'>
+>;
 
 /** The next entry for a point: what stood there with `change` laid over it, naming it as parent; blank and `open` where nothing stood. */
 export function nextFinding(
@@ -95,7 +97,26 @@ export function nextFinding(
   stamp: EntryStamp,
   change: FindingChange,
 ): Finding {
-  const blank = { access: 'open', accessReason: null, readings: [], words: [], leak: null, note: '', photos: [], kept: [] } as const;
+  const blank = {
+    access: 'open',
+    accessReason: null,
+    readings: [],
+    words: [],
+    leak: null,
+    note: '',
+    photos: [],
+    kept: [],
+  } as const;
   const { inspectionId, point, place } = target;
-  return { ...blank, ...standing, ...change, inspectionId, point, place, parent: standing?.id ?? null, id: stamp.id, at: stamp.at };
+  return {
+    ...blank,
+    ...standing,
+    ...change,
+    inspectionId,
+    point,
+    place,
+    parent: standing?.id ?? null,
+    id: stamp.id,
+    at: stamp.at,
+  };
 }

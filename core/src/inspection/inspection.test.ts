@@ -22,7 +22,10 @@ describe('the walk', () => {
   });
 
   test('dual wheels have two tyres, one brake; drums have no pads', () => {
-    const places = (code: string, axles = MINIBUS.axles) => vehiclePoints(axles).filter(({ point }) => point === code).map(({ place }) => place);
+    const places = (code: string, axles = MINIBUS.axles) =>
+      vehiclePoints(axles)
+        .filter(({ point }) => point === code)
+        .map(({ place }) => place);
     expect(places('tyre.tread')).toEqual(['1L', '1R', '2Ro', '2Ri', '2Lo', '2Li']);
     expect(places('pad.inner')).toEqual(['1L', '1R', '2R', '2L']);
     expect(places('pad.inner', [CAR.axles[0]!, { ...CAR.axles[1]!, brake: 'drum' }])).toEqual(['1L', '1R']);
@@ -30,7 +33,10 @@ describe('the walk', () => {
 
   test('both pads of a brake are one step, outer first; step ids are unique', () => {
     const steps = walkSteps(CAR.axles);
-    expect(steps.find(({ id }) => id === 'pads@2L')?.points.map(({ point }) => point)).toEqual(['pad.outer', 'pad.inner']);
+    expect(steps.find(({ id }) => id === 'pads@2L')?.points.map(({ point }) => point)).toEqual([
+      'pad.outer',
+      'pad.inner',
+    ]);
     expect(new Set(steps.map(({ id }) => id)).size).toBe(steps.length);
     expect([...new Set(steps.map(({ station }) => station))]).toEqual(['cold', 'bonnet', 'wheel', 'under']);
   });
@@ -38,7 +44,8 @@ describe('the walk', () => {
 
 describe('findings are added, never overwritten', () => {
   const first = findingOf('belt.aux', '', { words: ['noisy'] });
-  const after = (parent: Finding, note: string, id: string): Finding => nextFinding(parent, parent, { id, at: `2026-06-01T09:00:0${id}.000Z` }, { note });
+  const after = (parent: Finding, note: string, id: string): Finding =>
+    nextFinding(parent, parent, { id, at: `2026-06-01T09:00:0${id}.000Z` }, { note });
 
   test('the entry nobody builds on stands, whatever order and however often they arrive', () => {
     const chain = [first, after(first, 'second', '1')];
@@ -68,7 +75,11 @@ describe('tyre pressure and temperature', () => {
     expect(pressureAtReference(220, 0)).toBeCloseTo(243.5, 1);
   });
   test('there and back', () => {
-    fc.assert(fc.property(fc.integer({ min: 50, max: 900 }), fc.integer({ min: -40, max: 60 }), (kpa, celsius) => expect(pressureAtReference(pressureFromReference(kpa, celsius), celsius)).toBeCloseTo(kpa, 8)));
+    fc.assert(
+      fc.property(fc.integer({ min: 50, max: 900 }), fc.integer({ min: -40, max: 60 }), (kpa, celsius) =>
+        expect(pressureAtReference(pressureFromReference(kpa, celsius), celsius)).toBeCloseTo(kpa, 8),
+      ),
+    );
   });
 });
 

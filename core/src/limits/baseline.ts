@@ -6,10 +6,26 @@ const over = (edge: Edge): Threshold => ({ ...edge, bad: 'above', inclusive: fal
 const from = (edge: Edge): Threshold => ({ ...edge, bad: 'above', inclusive: true });
 const downTo = (edge: Edge): Threshold => ({ ...edge, bad: 'below', inclusive: true });
 
-const house = (grade: 'advisory' | 'fail', value: number, source: string): Edge => ({ grade, value, basis: 'house', source });
-const law = (grade: 'advisory' | 'fail', value: number, source: string): Edge => ({ grade, value, basis: 'law', source });
+const house = (grade: 'advisory' | 'fail', value: number, source: string): Edge => ({
+  grade,
+  value,
+  basis: 'house',
+  source,
+});
+const law = (grade: 'advisory' | 'fail', value: number, source: string): Edge => ({
+  grade,
+  value,
+  basis: 'law',
+  source,
+});
 
-const stages = (stain: LeakGrade, damp: LeakGrade, drop: LeakGrade, drip: LeakGrade, run: LeakGrade) => ({ stain, damp, drop, drip, run });
+const stages = (stain: LeakGrade, damp: LeakGrade, drop: LeakGrade, drip: LeakGrade, run: LeakGrade) => ({
+  stain,
+  damp,
+  drop,
+  drip,
+  run,
+});
 const hydraulics = stages('watch', 'advisory', 'advisory', 'fail', 'fail');
 /** Damp but dripless oil is watched, the default of the house rule. */
 const oils = stages('watch', 'watch', 'advisory', 'fail', 'fail');
@@ -40,7 +56,12 @@ export const BASELINE: LimitSheet = {
         under(law('fail', 1, 'UK, goods over 3.5 t and over 8 passenger seats')),
       ],
     },
-    { measure: 'tread', kind: 'spread', classes: null, thresholds: [from(house('advisory', 1.5, 'wear across one tyre'))] },
+    {
+      measure: 'tread',
+      kind: 'spread',
+      classes: null,
+      thresholds: [from(house('advisory', 1.5, 'wear across one tyre'))],
+    },
     {
       measure: 'lining',
       kind: 'value',
@@ -50,8 +71,18 @@ export const BASELINE: LimitSheet = {
         under(law('fail', 1.5, 'the periodic test of several countries; check yours')),
       ],
     },
-    { measure: 'lining', kind: 'inner-outer', classes: null, thresholds: [from(house('advisory', 2, 'one pad wears alone'))] },
-    { measure: 'lining', kind: 'across', classes: null, thresholds: [from(house('advisory', 2, 'one side wears alone'))] },
+    {
+      measure: 'lining',
+      kind: 'inner-outer',
+      classes: null,
+      thresholds: [from(house('advisory', 2, 'one pad wears alone'))],
+    },
+    {
+      measure: 'lining',
+      kind: 'across',
+      classes: null,
+      thresholds: [from(house('advisory', 2, 'one side wears alone'))],
+    },
     {
       measure: 'pressure',
       kind: 'placard-share',
@@ -63,7 +94,12 @@ export const BASELINE: LimitSheet = {
         downTo(house('fail', -0.2, 'placard, at 20 °C; look for carcass damage')),
       ],
     },
-    { measure: 'pressure', kind: 'across', classes: null, thresholds: [from(house('advisory', 20, 'left against right'))] },
+    {
+      measure: 'pressure',
+      kind: 'across',
+      classes: null,
+      thresholds: [from(house('advisory', 20, 'left against right'))],
+    },
     {
       measure: 'level',
       kind: 'value',
@@ -79,7 +115,10 @@ export const BASELINE: LimitSheet = {
       measure: 'water',
       kind: 'value',
       classes: null,
-      thresholds: [from(house('advisory', 1.5, 'water in brake fluid')), from(house('fail', 3, 'water in brake fluid'))],
+      thresholds: [
+        from(house('advisory', 1.5, 'water in brake fluid')),
+        from(house('fail', 3, 'water in brake fluid')),
+      ],
     },
   ],
   leaks: {

@@ -5,16 +5,48 @@ import { checkMeter } from './checkMeter';
 describe('what cannot be is refused with its field and range', () => {
   test.each([
     ['unknown point', { ...findingOf('belt.aux', ''), point: 'belt.nowhere' }, 'point', 'unknown-point'],
-    ['tread of 40 mm', findingOf('tyre.tread', '1L', { readings: treadOf(40, 5, 5) }), 'readings.0.values.0', 'out-of-range'],
-    ['not a number', findingOf('cold.oil', '', { readings: [readingOf('level', Number.NaN)] }), 'readings.0.values.0', 'out-of-range'],
-    ['a lining on a tyre', findingOf('tyre.pressure', '1L', { readings: [readingOf('lining', 5)] }), 'readings.0.measure', 'wrong-measure'],
-    ['a spot it has not', findingOf('pad.outer', '1L', { readings: [readingOf('lining', 5, 'inner')] }), 'readings.0.spot', 'wrong-spot'],
-    ['one spot twice', findingOf('pad.outer', '1L', { readings: [readingOf('lining', 5), readingOf('lining', 6)] }), 'readings.1.spot', 'repeated-spot'],
+    [
+      'tread of 40 mm',
+      findingOf('tyre.tread', '1L', { readings: treadOf(40, 5, 5) }),
+      'readings.0.values.0',
+      'out-of-range',
+    ],
+    [
+      'not a number',
+      findingOf('cold.oil', '', { readings: [readingOf('level', Number.NaN)] }),
+      'readings.0.values.0',
+      'out-of-range',
+    ],
+    [
+      'a lining on a tyre',
+      findingOf('tyre.pressure', '1L', { readings: [readingOf('lining', 5)] }),
+      'readings.0.measure',
+      'wrong-measure',
+    ],
+    [
+      'a spot it has not',
+      findingOf('pad.outer', '1L', { readings: [readingOf('lining', 5, 'inner')] }),
+      'readings.0.spot',
+      'wrong-spot',
+    ],
+    [
+      'one spot twice',
+      findingOf('pad.outer', '1L', { readings: [readingOf('lining', 5), readingOf('lining', 6)] }),
+      'readings.1.spot',
+      'repeated-spot',
+    ],
     ['a word of another part', findingOf('belt.aux', '', { words: ['cord-visible'] }), 'words.0', 'wrong-word'],
     ['a wheel point without a wheel', findingOf('tyre.pressure', ''), 'place', 'place-needed'],
     ['a wheel where there is none', findingOf('belt.aux', '1L'), 'place', 'no-place'],
     ['not reached without why', findingOf('belt.aux', '', { access: 'not-reached' }), 'accessReason', 'reason-needed'],
-    ['a leak on a belt', findingOf('belt.aux', '', { leak: { stage: 'damp', fluid: 'fuel', place: null, reaches: 'nothing', wiped: false } }), 'leak', 'leak-here'],
+    [
+      'a leak on a belt',
+      findingOf('belt.aux', '', {
+        leak: { stage: 'damp', fluid: 'fuel', place: null, reaches: 'nothing', wiped: false },
+      }),
+      'leak',
+      'leak-here',
+    ],
   ])('%s', (_, finding, field, code) => {
     const problems = impossibleIn(finding);
     expect(problems).toEqual([expect.objectContaining({ field, code })]);
@@ -28,7 +60,8 @@ describe('what cannot be is refused with its field and range', () => {
 
 describe('what is odd is asked once', () => {
   const last = findingOf('pad.inner', '1L', { readings: [readingOf('lining', 4)] });
-  const now = (value: number, kept: string[] = []) => findingOf('pad.inner', '1L', { readings: [readingOf('lining', value)], kept });
+  const now = (value: number, kept: string[] = []) =>
+    findingOf('pad.inner', '1L', { readings: [readingOf('lining', value)], kept });
 
   test.each([
     ['thinner, as wear goes', 3.5, []],
@@ -48,7 +81,9 @@ describe('what is odd is asked once', () => {
     [32, 'psi'],
     [2.3, 'bar'],
   ])('a pressure of %d looks like %s', (value, looksLike) => {
-    expect(doubtsAbout(findingOf('tyre.pressure', '1L', { readings: [readingOf('pressure', value)] }), undefined)[0]).toMatchObject({ code: 'unit-slip', looksLike });
+    expect(
+      doubtsAbout(findingOf('tyre.pressure', '1L', { readings: [readingOf('pressure', value)] }), undefined)[0],
+    ).toMatchObject({ code: 'unit-slip', looksLike });
   });
 });
 

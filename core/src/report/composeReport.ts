@@ -17,7 +17,12 @@ export interface Report {
 }
 
 /** The verdict over one inspection's findings, by its own limit sheet. */
-export function verdictFor(vehicle: Vehicle, inspection: Inspection, findings: readonly Finding[], sheet: LimitSheet): Verdict {
+export function verdictFor(
+  vehicle: Vehicle,
+  inspection: Inspection,
+  findings: readonly Finding[],
+  sheet: LimitSheet,
+): Verdict {
   return verdictOf({ vehicle, inspection, sheet, guarded: false, standing: currentFindings(findings).standing });
 }
 
@@ -30,7 +35,9 @@ export function runOutOf(vehicle: Vehicle, visits: readonly VisitRecord[], sheet
 export function forecastSeries(vehicle: Vehicle, series: readonly Series[], sheet: LimitSheet): Report['runOut'] {
   return series
     .flatMap((one) => {
-      const limit = valueThresholds(sheet, one.measure, vehicle.class).find((edge) => edge.grade === 'fail' && edge.bad === 'below');
+      const limit = valueThresholds(sheet, one.measure, vehicle.class).find(
+        (edge) => edge.grade === 'fail' && edge.bad === 'below',
+      );
       const wears = one.measure === 'tread' || one.measure === 'lining';
       return limit && wears ? [{ series: one, forecast: forecastOf(one, limit.value), limit: limit.value }] : [];
     })
@@ -43,7 +50,12 @@ function soonness(forecast: Forecast): number {
 }
 
 /** Everything a report states about one visit, from the visit and those before it. */
-export function composeReport(vehicle: Vehicle, visit: VisitRecord, earlier: readonly VisitRecord[], sheet: LimitSheet): Report {
+export function composeReport(
+  vehicle: Vehicle,
+  visit: VisitRecord,
+  earlier: readonly VisitRecord[],
+  sheet: LimitSheet,
+): Report {
   const verdict = verdictFor(vehicle, visit.inspection, visit.findings, sheet);
   return {
     vehicle,

@@ -28,16 +28,28 @@ export function forecastOf(series: Series, limit: number): Forecast {
   const part = readingsOfCurrentPart(series);
   const last = part.at(-1);
   const u = last?.u ?? MEASURES[series.measure].repeatability;
-  const fit = fitLine(part.map((reading) => ({ x: reading.travelledKm, y: reading.value })), u);
+  const fit = fitLine(
+    part.map((reading) => ({ x: reading.travelledKm, y: reading.value })),
+    u,
+  );
   if (!fit || !last) return { status: 'needs-readings', have: part.length, want: LEAST_READINGS };
   if (last.value < limit) return { status: 'reached', fit };
   const crossing = crossingOf(fit, limit);
   if (!crossing) return { status: 'not-falling', fit };
   const left = (x: number) => Math.max(0, x - last.travelledKm);
-  return { status: 'running-out', fit, lowKm: left(crossing.low), midKm: left(crossing.mid), highKm: crossing.high === null ? null : left(crossing.high) };
+  return {
+    status: 'running-out',
+    fit,
+    lowKm: left(crossing.low),
+    midKm: left(crossing.mid),
+    highKm: crossing.high === null ? null : left(crossing.high),
+  };
 }
 
 /** What the line expects at a distance since the first visit; undefined without a line. */
-export function expectedAt(forecast: Forecast, travelledKm: number): { readonly y: number; readonly half: number } | undefined {
+export function expectedAt(
+  forecast: Forecast,
+  travelledKm: number,
+): { readonly y: number; readonly half: number } | undefined {
   return forecast.status === 'needs-readings' ? undefined : lineAt(forecast.fit, travelledKm);
 }

@@ -74,7 +74,9 @@ export function crossingOf(fit: LineFit, limit: number): Crossing | undefined {
   const c = gap ** 2 - width / fit.n;
   const root = b ** 2 - 4 * a * c;
   if (root < 0) return undefined;
-  const ends = [(-b - Math.sqrt(root)) / (2 * a), (-b + Math.sqrt(root)) / (2 * a)].map((z) => z + fit.meanX).sort((p, q) => p - q);
+  const ends = [(-b - Math.sqrt(root)) / (2 * a), (-b + Math.sqrt(root)) / (2 * a)]
+    .map((z) => z + fit.meanX)
+    .sort((p, q) => p - q);
   const [first, second] = ends as [number, number];
   if (a > 0) return { low: first, mid, high: second };
   // The slope may be zero within its uncertainty: the interval is open above; its lower end is the root below the mean line's crossing.

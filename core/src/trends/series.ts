@@ -49,10 +49,22 @@ export function seriesOf(visits: readonly VisitRecord[]): Series[] {
         const reading = readingAt(finding, spot, 'found');
         if (!reading) continue;
         const key = seriesKey(finding.point, finding.place, spot);
-        const sofar = series.get(key) ?? { key, point: finding.point, place: finding.place, spot, measure: reading.measure, readings: [] };
+        const sofar = series.get(key) ?? {
+          key,
+          point: finding.point,
+          place: finding.place,
+          spot,
+          measure: reading.measure,
+          readings: [],
+        };
         const value = readingValue(reading);
         const u = standardUncertainty(MEASURES[reading.measure], reading.values.length);
-        const at = { inspectionId: inspection.id, at: inspection.startedAt, meterKm: inspection.meterKm, travelledKm: travelled.get(inspection.id) ?? 0 };
+        const at = {
+          inspectionId: inspection.id,
+          at: inspection.startedAt,
+          meterKm: inspection.meterKm,
+          travelledKm: travelled.get(inspection.id) ?? 0,
+        };
         const startsPart = MEASURES[reading.measure].nature === 'wear' && looksNew(value, u, sofar.readings.at(-1));
         series.set(key, { ...sofar, readings: [...sofar.readings, { ...at, value, u, startsPart }] });
       }
@@ -67,5 +79,10 @@ function looksNew(value: number, u: number, before: SeriesReading | undefined): 
 
 /** The readings since the part that is fitted now was first read. */
 export function readingsOfCurrentPart(series: Series): readonly SeriesReading[] {
-  return series.readings.slice(Math.max(0, series.readings.findLastIndex((reading) => reading.startsPart)));
+  return series.readings.slice(
+    Math.max(
+      0,
+      series.readings.findLastIndex((reading) => reading.startsPart),
+    ),
+  );
 }

@@ -10,19 +10,36 @@ describe('least squares', () => {
   test('meets the published fit of Anscombe’s first set', () => {
     const x = [10, 8, 13, 9, 11, 14, 6, 4, 12, 7, 5];
     const y = [8.04, 6.95, 7.58, 8.81, 8.33, 9.96, 7.24, 4.26, 10.84, 4.82, 5.68];
-    const fit = fitLine(x.map((at, index) => ({ x: at, y: y[index] as number })), 1e-9);
+    const fit = fitLine(
+      x.map((at, index) => ({ x: at, y: y[index] as number })),
+      1e-9,
+    );
     expect(fit?.slope).toBeCloseTo(0.5001, 4);
     expect(fit?.intercept).toBeCloseTo(3.0001, 4);
   });
 
   test('no line through one place', () => {
     expect(fitLine([{ x: 5, y: 1 }], 0.1)).toBeUndefined();
-    expect(fitLine([{ x: 5, y: 1 }, { x: 5, y: 2 }], 0.1)).toBeUndefined();
+    expect(
+      fitLine(
+        [
+          { x: 5, y: 1 },
+          { x: 5, y: 2 },
+        ],
+        0.1,
+      ),
+    ).toBeUndefined();
     expect(fitLine([], 0.1)).toBeUndefined();
   });
 
   test('two readings already have a width, from the gauge', () => {
-    const fit = fitLine([{ x: 0, y: 10 }, { x: 10, y: 8 }], 0.2);
+    const fit = fitLine(
+      [
+        { x: 0, y: 10 },
+        { x: 10, y: 8 },
+      ],
+      0.2,
+    );
     expect(fit && lineAt(fit, 20).half).toBeGreaterThan(0.2);
   });
 
@@ -46,28 +63,66 @@ describe('least squares', () => {
   });
 
   test('a slope that may be none leaves the far end open; a rising line has no crossing', () => {
-    const slow = fitLine([{ x: 0, y: 8 }, { x: 1, y: 7.9 }], 0.3);
+    const slow = fitLine(
+      [
+        { x: 0, y: 8 },
+        { x: 1, y: 7.9 },
+      ],
+      0.3,
+    );
     expect(slow && crossingOf(slow, 1.6)).toMatchObject({ high: null });
-    const rising = fitLine([{ x: 0, y: 7 }, { x: 1, y: 8 }], 0.1);
+    const rising = fitLine(
+      [
+        { x: 0, y: 7 },
+        { x: 1, y: 8 },
+      ],
+      0.1,
+    );
     expect(rising && crossingOf(rising, 1.6)).toBeUndefined();
   });
 });
 
 describe('distance travelled', () => {
-  const visit = (id: string, at: string, meterKm: number, meterAnswer: 'meter-replaced' | 'last-misread' | null = null) => ({ id, at, meterKm, meterAnswer });
+  const visit = (
+    id: string,
+    at: string,
+    meterKm: number,
+    meterAnswer: 'meter-replaced' | 'last-misread' | null = null,
+  ) => ({ id, at, meterKm, meterAnswer });
 
   test('goes on over a replaced meter and leaves a misread out, in any order', () => {
-    const visits = [visit('d', '2026-04', 1500), visit('a', '2026-01', 90_000), visit('c', '2026-03', 500, 'meter-replaced'), visit('b', '2026-02', 92_000)];
-    expect([...travelledKm(visits)]).toEqual([['a', 0], ['b', 2000], ['c', 2000], ['d', 3000]]);
-    const misread = [visit('a', '2026-01', 10_000), visit('b', '2026-02', 91_000), visit('c', '2026-03', 12_000, 'last-misread')];
-    expect([...travelledKm(misread)]).toEqual([['a', 0], ['c', 2000]]);
+    const visits = [
+      visit('d', '2026-04', 1500),
+      visit('a', '2026-01', 90_000),
+      visit('c', '2026-03', 500, 'meter-replaced'),
+      visit('b', '2026-02', 92_000),
+    ];
+    expect([...travelledKm(visits)]).toEqual([
+      ['a', 0],
+      ['b', 2000],
+      ['c', 2000],
+      ['d', 3000],
+    ]);
+    const misread = [
+      visit('a', '2026-01', 10_000),
+      visit('b', '2026-02', 91_000),
+      visit('c', '2026-03', 12_000, 'last-misread'),
+    ];
+    expect([...travelledKm(misread)]).toEqual([
+      ['a', 0],
+      ['c', 2000],
+    ]);
   });
 });
 
 describe('series and forecast', () => {
   const visitAt = (month: number, meterKm: number, pad: number): VisitRecord => {
     const id = `00000000-0000-4000-8000-0000000000${month.toString().padStart(2, '0')}`;
-    const inspection = inspectionOf(CAR, { id, startedAt: `2026-${month.toString().padStart(2, '0')}-01T08:00:00.000Z`, meterKm });
+    const inspection = inspectionOf(CAR, {
+      id,
+      startedAt: `2026-${month.toString().padStart(2, '0')}-01T08:00:00.000Z`,
+      meterKm,
+    });
     return { inspection, findings: [findingOf('pad.inner', '1L', { readings: [readingOf('lining', pad)] }, id)] };
   };
   const padSeries = (visits: VisitRecord[]) => {
@@ -94,7 +149,12 @@ describe('series and forecast', () => {
   });
 
   test('a new part begins a new line', () => {
-    const series = padSeries([visitAt(1, 10_000, 4), visitAt(2, 12_000, 3), visitAt(3, 14_000, 11), visitAt(4, 16_000, 10)]);
+    const series = padSeries([
+      visitAt(1, 10_000, 4),
+      visitAt(2, 12_000, 3),
+      visitAt(3, 14_000, 11),
+      visitAt(4, 16_000, 10),
+    ]);
     expect(readingsOfCurrentPart(series).map(({ value }) => value)).toEqual([11, 10]);
     expect(forecastOf(series, 1.5)).toMatchObject({ status: 'running-out' });
   });
@@ -110,6 +170,10 @@ describe('series and forecast', () => {
 
   test('three places of a tread are three series', () => {
     const inspection = inspectionOf(CAR);
-    expect(seriesOf([{ inspection, findings: [findingOf('tyre.tread', '2R', { readings: treadOf(5, 6, 7) }, inspection.id)] }]).map(({ key }) => key)).toEqual(['tyre.tread@2R:outer', 'tyre.tread@2R:centre', 'tyre.tread@2R:inner']);
+    expect(
+      seriesOf([
+        { inspection, findings: [findingOf('tyre.tread', '2R', { readings: treadOf(5, 6, 7) }, inspection.id)] },
+      ]).map(({ key }) => key),
+    ).toEqual(['tyre.tread@2R:outer', 'tyre.tread@2R:centre', 'tyre.tread@2R:inner']);
   });
 });

@@ -1,9 +1,7 @@
 import { toStored, UNITS, type Quantity, type Unit } from './units';
 
 export type ParsedMeasure =
-  | { status: 'empty' }
-  | { status: 'value'; stored: number; unit: Unit }
-  | { status: 'unreadable'; typed: string };
+  { status: 'empty' } | { status: 'value'; stored: number; unit: Unit } | { status: 'unreadable'; typed: string };
 
 /** Ways a hand writes a unit, longest first so that `mi` does not swallow `mm`. */
 const SPELLINGS: readonly (readonly [string, Unit])[] = [

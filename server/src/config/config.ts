@@ -19,7 +19,9 @@ const DEFAULT_PORT = 4310;
 export function readConfig(env: NodeJS.ProcessEnv, root: string): Config {
   const port = env.PORT === undefined || env.PORT === '' ? DEFAULT_PORT : Number(env.PORT);
   if (!Number.isInteger(port) || port < PORT_RANGE.least || port > PORT_RANGE.most) {
-    throw new RangeError(`PORT must be a whole number from ${PORT_RANGE.least} to ${PORT_RANGE.most}, got "${env.PORT}"`);
+    throw new RangeError(
+      `PORT must be a whole number from ${PORT_RANGE.least} to ${PORT_RANGE.most}, got "${env.PORT}"`,
+    );
   }
   if (env.DATABASE_URL) {
     throw new Error('DATABASE_URL is set, but this version keeps its data in the embedded database only; unset it');

@@ -18,7 +18,9 @@ describe('the folder has one process', () => {
     await expect(second).rejects.toThrow(FolderInUse);
     await expect(lockFolder(folder, NOW)).rejects.toThrow(new RegExp(`${folder}.*process ${process.pid}`));
     await unlock();
-    await (await lockFolder(folder, NOW))();
+    await (
+      await lockFolder(folder, NOW)
+    )();
     expect(await fs.readdir(folder)).toEqual([]);
   });
 
@@ -27,13 +29,21 @@ describe('the folder has one process', () => {
     ['of a process whose number somebody else has now', { pid: process.pid, started: '1' }],
   ])('a lock %s is stale', async (_, holder) => {
     const folder = await newFolder();
-    await fs.writeFile(path.join(folder, 'weskopos.lock'), JSON.stringify({ host: os.hostname(), since: NOW.toISOString(), ...holder }));
-    await (await lockFolder(folder, NOW))();
+    await fs.writeFile(
+      path.join(folder, 'weskopos.lock'),
+      JSON.stringify({ host: os.hostname(), since: NOW.toISOString(), ...holder }),
+    );
+    await (
+      await lockFolder(folder, NOW)
+    )();
   });
 
   test('a lock of another machine is never taken for stale', async () => {
     const folder = await newFolder();
-    await fs.writeFile(path.join(folder, 'weskopos.lock'), JSON.stringify({ host: 'bay-two', pid: 1, since: 'x', started: null }));
+    await fs.writeFile(
+      path.join(folder, 'weskopos.lock'),
+      JSON.stringify({ host: 'bay-two', pid: 1, since: 'x', started: null }),
+    );
     await expect(lockFolder(folder, NOW)).rejects.toThrow(/bay-two/);
   });
 });
@@ -50,9 +60,18 @@ describe('the engine', () => {
     expect(migrations.length).toBeGreaterThan(0);
     await migrate(engine, migrations);
     await migrate(engine, migrations);
-    const tables = await engine.query<{ name: string }>("select table_name as name from information_schema.tables where table_schema = 'public' order by 1");
-    expect(tables.map(({ name }) => name)).toEqual(expect.arrayContaining(['finding', 'inspection', 'operation', 'person', 'photo', 'reading', 'vehicle']));
-    await expect(migrate(engine, migrations.map((one) => ({ ...one, sql: `${one.sql}\n-- later thought` })))).rejects.toThrow(/0001_first_slice.sql was changed/);
+    const tables = await engine.query<{ name: string }>(
+      "select table_name as name from information_schema.tables where table_schema = 'public' order by 1",
+    );
+    expect(tables.map(({ name }) => name)).toEqual(
+      expect.arrayContaining(['finding', 'inspection', 'operation', 'person', 'photo', 'reading', 'vehicle']),
+    );
+    await expect(
+      migrate(
+        engine,
+        migrations.map((one) => ({ ...one, sql: `${one.sql}\n-- later thought` })),
+      ),
+    ).rejects.toThrow(/0001_first_slice.sql was changed/);
     await expect(migrate(engine, [])).rejects.toThrow(/newer version/);
   });
 
@@ -76,6 +95,8 @@ describe('the engine', () => {
   });
 
   test('instants come back as ISO text', async () => {
-    expect(await engine.query("select '2026-06-01T10:00:00+02:00'::timestamptz as at")).toEqual([{ at: '2026-06-01T08:00:00.000Z' }]);
+    expect(await engine.query("select '2026-06-01T10:00:00+02:00'::timestamptz as at")).toEqual([
+      { at: '2026-06-01T08:00:00.000Z' },
+    ]);
   });
 });

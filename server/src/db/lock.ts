@@ -29,7 +29,12 @@ const LOCK_NAME = 'weskopos.lock';
 export async function lockFolder(folder: string, now: Date): Promise<() => Promise<void>> {
   await fs.mkdir(folder, { recursive: true });
   const lock = path.join(folder, LOCK_NAME);
-  const mine = JSON.stringify({ pid: process.pid, host: os.hostname(), since: now.toISOString(), started: await processStart(process.pid) } satisfies Holder);
+  const mine = JSON.stringify({
+    pid: process.pid,
+    host: os.hostname(),
+    since: now.toISOString(),
+    started: await processStart(process.pid),
+  } satisfies Holder);
   const draft = `${lock}.${process.pid}.${now.getTime()}`;
   await fs.writeFile(draft, mine);
   try {
@@ -37,7 +42,11 @@ export async function lockFolder(folder: string, now: Date): Promise<() => Promi
       const holder = await readHolder(lock);
       if (holder && (await isAlive(holder))) throw new FolderInUse(folder, holder);
       await fs.rm(lock, { force: true });
-      if (!(await claim(draft, lock))) throw new FolderInUse(folder, (await readHolder(lock)) ?? { pid: 0, host: 'unknown', since: 'now', started: null });
+      if (!(await claim(draft, lock)))
+        throw new FolderInUse(
+          folder,
+          (await readHolder(lock)) ?? { pid: 0, host: 'unknown', since: 'now', started: null },
+        );
     }
   } finally {
     await fs.rm(draft, { force: true });

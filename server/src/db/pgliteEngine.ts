@@ -54,7 +54,10 @@ export async function openPglite(folder: string): Promise<Engine> {
   };
   // One connection: a transaction has it to itself, everything else waits its turn.
   const turn = pLimit(1);
-  const queries: Queries = { query: async <T extends object>(sql: string, values?: readonly SqlValue[]) => (await ask('query', sql, values)) as T[] };
+  const queries: Queries = {
+    query: async <T extends object>(sql: string, values?: readonly SqlValue[]) =>
+      (await ask('query', sql, values)) as T[],
+  };
 
   return {
     query: <T extends object>(sql: string, values?: readonly SqlValue[]) => turn(() => queries.query<T>(sql, values)),

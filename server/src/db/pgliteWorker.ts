@@ -35,7 +35,10 @@ async function serve(): Promise<void> {
     answerTo(request).then(
       (rows) => port.postMessage({ id: request.id, rows } satisfies WorkerAnswer),
       (error: Error & { code?: string; constraint?: string }) =>
-        port.postMessage({ id: request.id, error: { message: error.message, code: error.code, constraint: error.constraint } } satisfies WorkerAnswer),
+        port.postMessage({
+          id: request.id,
+          error: { message: error.message, code: error.code, constraint: error.constraint },
+        } satisfies WorkerAnswer),
     );
   });
   port.postMessage({ id: 0 } satisfies WorkerAnswer);

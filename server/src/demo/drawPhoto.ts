@@ -37,7 +37,10 @@ const SUBJECTS: Record<DrawnSubject, (wear: number, between: Between) => string>
   tread: (wear, between) =>
     Array.from({ length: 5 }, (_, rib) => {
       const x = 90 + rib * 160;
-      const blocks = Array.from({ length: 8 }, (_, row) => `<path d="M${x} ${row * 96 + between(-6, 6)}h128l-14 ${70 + wear * 18}h-104z" fill="#24272a"/>`).join('');
+      const blocks = Array.from(
+        { length: 8 },
+        (_, row) => `<path d="M${x} ${row * 96 + between(-6, 6)}h128l-14 ${70 + wear * 18}h-104z" fill="#24272a"/>`,
+      ).join('');
       return `<rect x="${x - 16}" y="0" width="16" height="720" fill="#${wear > 0.6 ? '3b3e41' : '0c0d0e'}"/>${blocks}`;
     }).join(''),
   leak: (wear, between) =>
@@ -46,7 +49,10 @@ const SUBJECTS: Record<DrawnSubject, (wear: number, between: Between) => string>
      <path d="M${between(360, 420)} 420C${between(330, 380)} ${480 + wear * 120} ${between(520, 580)} ${520 + wear * 120} ${between(540, 620)} 426Z" fill="#1a1206" fill-opacity="0.85" filter="url(#blur)"/>
      <ellipse cx="480" cy="${470 + wear * 90}" rx="${40 + wear * 30}" ry="14" fill="#0b0702" fill-opacity="0.8"/>`,
   belt: (wear, between) =>
-    Array.from({ length: 6 }, (_, rib) => `<rect x="0" y="${190 + rib * 58}" width="960" height="46" fill="#1d1f21"/>`).join('') +
+    Array.from(
+      { length: 6 },
+      (_, rib) => `<rect x="0" y="${190 + rib * 58}" width="960" height="46" fill="#1d1f21"/>`,
+    ).join('') +
     Array.from({ length: Math.round(6 + wear * 22) }, () => {
       const x = between(20, 940);
       const y = 190 + Math.floor(between(0, 6)) * 58;

@@ -24,7 +24,13 @@ export async function seedDemo(context: Context): Promise<void> {
   for (const story of STORIES) {
     const vehicle = { ...story.vehicle, id: randomUuid(random) };
     const receivedAt = clock().toISOString();
-    await acceptChanges(engine, journal, [{ operation: { id: randomUuid(random), at: receivedAt, device: 'demo', kind: 'vehicle.put', body: vehicle }, by: idOf('Maren'), receivedAt }]);
+    await acceptChanges(engine, journal, [
+      {
+        operation: { id: randomUuid(random), at: receivedAt, device: 'demo', kind: 'vehicle.put', body: vehicle },
+        by: idOf('Maren'),
+        receivedAt,
+      },
+    ]);
     for (const [index, visit] of story.visits.entries()) {
       const by = idOf(visit.by);
       const { operations, photos } = visitOperations(story, vehicle.id, index, clock(), random);
@@ -32,7 +38,11 @@ export async function seedDemo(context: Context): Promise<void> {
         const [subject, wear] = visit.photos?.[key] ?? ['leak', 0];
         await keepPhoto(context, id, await drawPhoto(subject, wear, Math.floor(random() * 1e6)), by);
       }
-      const outcomes = await acceptChanges(engine, journal, operations.map((operation) => ({ operation, by, receivedAt })));
+      const outcomes = await acceptChanges(
+        engine,
+        journal,
+        operations.map((operation) => ({ operation, by, receivedAt })),
+      );
       const refused = outcomes.find(({ refusal }) => refusal);
       if (refused) throw new Error(`the demo's own change was refused: ${refused.refusal}`);
     }

@@ -30,7 +30,13 @@ export interface DrawnVisit {
 }
 
 /** One visit of a story as the operations a phone would have sent, one entry a minute. */
-export function visitOperations(story: Story, vehicleId: string, index: number, now: Date, random: () => number): DrawnVisit {
+export function visitOperations(
+  story: Story,
+  vehicleId: string,
+  index: number,
+  now: Date,
+  random: () => number,
+): DrawnVisit {
   const visit = story.visits[index] as StoryVisit;
   const inspectionId = randomUuid(random);
   const day = new Date(now.getTime() - visit.daysAgo * 24 * 60 * MINUTE_MS);
@@ -38,7 +44,8 @@ export function visitOperations(story: Story, vehicleId: string, index: number, 
   else day.setTime(day.getTime() - 40 * MINUTE_MS);
   let minute = 0;
   const at = () => new Date(day.getTime() + minute++ * MINUTE_MS).toISOString();
-  const operation = <K extends Operation['kind']>(kind: K, body: Extract<Operation, { kind: K }>['body']) => ({ id: randomUuid(random), at: at(), device: 'demo', kind, body }) as Operation;
+  const operation = <K extends Operation['kind']>(kind: K, body: Extract<Operation, { kind: K }>['body']) =>
+    ({ id: randomUuid(random), at: at(), device: 'demo', kind, body }) as Operation;
 
   const photos: { id: string; key: string }[] = [];
   const entries = walkSteps(story.vehicle.axles)
@@ -48,9 +55,24 @@ export function visitOperations(story: Story, vehicleId: string, index: number, 
       const key = pointKey(ref.point, ref.place);
       const drawn = visit.photos?.[key] ? [{ id: randomUuid(random), key }] : [];
       photos.push(...drawn);
-      const change: FindingChange = { access: 'seen', words: visit.words?.[key] ?? [], photos: drawn.map(({ id }) => id), ...look(story, visit, index, ref, random) };
-      const finding: Finding = nextFinding(undefined, { inspectionId, ...ref }, { id: randomUuid(random), at: at() }, change);
-      return operation('finding.put', visit.notReached?.includes(key) ? { ...finding, access: 'not-reached', accessReason: 'tray-on', leak: null } : finding);
+      const change: FindingChange = {
+        access: 'seen',
+        words: visit.words?.[key] ?? [],
+        photos: drawn.map(({ id }) => id),
+        ...look(story, visit, index, ref, random),
+      };
+      const finding: Finding = nextFinding(
+        undefined,
+        { inspectionId, ...ref },
+        { id: randomUuid(random), at: at() },
+        change,
+      );
+      return operation(
+        'finding.put',
+        visit.notReached?.includes(key)
+          ? { ...finding, access: 'not-reached', accessReason: 'tray-on', leak: null }
+          : finding,
+      );
     });
   const start = operation('inspection.start', {
     id: inspectionId,
@@ -70,16 +92,37 @@ export function visitOperations(story: Story, vehicleId: string, index: number, 
 }
 
 /** What the gauge, the stick or the eye tells of one point. */
-function look(story: Story, visit: StoryVisit, index: number, { point, place }: PointRef, random: () => number): FindingChange {
+function look(
+  story: Story,
+  visit: StoryVisit,
+  index: number,
+  { point, place }: PointRef,
+  random: () => number,
+): FindingChange {
   const { measure, kind } = cataloguePoint(point);
   const km = visit.km - (story.visits[0]?.km ?? 0);
-  if (kind === 'leak') return { leak: point === 'leak.engine' && visit.leak ? visit.leak : { stage: 'dry', fluid: 'unknown', place: null, reaches: 'nothing', wiped: false } };
+  if (kind === 'leak')
+    return {
+      leak:
+        point === 'leak.engine' && visit.leak
+          ? visit.leak
+          : { stage: 'dry', fluid: 'unknown', place: null, reaches: 'nothing', wiped: false },
+    };
   if (!measure) return {};
   const gauge = MEASURES[measure];
-  const read = (truth: number, spot: Spot = 'whole'): Reading => ({ measure, spot, phase: 'found', values: [gaugeReads(truth, gauge.step, gauge.repeatability, random)] });
+  const read = (truth: number, spot: Spot = 'whole'): Reading => ({
+    measure,
+    spot,
+    phase: 'found',
+    values: [gaugeReads(truth, gauge.step, gauge.repeatability, random)],
+  });
   switch (measure) {
     case 'tread':
-      return { readings: cataloguePoint(point).spots.map((spot) => read(wornTo(story.tread(place), km) + TREAD_EDGE[spot], spot)) };
+      return {
+        readings: cataloguePoint(point).spots.map((spot) =>
+          read(wornTo(story.tread(place), km) + TREAD_EDGE[spot], spot),
+        ),
+      };
     case 'lining':
       return { readings: [read(wornTo(story.pad(place, point === 'pad.inner' ? 'inner' : 'outer'), km))] };
     case 'pressure':
@@ -87,9 +130,9 @@ function look(story: Story, visit: StoryVisit, index: number, { point, place }: 
     case 'water':
       return { readings: [{ measure, spot: 'whole', phase: 'found', values: [visit.waterShare ?? 1] }] };
     case 'level': {
-      const level = (point === 'cold.oil' ? visit.levels?.oil : visit.levels?.coolant) ?? 0.7 + Math.round(random() * 4) * 0.05;
+      const level =
+        (point === 'cold.oil' ? visit.levels?.oil : visit.levels?.coolant) ?? 0.7 + Math.round(random() * 4) * 0.05;
       return { readings: [{ measure, spot: 'whole', phase: 'found', values: [Number(level.toFixed(2))] }] };
     }
   }
 }
-

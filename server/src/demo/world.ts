@@ -34,7 +34,13 @@ export interface Story {
   readonly visits: readonly StoryVisit[];
 }
 
-const weep = (stage: LeakObservation['stage'], wiped = true): LeakObservation => ({ stage, fluid: 'engine-oil', place: 'rear-crank-seal', reaches: 'nothing', wiped });
+const weep = (stage: LeakObservation['stage'], wiped = true): LeakObservation => ({
+  stage,
+  fluid: 'engine-oil',
+  place: 'rear-crank-seal',
+  reaches: 'nothing',
+  wiped,
+});
 const front = (place: string) => place.startsWith('1');
 
 /** Four vehicles of Ferrant Holm Community Transport, invented like everything here. */
@@ -78,7 +84,16 @@ export const STORIES: readonly Story[] = [
         words: { 'pad.inner@1L': ['tapered'], 'belt.aux': ['ribs-cracked'] },
         photos: { 'pad.inner@1L': ['pad', 0.62], 'leak.engine': ['leak', 0.5], 'belt.aux': ['belt', 0.5] },
       },
-      { daysAgo: 0, km: 84_310, by: 'Isla', ambientC: 7, complaint: 'Pulls to the left under braking.', waterShare: 3, halfDone: ['cold', 'bonnet', '1R'], photos: {} },
+      {
+        daysAgo: 0,
+        km: 84_310,
+        by: 'Isla',
+        ambientC: 7,
+        complaint: 'Pulls to the left under braking.',
+        waterShare: 3,
+        halfDone: ['cold', 'bonnet', '1R'],
+        photos: {},
+      },
     ],
   },
   {
@@ -103,7 +118,15 @@ export const STORIES: readonly Story[] = [
       { daysAgo: 290, km: 41_200, by: 'Callum', ambientC: 3, waterShare: 0.5 },
       { daysAgo: 188, km: 47_900, by: 'Isla', ambientC: 11, waterShare: 1 },
       { daysAgo: 96, km: 53_400, by: 'Callum', ambientC: 16, waterShare: 1 },
-      { daysAgo: 12, km: 58_700, by: 'Isla', ambientC: 5, waterShare: 1.5, words: { 'tyre.pressure@2R': ['cap-missing'] }, photos: { 'tyre.tread@1L': ['tread', 0.55] } },
+      {
+        daysAgo: 12,
+        km: 58_700,
+        by: 'Isla',
+        ambientC: 5,
+        waterShare: 1.5,
+        words: { 'tyre.pressure@2R': ['cap-missing'] },
+        photos: { 'tyre.tread@1L': ['tread', 0.55] },
+      },
     ],
   },
   {
@@ -126,7 +149,16 @@ export const STORIES: readonly Story[] = [
     visits: [
       { daysAgo: 245, km: 30_400, by: 'Isla', ambientC: 5, waterShare: 0.5 },
       { daysAgo: 150, km: 34_900, by: 'Callum', ambientC: 14, waterShare: 1 },
-      { daysAgo: 40, km: 39_800, by: 'Isla', ambientC: 10, waterShare: 1, words: { 'hose.coolant.top': ['chafed'] }, notReached: ['leak.engine'], photos: { 'hose.coolant.top': ['belt', 0.2] } },
+      {
+        daysAgo: 40,
+        km: 39_800,
+        by: 'Isla',
+        ambientC: 10,
+        waterShare: 1,
+        words: { 'hose.coolant.top': ['chafed'] },
+        notReached: ['leak.engine'],
+        photos: { 'hose.coolant.top': ['belt', 0.2] },
+      },
     ],
   },
   {
@@ -152,7 +184,16 @@ export const STORIES: readonly Story[] = [
       { daysAgo: 268, km: 193_000, by: 'Isla', ambientC: 3, waterShare: 2.5, levels: { oil: 0.35 } },
       { daysAgo: 170, km: 198_500, by: 'Callum', ambientC: 13, waterShare: 2.5, levels: { oil: 0.2 } },
       { daysAgo: 88, km: 203_100, by: 'Isla', ambientC: 17, waterShare: 3, levels: { oil: 0.1 } },
-      { daysAgo: 20, km: 207_300, by: 'Callum', ambientC: 9, waterShare: 3.5, levels: { oil: -0.05, coolant: 0.2 }, leak: weep('stain'), photos: { 'leak.engine': ['leak', 0.2], 'tyre.tread@1R': ['tread', 0.7] } },
+      {
+        daysAgo: 20,
+        km: 207_300,
+        by: 'Callum',
+        ambientC: 9,
+        waterShare: 3.5,
+        levels: { oil: -0.05, coolant: 0.2 },
+        leak: weep('stain'),
+        photos: { 'leak.engine': ['leak', 0.2], 'tyre.tread@1R': ['tread', 0.7] },
+      },
     ],
   },
 ];

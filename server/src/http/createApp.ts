@@ -40,7 +40,15 @@ export function createApp(context: Context): Express {
     }),
   );
   app.use(compression());
-  app.use(pinoHttp({ logger: context.log, autoLogging: false, serializers: { req: (request: { method: string; url: string }) => ({ method: request.method, url: request.url }) } }));
+  app.use(
+    pinoHttp({
+      logger: context.log,
+      autoLogging: false,
+      serializers: {
+        req: (request: { method: string; url: string }) => ({ method: request.method, url: request.url }),
+      },
+    }),
+  );
 
   app.get('/healthz', async (_request, response) => {
     await context.engine.query('select 1');
@@ -58,7 +66,9 @@ export function createApp(context: Context): Express {
   });
   app.post([ENDPOINTS.signIn.path, ENDPOINTS.setup.path], doors);
   const json = express.json({ limit: MOST_JSON });
-  app.use('/api', (request, response, next) => (request.originalUrl.startsWith(PHOTO_PATH) ? next() : json(request, response, next)));
+  app.use('/api', (request, response, next) =>
+    request.originalUrl.startsWith(PHOTO_PATH) ? next() : json(request, response, next),
+  );
 
   const api = { app, context };
   peopleRoutes(api, context);
@@ -82,7 +92,11 @@ function serveApp(app: Express, folder: string): void {
   app.use(
     express.static(folder, {
       index: false,
-      setHeaders: (response, file) => response.set('Cache-Control', /[.-][0-9a-f]{20,}\./.test(file) ? 'public, max-age=31536000, immutable' : 'no-cache'),
+      setHeaders: (response, file) =>
+        response.set(
+          'Cache-Control',
+          /[.-][0-9a-f]{20,}\./.test(file) ? 'public, max-age=31536000, immutable' : 'no-cache',
+        ),
     }),
   );
   app.get('/{*page}', (request, response) => {

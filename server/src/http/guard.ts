@@ -29,6 +29,11 @@ export function requirePerson(context: Pick<Context, 'sessions'>): RequestHandle
   };
 }
 
+/** Who {@link requirePerson} let in. */
+export function signedInPerson(response: Response): Person {
+  return response.locals.person as Person;
+}
+
 export const requireLead: RequestHandler = (_request, response, next) => {
-  next((response.locals.person as Person).role === 'lead' ? undefined : new Forbidden('lead-only'));
+  next(signedInPerson(response).role === 'lead' ? undefined : new Forbidden('lead-only'));
 };

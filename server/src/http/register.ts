@@ -2,7 +2,7 @@ import type { Endpoint, Person } from '@weskopos/contract';
 import type { Express, Request, RequestHandler, Response } from 'express';
 import type { z } from 'zod';
 import type { Context } from '../context';
-import { requireLead, requirePerson } from './guard';
+import { requireLead, requirePerson, signedInPerson } from './guard';
 
 export interface Api {
   readonly app: Express;
@@ -26,8 +26,11 @@ export function register<P extends z.ZodType, B extends z.ZodType, A extends z.Z
 ): void {
   const answer: RequestHandler = async (request, response) => {
     const params = endpoint.params.parse({ ...request.params });
-    const body = endpoint.method === 'get' || endpoint.method === 'delete' ? (undefined as z.output<B>) : endpoint.body.parse(request.body);
-    response.json(await handle({ params, body, person: response.locals.person as Person, request, response }));
+    const body =
+      endpoint.method === 'get' || endpoint.method === 'delete'
+        ? (undefined as z.output<B>)
+        : endpoint.body.parse(request.body);
+    response.json(await handle({ params, body, person: signedInPerson(response), request, response }));
   };
   const guards: Record<Endpoint['access'], RequestHandler[]> = {
     anyone: [],

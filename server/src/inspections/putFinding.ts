@@ -61,7 +61,11 @@ export async function putFinding(engine: Engine, change: Change, finding: Findin
       finding.note,
       JSON.stringify(finding.kept),
       finding.at,
-      JSON.stringify(finding.readings.flatMap(({ measure, spot, phase, values }) => values.map((value, n) => ({ measure, spot, phase, n, value })))),
+      JSON.stringify(
+        finding.readings.flatMap(({ measure, spot, phase, values }) =>
+          values.map((value, n) => ({ measure, spot, phase, n, value })),
+        ),
+      ),
       JSON.stringify(finding.photos),
       cataloguePoint(finding.point).repeats === 'tyre',
     ],

@@ -34,7 +34,12 @@ interface FindingRow {
   readonly kept: string[];
   readonly made_at: string;
   readonly by: string;
-  readonly readings: { readonly measure: Reading['measure']; readonly spot: Reading['spot']; readonly phase: Phase; readonly values: number[] }[];
+  readonly readings: {
+    readonly measure: Reading['measure'];
+    readonly spot: Reading['spot'];
+    readonly phase: Phase;
+    readonly values: number[];
+  }[];
   readonly photos: string[];
 }
 
@@ -57,7 +62,8 @@ export async function readVisits(db: Queries, where: 'i.vehicle_id = $1' | 'i.id
     [id],
   );
   const byInspection = new Map<string, StoredFinding[]>();
-  for (const row of findings) byInspection.set(row.inspection_id, [...(byInspection.get(row.inspection_id) ?? []), findingFrom(row)]);
+  for (const row of findings)
+    byInspection.set(row.inspection_id, [...(byInspection.get(row.inspection_id) ?? []), findingFrom(row)]);
   return visits.map((row) => ({
     inspection: inspectionFrom(row),
     findings: byInspection.get(row.id) ?? [],
@@ -93,7 +99,13 @@ function findingFrom(row: FindingRow): StoredFinding {
     accessReason: row.access_reason,
     readings: row.readings,
     words: row.words,
-    leak: row.leak_stage && { stage: row.leak_stage, fluid: row.leak_fluid, place: row.leak_place, reaches: row.leak_reaches, wiped: row.leak_wiped },
+    leak: row.leak_stage && {
+      stage: row.leak_stage,
+      fluid: row.leak_fluid,
+      place: row.leak_place,
+      reaches: row.leak_reaches,
+      wiped: row.leak_wiped,
+    },
     note: row.note,
     photos: row.photos,
     kept: row.kept,

@@ -6,8 +6,15 @@ import type { Change } from '../operations/change';
 import { readLife } from '../vehicles/readLife';
 
 /** Signs a visit: from here on nothing in it changes. The verdict is graded here, from what the server holds. */
-export async function signInspection(tx: Tx, change: Change, body: { inspectionId: string; signedAt: string }): Promise<Applied> {
-  const [target] = await tx.query<{ vehicle_id: string; signed_at: string | null }>('select vehicle_id, signed_at from inspection where id = $1', [body.inspectionId]);
+export async function signInspection(
+  tx: Tx,
+  change: Change,
+  body: { inspectionId: string; signedAt: string },
+): Promise<Applied> {
+  const [target] = await tx.query<{ vehicle_id: string; signed_at: string | null }>(
+    'select vehicle_id, signed_at from inspection where id = $1',
+    [body.inspectionId],
+  );
   const refusal: Refusal | null = !target ? 'no-inspection' : target.signed_at ? 'already-signed' : null;
   const [operation] = await tx.query<NonNullable<Applied>>(
     `insert into operation (id, kind, person_id, device, made_at, received_at, refusal) values ($1, $2, $3, $4, $5, $6, $7)

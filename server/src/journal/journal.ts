@@ -5,7 +5,9 @@ import { crc32 } from 'node:zlib';
 /** A line that was whole once and is not any more: not to be passed over in silence. */
 export class JournalDamaged extends Error {
   constructor(file: string, line: number) {
-    super(`The journal ${file} is damaged at line ${line}. Keep a copy of the data folder and restore the latest backup.`);
+    super(
+      `The journal ${file} is damaged at line ${line}. Keep a copy of the data folder and restore the latest backup.`,
+    );
   }
 }
 
@@ -14,7 +16,7 @@ export class JournalDamaged extends Error {
  * requests that wait together share one fsync (group commit).
  */
 export class Journal {
-  private waiting: { lines: string; resolve(): void; reject(error: unknown): void }[] = [];
+  private waiting: { lines: string; resolve: () => void; reject: (error: unknown) => void }[] = [];
   private writing: Promise<void> | null = null;
 
   private constructor(private readonly file: fs.FileHandle) {}

@@ -8,7 +8,11 @@ import type { Change } from './change';
  * Takes changes in order: each into the database, all into the journal, and answers only when both are done.
  * Repeats are journalled again: the first time may have reached the database and died before the journal.
  */
-export async function acceptChanges(engine: Engine, journal: Journal, changes: readonly Change[]): Promise<OperationOutcome[]> {
+export async function acceptChanges(
+  engine: Engine,
+  journal: Journal,
+  changes: readonly Change[],
+): Promise<OperationOutcome[]> {
   const onDisk = journal.append(changes);
   // Both are waited for below; this only keeps a failing disk from being an unhandled rejection meanwhile.
   onDisk.catch(() => undefined);
@@ -25,9 +29,10 @@ export async function replayJournal(engine: Engine, changes: readonly Change[]):
   let replayed = 0;
   for (let start = 0; start < changes.length; start += PAGE) {
     const page = changes.slice(start, start + PAGE);
-    const known = await engine.query<{ id: string }>('select id from operation where id in (select value::uuid from jsonb_array_elements_text($1::jsonb))', [
-      JSON.stringify(page.map(({ operation }) => operation.id)),
-    ]);
+    const known = await engine.query<{ id: string }>(
+      'select id from operation where id in (select value::uuid from jsonb_array_elements_text($1::jsonb))',
+      [JSON.stringify(page.map(({ operation }) => operation.id))],
+    );
     const have = new Set(known.map(({ id }) => id));
     for (const change of page) {
       if (have.has(change.operation.id)) continue;

@@ -39,6 +39,10 @@ function write(engine: Engine, change: Change): Promise<Applied> {
 }
 
 /** The operation's own row, the first six values of every writer's statement. */
-export function operationValues({ operation, by, receivedAt }: Change): [string, string, string | null, string, string, string] {
+export function operationValues({
+  operation,
+  by,
+  receivedAt,
+}: Change): [string, string, string | null, string, string, string] {
   return [operation.id, operation.kind, by, operation.device, operation.at, receivedAt];
 }

@@ -1,7 +1,15 @@
 import { lifeSchema, reportSchema, trendSchema, yardEntrySchema } from '@weskopos/contract';
 import { randomUUID } from 'node:crypto';
 import { z } from 'zod';
-import { newFinding, newInspection, newVehicle, openVisit, operationOf, startWorkshop, type TestWorkshop } from '../testing/workshop';
+import {
+  newFinding,
+  newInspection,
+  newVehicle,
+  openVisit,
+  operationOf,
+  startWorkshop,
+  type TestWorkshop,
+} from '../testing/workshop';
 
 let workshop: TestWorkshop;
 beforeAll(async () => {
@@ -11,16 +19,29 @@ beforeAll(async () => {
 afterAll(() => workshop.stop());
 
 const pad = (inspectionId: string, mm: number, place = '1L') =>
-  operationOf('finding.put', newFinding(inspectionId, { place, readings: [{ measure: 'lining', spot: 'whole', phase: 'found', values: [mm] }] }));
-const entries = async () => (await workshop.context.engine.query<{ n: number }>('select count(*)::int as n from finding'))[0]?.n;
+  operationOf(
+    'finding.put',
+    newFinding(inspectionId, { place, readings: [{ measure: 'lining', spot: 'whole', phase: 'found', values: [mm] }] }),
+  );
+const entries = async () =>
+  (await workshop.context.engine.query<{ n: number }>('select count(*)::int as n from finding'))[0]?.n;
 
 describe('a visit from start to report', () => {
   test('is kept, graded, signed and read back as it was sent', async () => {
     const { client } = workshop;
     const vehicle = newVehicle();
-    const visits = [0, 1, 2].map((n) => newInspection(vehicle.id, { meterKm: 50_000 + n * 5000, startedAt: `2026-0${n + 1}-01T08:00:00.000Z` }));
+    const visits = [0, 1, 2].map((n) =>
+      newInspection(vehicle.id, { meterKm: 50_000 + n * 5000, startedAt: `2026-0${n + 1}-01T08:00:00.000Z` }),
+    );
     await client.operations(operationOf('vehicle.put', vehicle));
-    const leak = newFinding(visits[2]!.id, { point: 'leak.engine', place: '', readings: [], leak: { stage: 'damp', fluid: 'fuel', place: 'filter-seat', reaches: 'exhaust', wiped: true }, note: 'wet since the ferry', photos: [randomUUID()] });
+    const leak = newFinding(visits[2]!.id, {
+      point: 'leak.engine',
+      place: '',
+      readings: [],
+      leak: { stage: 'damp', fluid: 'fuel', place: 'filter-seat', reaches: 'exhaust', wiped: true },
+      note: 'wet since the ferry',
+      photos: [randomUUID()],
+    });
     for (const [n, inspection] of visits.entries()) {
       const outcomes = await client.operations(
         operationOf('inspection.start', inspection),
@@ -44,19 +65,30 @@ describe('a visit from start to report', () => {
     expect(report.notSeen).toContain('pad.outer@1L');
 
     const trends = z.array(trendSchema).parse((await client.get(`/api/vehicles/${vehicle.id}/trends`)).body);
-    expect(trends[0]).toMatchObject({ limit: 1.5, series: { key: 'pad.inner@1L:whole' }, forecast: { status: 'running-out' } });
+    expect(trends[0]).toMatchObject({
+      limit: 1.5,
+      series: { key: 'pad.inner@1L:whole' },
+      forecast: { status: 'running-out' },
+    });
 
     const yard = z.array(yardEntrySchema).parse((await client.get('/api/yard')).body);
-    expect(yard.find((entry) => entry.vehicle.id === vehicle.id)).toMatchObject({ last: { grade: 'fail', meterKm: 60_000 }, open: null });
+    expect(yard.find((entry) => entry.vehicle.id === vehicle.id)).toMatchObject({
+      last: { grade: 'fail', meterKm: 60_000 },
+      open: null,
+    });
   });
 
   test('repeat readings keep their order, later entries name their parent', async () => {
     const { inspection } = await openVisit(workshop.client);
-    const first = newFinding(inspection.id, { readings: [{ measure: 'lining', spot: 'whole', phase: 'found', values: [3.6, 3.4, 3.5] }] });
+    const first = newFinding(inspection.id, {
+      readings: [{ measure: 'lining', spot: 'whole', phase: 'found', values: [3.6, 3.4, 3.5] }],
+    });
     const second = newFinding(inspection.id, { parent: first.id, note: 'again' });
     await workshop.client.operations(operationOf('finding.put', first), operationOf('finding.put', second));
     const { body } = await workshop.client.get(`/api/inspections/${inspection.id}`);
-    expect(body.findings.map((finding: { parent: string | null }) => finding.parent).sort()).toEqual([first.id, null].sort());
+    expect(body.findings.map((finding: { parent: string | null }) => finding.parent).sort()).toEqual(
+      [first.id, null].sort(),
+    );
     expect(body.findings.find(({ id }: { id: string }) => id === first.id).readings[0].values).toEqual([3.6, 3.4, 3.5]);
   });
 });
@@ -67,8 +99,13 @@ describe('each operation takes effect once', () => {
     const operation = pad(inspection.id, 6);
     expect(await workshop.client.operations(operation)).toMatchObject([{ status: 'applied' }]);
     const before = await entries();
-    expect(await workshop.client.operations(operation, operation)).toMatchObject([{ status: 'repeated' }, { status: 'repeated' }]);
-    expect(await workshop.client.operations({ ...pad(inspection.id, 1), id: operation.id })).toMatchObject([{ status: 'repeated', refusal: null }]);
+    expect(await workshop.client.operations(operation, operation)).toMatchObject([
+      { status: 'repeated' },
+      { status: 'repeated' },
+    ]);
+    expect(await workshop.client.operations({ ...pad(inspection.id, 1), id: operation.id })).toMatchObject([
+      { status: 'repeated', refusal: null },
+    ]);
     expect(await entries()).toBe(before);
   });
 
@@ -86,11 +123,39 @@ describe('what cannot take effect is refused by name and stays refused', () => {
   test.each([
     ['no-inspection', () => Promise.resolve(pad(randomUUID(), 5))],
     ['no-vehicle', () => Promise.resolve(operationOf('inspection.start', newInspection(randomUUID())))],
-    ['no-inspection', () => Promise.resolve(operationOf('inspection.sign', { inspectionId: randomUUID(), signedAt: '2026-06-01T09:00:00.000Z' }))],
+    [
+      'no-inspection',
+      () =>
+        Promise.resolve(
+          operationOf('inspection.sign', { inspectionId: randomUUID(), signedAt: '2026-06-01T09:00:00.000Z' }),
+        ),
+    ],
     ['no-place', async () => pad((await openVisit(workshop.client)).inspection.id, 5, '4R')],
-    ['no-place', async () => operationOf('finding.put', newFinding((await openVisit(workshop.client)).inspection.id, { point: 'tyre.pressure', place: '2Lo', readings: [] }))],
-    ['no-parent', async () => operationOf('finding.put', newFinding((await openVisit(workshop.client)).inspection.id, { parent: randomUUID() }))],
-    ['fleet-code-taken', async () => operationOf('vehicle.put', newVehicle({ fleetCode: (await openVisit(workshop.client)).vehicle.fleetCode }))],
+    [
+      'no-place',
+      async () =>
+        operationOf(
+          'finding.put',
+          newFinding((await openVisit(workshop.client)).inspection.id, {
+            point: 'tyre.pressure',
+            place: '2Lo',
+            readings: [],
+          }),
+        ),
+    ],
+    [
+      'no-parent',
+      async () =>
+        operationOf(
+          'finding.put',
+          newFinding((await openVisit(workshop.client)).inspection.id, { parent: randomUUID() }),
+        ),
+    ],
+    [
+      'fleet-code-taken',
+      async () =>
+        operationOf('vehicle.put', newVehicle({ fleetCode: (await openVisit(workshop.client)).vehicle.fleetCode })),
+    ],
     ['already-there', async () => operationOf('inspection.start', (await openVisit(workshop.client)).inspection)],
   ])('%s', async (refusal, make) => {
     const operation = await make();
@@ -102,7 +167,8 @@ describe('what cannot take effect is refused by name and stays refused', () => {
 
   test('signed is fixed: nothing is added and it is not signed twice', async () => {
     const { inspection } = await openVisit(workshop.client);
-    const sign = () => operationOf('inspection.sign', { inspectionId: inspection.id, signedAt: '2026-06-01T09:00:00.000Z' });
+    const sign = () =>
+      operationOf('inspection.sign', { inspectionId: inspection.id, signedAt: '2026-06-01T09:00:00.000Z' });
     await workshop.client.operations(pad(inspection.id, 6), sign());
     const refused = await workshop.client.operations(pad(inspection.id, 7), sign());
     expect(refused.map(({ refusal }) => refusal)).toEqual(['already-signed', 'already-signed']);
@@ -119,14 +185,26 @@ describe('bad input is answered with what is wrong, and nothing of it is taken',
     ['not JSON at all', '{"operations": [', undefined],
     ['no object', '42', undefined],
     ['no operations', { operations: [] }, 'operations'],
-    ['too many operations', { operations: Array.from({ length: 101 }, () => operationOf('finding.put', finding)) }, 'operations'],
+    [
+      'too many operations',
+      { operations: Array.from({ length: 101 }, () => operationOf('finding.put', finding)) },
+      'operations',
+    ],
     ['unknown field', one({ hint: 'x' }), 'operations.0.hint'],
     ['unknown kind', one({ kind: 'finding.erase' }), 'operations.0.kind'],
     ['id is no UUID', one({ id: '7' }), 'operations.0.id'],
     ['time is no time', one({ at: 'yesterday' }), 'operations.0.at'],
     ['unknown point', withBody({ point: 'belt.nowhere' }), 'operations.0.body.point'],
-    ['lining of 99 mm', withBody({ readings: [{ measure: 'lining', spot: 'whole', phase: 'found', values: [99] }] }), 'operations.0.body.readings.0.values.0'],
-    ['reading is a word', withBody({ readings: [{ measure: 'lining', spot: 'whole', phase: 'found', values: ['thin'] }] }), 'operations.0.body.readings.0.values.0'],
+    [
+      'lining of 99 mm',
+      withBody({ readings: [{ measure: 'lining', spot: 'whole', phase: 'found', values: [99] }] }),
+      'operations.0.body.readings.0.values.0',
+    ],
+    [
+      'reading is a word',
+      withBody({ readings: [{ measure: 'lining', spot: 'whole', phase: 'found', values: ['thin'] }] }),
+      'operations.0.body.readings.0.values.0',
+    ],
     ['place is a sentence', withBody({ place: "1L'; drop table finding" }), 'operations.0.body.place'],
     ['note of a megabyte', withBody({ note: 'x'.repeat(2001) }), 'operations.0.body.note'],
   ])('%s', async (_, body, field) => {
@@ -141,7 +219,9 @@ describe('bad input is answered with what is wrong, and nothing of it is taken',
   });
 
   test('the range stands in the answer', async () => {
-    const { body } = await send(withBody({ readings: [{ measure: 'lining', spot: 'whole', phase: 'found', values: [99] }] }));
+    const { body } = await send(
+      withBody({ readings: [{ measure: 'lining', spot: 'whole', phase: 'found', values: [99] }] }),
+    );
     expect(body.errors[0].message).toContain('0 to 30 mm');
   });
 
@@ -153,8 +233,12 @@ describe('bad input is answered with what is wrong, and nothing of it is taken',
     expect((await workshop.client.get(url)).status).toBe(400);
   });
 
-  test.each([`/api/vehicles/${randomUUID()}/life`, `/api/inspections/${randomUUID()}`, `/api/photos/${randomUUID()}`, '/api/nowhere'])('%s is not found', async (url) => {
+  test.each([
+    `/api/vehicles/${randomUUID()}/life`,
+    `/api/inspections/${randomUUID()}`,
+    `/api/photos/${randomUUID()}`,
+    '/api/nowhere',
+  ])('%s is not found', async (url) => {
     expect(await workshop.client.get(url)).toMatchObject({ status: 404, body: { code: 'not-found' } });
   });
-
 });

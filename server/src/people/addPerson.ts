@@ -4,7 +4,11 @@ import { operationValues, type Applied } from '../operations/applyChange';
 import type { Change } from '../operations/change';
 
 /** Adds a person. The name is refused as `already-there` when somebody has it, whatever the case of its letters. */
-export async function addPerson(engine: Engine, change: Change, person: { id: string; name: string; role: Role; secretHash: string }): Promise<Applied> {
+export async function addPerson(
+  engine: Engine,
+  change: Change,
+  person: { id: string; name: string; role: Role; secretHash: string },
+): Promise<Applied> {
   const [applied] = await engine.query<NonNullable<Applied>>(
     `with op as (
        insert into operation (id, kind, person_id, device, made_at, received_at, refusal)

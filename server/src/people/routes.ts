@@ -24,7 +24,10 @@ export function peopleRoutes(api: Api, context: Context): void {
   });
 
   register(api, ENDPOINTS.signIn, async ({ body, response }) => {
-    const [row] = await engine.query<Person & { secret_hash: string }>('select * from person where lower(name) = lower($1)', [body.name]);
+    const [row] = await engine.query<Person & { secret_hash: string }>(
+      'select * from person where lower(name) = lower($1)',
+      [body.name],
+    );
     // An unknown name costs the same work as a wrong secret, so that names cannot be told apart by time.
     const matches = await secretMatches(body.secret, row?.secret_hash ?? (await unmatchable));
     if (!row || !matches) throw new WrongSecret('sign-in');
@@ -50,11 +53,17 @@ export function peopleRoutes(api: Api, context: Context): void {
 const unmatchable = hashSecret(randomUUID());
 
 /** Hashes the secret and adds the person as a journalled change. Throws {@link Taken} when the name is in use. */
-export async function createPerson({ engine, journal, clock }: Pick<Context, 'engine' | 'journal' | 'clock'>, { name, role, secret }: NewPerson, by: string | null): Promise<Person> {
+export async function createPerson(
+  { engine, journal, clock }: Pick<Context, 'engine' | 'journal' | 'clock'>,
+  { name, role, secret }: NewPerson,
+  by: string | null,
+): Promise<Person> {
   const id = randomUUID();
   const at = clock().toISOString();
   const body = { id, name, role, secretHash: await hashSecret(secret) };
-  const [outcome] = await acceptChanges(engine, journal, [{ operation: { id: randomUUID(), at, device: 'server', kind: 'person.add', body }, by, receivedAt: at }]);
+  const [outcome] = await acceptChanges(engine, journal, [
+    { operation: { id: randomUUID(), at, device: 'server', kind: 'person.add', body }, by, receivedAt: at },
+  ]);
   if (outcome?.refusal) throw new Taken('name');
   return { id, name, role };
 }

@@ -19,7 +19,11 @@ export class Sessions {
     const token = newToken();
     const expiresAt = new Date(this.clock().getTime() + SESSION_DAYS * MS_PER_DAY).toISOString();
     await this.engine.query('delete from session where expires_at < $1', [this.clock().toISOString()]);
-    await this.engine.query('insert into session (token_hash, person_id, expires_at) values ($1, $2, $3)', [tokenHash(token), person.id, expiresAt]);
+    await this.engine.query('insert into session (token_hash, person_id, expires_at) values ($1, $2, $3)', [
+      tokenHash(token),
+      person.id,
+      expiresAt,
+    ]);
     return token;
   }
 

@@ -3,7 +3,11 @@ import { operationValues, type Applied } from '../operations/applyChange';
 import type { Change } from '../operations/change';
 
 /** Notes a photo whose file is already on disk. */
-export async function addPhoto(engine: Engine, change: Change, photo: { id: string; sha256: string; width: number; height: number; bytes: number }): Promise<Applied> {
+export async function addPhoto(
+  engine: Engine,
+  change: Change,
+  photo: { id: string; sha256: string; width: number; height: number; bytes: number },
+): Promise<Applied> {
   const [applied] = await engine.query<NonNullable<Applied>>(
     `with op as (
        insert into operation (id, kind, person_id, device, made_at, received_at, refusal)

@@ -28,13 +28,21 @@ export async function developPhoto(sent: Buffer): Promise<DevelopedPhoto> {
   if (sent.length > mostBytes) throw new PhotoRefused('too-large');
   if (sent.length === 0) throw new PhotoRefused('not-a-picture');
   // The header alone is read first: a small file may unfold to gigabytes.
-  const header = await sharp(sent, { limitInputPixels: false }).metadata().catch(() => null);
+  const header = await sharp(sent, { limitInputPixels: false })
+    .metadata()
+    .catch(() => null);
   if (!header?.width || !header.height || !TAKEN.has(header.format ?? '')) throw new PhotoRefused('not-a-picture');
-  if (header.width * header.height > mostPixels || Math.max(header.width, header.height) > mostSide) throw new PhotoRefused('too-many-pixels');
+  if (header.width * header.height > mostPixels || Math.max(header.width, header.height) > mostSide)
+    throw new PhotoRefused('too-many-pixels');
   const fitted = (side: number) => ({ width: side, height: side, fit: 'inside', withoutEnlargement: true }) as const;
   try {
     const upright = sharp(sent, { limitInputPixels: mostPixels, failOn: 'error' }).rotate();
-    const { data: full, info } = await upright.clone().resize(fitted(keepSide)).flatten({ background: '#fff' }).jpeg({ quality: 82 }).toBuffer({ resolveWithObject: true });
+    const { data: full, info } = await upright
+      .clone()
+      .resize(fitted(keepSide))
+      .flatten({ background: '#fff' })
+      .jpeg({ quality: 82 })
+      .toBuffer({ resolveWithObject: true });
     const thumb = await sharp(full).resize(fitted(thumbSide)).jpeg({ quality: 70 }).toBuffer();
     return { full, thumb, width: info.width, height: info.height };
   } catch {

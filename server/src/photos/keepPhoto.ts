@@ -4,12 +4,23 @@ import { acceptChanges } from '../operations/acceptChanges';
 import { developPhoto } from './developPhoto';
 
 /** Develops a sent picture, keeps its files, then its row. Sending the same id again keeps the first picture. */
-export async function keepPhoto({ engine, journal, photos, clock }: Pick<Context, 'engine' | 'journal' | 'photos' | 'clock'>, id: string, sent: Buffer, by: string): Promise<void> {
+export async function keepPhoto(
+  { engine, journal, photos, clock }: Pick<Context, 'engine' | 'journal' | 'photos' | 'clock'>,
+  id: string,
+  sent: Buffer,
+  by: string,
+): Promise<void> {
   const [there] = await engine.query('select 1 from photo where id = $1', [id]);
   if (there) return;
   const { full, thumb, width, height } = await developPhoto(sent);
   const sha256 = await photos.keep(full, thumb);
   const at = clock().toISOString();
-  const operation = { id: randomUUID(), at, device: 'server', kind: 'photo.add', body: { id, sha256, width, height, bytes: full.length } } as const;
+  const operation = {
+    id: randomUUID(),
+    at,
+    device: 'server',
+    kind: 'photo.add',
+    body: { id, sha256, width, height, bytes: full.length },
+  } as const;
   await acceptChanges(engine, journal, [{ operation, by, receivedAt: at }]);
 }

@@ -13,16 +13,24 @@ beforeAll(async () => {
 });
 afterAll(() => workshop.stop());
 
-const upload = (bytes: Buffer, id = randomUUID()) => workshop.client.send('POST', `/api/photos/${id}`, bytes, { 'content-type': 'image/jpeg' });
+const upload = (bytes: Buffer, id = randomUUID()) =>
+  workshop.client.send('POST', `/api/photos/${id}`, bytes, { 'content-type': 'image/jpeg' });
 const download = async (id: string, size = '') => {
-  const response = await fetch(`${workshop.client.base}/api/photos/${id}${size}`, { headers: { cookie: workshop.client.cookie } });
+  const response = await fetch(`${workshop.client.base}/api/photos/${id}${size}`, {
+    headers: { cookie: workshop.client.cookie },
+  });
   return Buffer.from(await response.arrayBuffer());
 };
-const stored = async () => (await fs.readdir(path.join(workshop.folder, 'photos'), { recursive: true })).filter((name) => name.endsWith('.jpg')).length;
+const stored = async () =>
+  (await fs.readdir(path.join(workshop.folder, 'photos'), { recursive: true })).filter((name) => name.endsWith('.jpg'))
+    .length;
 
 /** A PNG that claims a size in its header and holds nothing of it. */
 function pngClaiming(width: number, height: number): Buffer {
-  const png = Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==', 'base64');
+  const png = Buffer.from(
+    'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
+    'base64',
+  );
   png.writeUInt32BE(width, 16);
   png.writeUInt32BE(height, 20);
   return png;

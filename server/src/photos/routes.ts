@@ -2,7 +2,7 @@ import { idSchema, PHOTO_LIMITS, PHOTO_PATH } from '@weskopos/contract';
 import express from 'express';
 import type { Context } from '../context';
 import { NotFound, Refused } from '../http/problems';
-import { requirePerson } from '../http/guard';
+import { requirePerson, signedInPerson } from '../http/guard';
 import type { Api } from '../http/register';
 import { PhotoRefused, type PhotoRefusal } from './developPhoto';
 import { keepPhoto } from './keepPhoto';
@@ -17,7 +17,12 @@ export function photoRoutes(api: Api, context: Context): void {
   app.post(`${PHOTO_PATH}/:id`, requirePerson(context), bytes, async (request, response) => {
     const id = photoId(request.params.id);
     try {
-      await keepPhoto(context, id, Buffer.isBuffer(request.body) ? request.body : Buffer.alloc(0), response.locals.person.id);
+      await keepPhoto(
+        context,
+        id,
+        Buffer.isBuffer(request.body) ? request.body : Buffer.alloc(0),
+        signedInPerson(response).id,
+      );
     } catch (error) {
       if (error instanceof PhotoRefused) throw new Refused(STATUS[error.refusal], error.refusal, 'photo');
       throw error;
@@ -25,13 +30,20 @@ export function photoRoutes(api: Api, context: Context): void {
     response.status(201).json({ id });
   });
 
-  for (const [suffix, size] of [['', 'full'], ['/thumb', 'thumb']] as [string, PhotoSize][]) {
+  for (const [suffix, size] of [
+    ['', 'full'],
+    ['/thumb', 'thumb'],
+  ] as [string, PhotoSize][]) {
     app.get(`${PHOTO_PATH}/:id${suffix}`, requirePerson(context), async (request, response) => {
-      const [photo] = await context.engine.query<{ sha256: string }>('select sha256 from photo where id = $1', [photoId(request.params.id)]);
+      const [photo] = await context.engine.query<{ sha256: string }>('select sha256 from photo where id = $1', [
+        photoId(request.params.id),
+      ]);
       if (!photo) throw new NotFound('photo');
       response.set('Cache-Control', 'private, max-age=31536000, immutable').type('jpeg');
       await new Promise<void>((resolve, reject) =>
-        response.sendFile(context.photos.pathOf(photo.sha256, size), { dotfiles: 'allow' }, (error) => (error ? reject(error) : resolve())),
+        response.sendFile(context.photos.pathOf(photo.sha256, size), { dotfiles: 'allow' }, (error) =>
+          error ? reject(error) : resolve(),
+        ),
       );
     });
   }

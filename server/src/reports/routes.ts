@@ -7,11 +7,15 @@ import { readLife } from '../vehicles/readLife';
 
 export function reportRoutes(api: Api, { engine }: Context): void {
   register(api, ENDPOINTS.report, async ({ params }) => {
-    const [target] = await engine.query<{ vehicle_id: string }>('select vehicle_id from inspection where id = $1', [params.id]);
+    const [target] = await engine.query<{ vehicle_id: string }>('select vehicle_id from inspection where id = $1', [
+      params.id,
+    ]);
     const life = target && (await readLife(engine, target.vehicle_id));
     const visit = life?.visits.find(({ inspection }) => inspection.id === params.id);
     if (!life || !visit) throw new NotFound('inspection');
-    const earlier = life.visits.filter(({ inspection }) => inspection.signedAt && inspection.startedAt < visit.inspection.startedAt);
+    const earlier = life.visits.filter(
+      ({ inspection }) => inspection.signedAt && inspection.startedAt < visit.inspection.startedAt,
+    );
     const report = composeReport(life.vehicle, visit, earlier, BASELINE);
     return {
       inspectionId: params.id,

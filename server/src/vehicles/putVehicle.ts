@@ -40,7 +40,12 @@ export async function putVehicle(engine: Engine, change: Change, vehicle: Vehicl
     return applied;
   } catch (error) {
     // Two devices taking one code at once on a server with several connections: the constraint has the last word.
-    if (error instanceof DatabaseError && error.code === UNIQUE_VIOLATION && error.constraint === 'vehicle_fleet_code_key') return { refusal: 'fleet-code-taken' };
+    if (
+      error instanceof DatabaseError &&
+      error.code === UNIQUE_VIOLATION &&
+      error.constraint === 'vehicle_fleet_code_key'
+    )
+      return { refusal: 'fleet-code-taken' };
     throw error;
   }
 }

@@ -24,10 +24,21 @@ export async function readYard(db: Queries): Promise<YardEntry[]> {
        (select ${SUMMARY} from inspection where vehicle_id = v.id and signed_at is null order by started_at desc limit 1) as open
      from vehicle v order by v.fleet_code`,
   );
-  return rows.map((row) => ({ vehicle: vehicleFrom(row), last: row.last && summaryFrom(row.last), open: row.open && summaryFrom(row.open) }));
+  return rows.map((row) => ({
+    vehicle: vehicleFrom(row),
+    last: row.last && summaryFrom(row.last),
+    open: row.open && summaryFrom(row.open),
+  }));
 }
 
 function summaryFrom(row: SummaryRow): VisitSummary {
   const iso = (text: string) => new Date(text).toISOString();
-  return { inspectionId: row.id, startedAt: iso(row.started_at), meterKm: row.meter_km, signedAt: row.signed_at && iso(row.signed_at), grade: row.grade, counts: row.counts };
+  return {
+    inspectionId: row.id,
+    startedAt: iso(row.started_at),
+    meterKm: row.meter_km,
+    signedAt: row.signed_at && iso(row.signed_at),
+    grade: row.grade,
+    counts: row.counts,
+  };
 }

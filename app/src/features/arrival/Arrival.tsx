@@ -1,4 +1,13 @@
-import { ARRIVAL_STATES, BASELINE, CATALOGUE_VERSION, METER_RANGE_KM, checkMeter, parseMeasure, type ArrivalState, type MeterAnswer } from '@weskopos/core';
+import {
+  ARRIVAL_STATES,
+  BASELINE,
+  CATALOGUE_VERSION,
+  METER_RANGE_KM,
+  checkMeter,
+  parseMeasure,
+  type ArrivalState,
+  type MeterAnswer,
+} from '@weskopos/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { Card } from '../../kit/Card';
@@ -33,7 +42,10 @@ export function Arrival() {
   const last = life.visits.at(-1)?.inspection ?? null;
   const km = parseMeasure(meter.replace(/[\u202f ]/g, ''), 'km');
   const now = new Date().toISOString();
-  const check = km.status === 'value' ? checkMeter(Math.round(km.stored), last && { km: last.meterKm, at: last.startedAt }, now) : null;
+  const check =
+    km.status === 'value'
+      ? checkMeter(Math.round(km.stored), last && { km: last.meterKm, at: last.startedAt }, now)
+      : null;
   const celsius = parseMeasure(ambient, '°C');
   const meterProblem =
     km.status === 'unreadable' || check?.status === 'impossible'
@@ -41,7 +53,9 @@ export function Arrival() {
       : km.status === 'empty' && tried
         ? 'Odometer: read it before anything is touched.'
         : undefined;
-  const ambientBad = celsius.status === 'unreadable' || (celsius.status === 'value' && (celsius.stored < AMBIENT_RANGE.least || celsius.stored > AMBIENT_RANGE.most));
+  const ambientBad =
+    celsius.status === 'unreadable' ||
+    (celsius.status === 'value' && (celsius.stored < AMBIENT_RANGE.least || celsius.stored > AMBIENT_RANGE.most));
   const needsAnswer = check?.status === 'doubtful' && !(answer && check.answers.includes(answer));
 
   const begin = async () => {
@@ -68,7 +82,12 @@ export function Arrival() {
   };
 
   return (
-    <Page title="Arrival" over={`${life.vehicle.fleetCode} · ${life.vehicle.make} ${life.vehicle.model}`} back={`/vehicle/${id}`} foot={<Press kind="main" label="To the cold gate" onPress={() => void begin()} style={{ flex: 1 }} />}>
+    <Page
+      title="Arrival"
+      over={`${life.vehicle.fleetCode} · ${life.vehicle.make} ${life.vehicle.model}`}
+      back={`/vehicle/${id}`}
+      foot={<Press kind="main" label="To the cold gate" onPress={() => void begin()} style={{ flex: 1 }} />}
+    >
       <Field
         label="Odometer, km"
         value={meter}
@@ -82,13 +101,26 @@ export function Arrival() {
         help={last ? `Last visit ${day(last.startedAt)}: ${kilometres(last.meterKm)}` : 'First visit.'}
       />
       {check?.status === 'good' && check.sinceKm !== null ? (
-        <Words soft>{`${kilometres(check.sinceKm)} in ${Math.round(check.sinceDays ?? 0)} days since the last visit.`}</Words>
+        <Words
+          soft
+        >{`${kilometres(check.sinceKm)} in ${Math.round(check.sinceDays ?? 0)} days since the last visit.`}</Words>
       ) : null}
       {check?.status === 'doubtful' ? (
         <Card ground={palette.advisoryWash}>
-          <Label colour={palette.advisory}>{check.code === 'behind' ? `Behind the last reading of ${kilometres(check.lastKm)}. Why?` : `Very far since the last reading of ${kilometres(check.lastKm)}. Why?`}</Label>
+          <Label colour={palette.advisory}>
+            {check.code === 'behind'
+              ? `Behind the last reading of ${kilometres(check.lastKm)}. Why?`
+              : `Very far since the last reading of ${kilometres(check.lastKm)}. Why?`}
+          </Label>
           <Words>Correct it above if you misread it now; otherwise your answer is kept with the visit.</Words>
-          <Choice label="Why" hideLabel options={check.answers} word={(one) => words.meterAnswer[one]} value={answer} onChoose={setAnswer} />
+          <Choice
+            label="Why"
+            hideLabel
+            options={check.answers}
+            word={(one) => words.meterAnswer[one]}
+            value={answer}
+            onChoose={setAnswer}
+          />
           {tried && needsAnswer ? (
             <Words role="alert" colour={palette.fail}>
               Choose an answer, or correct the odometer.
@@ -96,14 +128,36 @@ export function Arrival() {
           ) : null}
         </Card>
       ) : null}
-      <Choice label="It stands" options={ARRIVAL_STATES} word={(one) => words.state[one]} value={state} onChoose={setState} />
+      <Choice
+        label="It stands"
+        options={ARRIVAL_STATES}
+        word={(one) => words.state[one]}
+        value={state}
+        onChoose={setState}
+      />
       {tried && state === null ? (
         <Words role="alert" colour={palette.fail}>
           Choose how it stands: it decides what can be measured now.
         </Words>
       ) : null}
-      <Field label="Ambient temperature, °C" value={ambient} onChangeText={setAmbient} inputMode="text" problem={ambientBad ? `Ambient temperature: ${AMBIENT_RANGE.least} to ${AMBIENT_RANGE.most} °C, or empty.` : undefined} help="Tyre pressures are judged at 20 °C; this brings them there." />
-      <Field label="What the keeper says" value={complaint} onChangeText={setComplaint} multiline maxLength={2000} placeholder="in the keeper’s own words" />
+      <Field
+        label="Ambient temperature, °C"
+        value={ambient}
+        onChangeText={setAmbient}
+        inputMode="text"
+        problem={
+          ambientBad ? `Ambient temperature: ${AMBIENT_RANGE.least} to ${AMBIENT_RANGE.most} °C, or empty.` : undefined
+        }
+        help="Tyre pressures are judged at 20 °C; this brings them there."
+      />
+      <Field
+        label="What the keeper says"
+        value={complaint}
+        onChangeText={setComplaint}
+        multiline
+        maxLength={2000}
+        placeholder="in the keeper’s own words"
+      />
     </Page>
   );
 }

@@ -1,4 +1,14 @@
-import { cataloguePoint, hubPlaces, readingAt, readingValue, tyresAtHub, worstGrade, type Axle, type GradedPoint, type Place } from '@weskopos/core';
+import {
+  cataloguePoint,
+  hubPlaces,
+  readingAt,
+  readingValue,
+  tyresAtHub,
+  worstGrade,
+  type Axle,
+  type GradedPoint,
+  type Place,
+} from '@weskopos/core';
 import { StyleSheet, View } from 'react-native';
 import Svg, { G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { FONT, SIZE, SPACE } from '../../kit/tokens';
@@ -43,13 +53,22 @@ function onDeck(deck: string, points: readonly GradedPoint[]): GradedPoint[] {
 /** The drawing in words, for who does not see it. */
 function deckWords(deck: string, { axles, points }: DecksProps): string {
   const bad = onDeck(deck, points).filter(({ result }) => result.grade !== 'pass');
-  const list = bad.map((point) => `${pointShort(point.point, point.place, axles.length)} ${words.grade[point.result.grade].toLowerCase()}`);
+  const list = bad.map(
+    (point) => `${pointShort(point.point, point.place, axles.length)} ${words.grade[point.result.grade].toLowerCase()}`,
+  );
   return `${words.deck[deck]}: ${list.length > 0 ? list.join(', ') : 'all pass'}`;
 }
 
 function Outline() {
   const palette = usePalette();
-  return <Path d={`M${NOSE + 44} 4H${WIDTH - 16}Q${WIDTH - 4} 4 ${WIDTH - 4} 16V${HEIGHT - 16}Q${WIDTH - 4} ${HEIGHT - 4} ${WIDTH - 16} ${HEIGHT - 4}H${NOSE + 44}C${NOSE + 10} ${HEIGHT - 10} ${NOSE} ${HEIGHT * 0.72} ${NOSE} ${HEIGHT / 2}C${NOSE} ${HEIGHT * 0.28} ${NOSE + 10} 10 ${NOSE + 44} 4Z`} fill={palette.card} stroke={palette.ink} strokeWidth={1.5} />;
+  return (
+    <Path
+      d={`M${NOSE + 44} 4H${WIDTH - 16}Q${WIDTH - 4} 4 ${WIDTH - 4} 16V${HEIGHT - 16}Q${WIDTH - 4} ${HEIGHT - 4} ${WIDTH - 16} ${HEIGHT - 4}H${NOSE + 44}C${NOSE + 10} ${HEIGHT - 10} ${NOSE} ${HEIGHT * 0.72} ${NOSE} ${HEIGHT / 2}C${NOSE} ${HEIGHT * 0.28} ${NOSE + 10} 10 ${NOSE + 44} 4Z`}
+      fill={palette.card}
+      stroke={palette.ink}
+      strokeWidth={1.5}
+    />
+  );
 }
 
 function Floor({ deck, points }: DecksProps & { readonly deck: 'bonnet' | 'under' }) {
@@ -76,7 +95,14 @@ function Floor({ deck, points }: DecksProps & { readonly deck: 'bonnet' | 'under
         return at ? <DeckMark key={key} grade={result.grade} x={at.x * WIDTH} y={at.y * HEIGHT} /> : null;
       })}
       {named.slice(0, 5).map(({ key, point, place, result }, index) => (
-        <SvgText key={`${key}-name`} x={206} y={30 + index * 24} fill={gradeColours(palette, result.watch ? 'pass' : result.grade).line} fontFamily={FONT.labelStrong} fontSize={SIZE.l}>
+        <SvgText
+          key={`${key}-name`}
+          x={206}
+          y={30 + index * 24}
+          fill={gradeColours(palette, result.watch ? 'pass' : result.grade).line}
+          fontFamily={FONT.labelStrong}
+          fontSize={SIZE.l}
+        >
           {pointShort(point, place, 2)}
         </SvgText>
       ))}
@@ -101,30 +127,71 @@ function Wheels({ axles, points }: DecksProps) {
   return (
     <G>
       {axles.map((_, index) => (
-        <Line key={index} x1={xOf(`${index + 1}L`)} x2={xOf(`${index + 1}L`)} y1={26} y2={HEIGHT - 26} stroke={palette.rule} strokeWidth={4} />
+        <Line
+          key={index}
+          x1={xOf(`${index + 1}L`)}
+          x2={xOf(`${index + 1}L`)}
+          y1={26}
+          y2={HEIGHT - 26}
+          stroke={palette.rule}
+          strokeWidth={4}
+        />
       ))}
-      <Line x1={xOf('1L')} x2={xOf(`${axles.length}L`)} y1={HEIGHT / 2} y2={HEIGHT / 2} stroke={palette.rule} strokeWidth={4} />
+      <Line
+        x1={xOf('1L')}
+        x2={xOf(`${axles.length}L`)}
+        y1={HEIGHT / 2}
+        y2={HEIGHT / 2}
+        stroke={palette.rule}
+        strokeWidth={4}
+      />
       {hubPlaces(axles).map((hub) => {
         const left = hub.endsWith('L');
         const rear = Number.parseInt(hub, 10) === axles.length;
         const tyres = tyresAtHub(axles, hub);
         const atHub = wheels.filter(({ place }) => place === hub || tyres.includes(place));
-        const text = ['tyre.tread', 'pad.outer', 'pad.inner'].flatMap((code) => atHub.filter(({ point }) => point === code)).flatMap((point) => lowest(point) ?? []);
+        const text = ['tyre.tread', 'pad.outer', 'pad.inner']
+          .flatMap((code) => atHub.filter(({ point }) => point === code))
+          .flatMap((point) => lowest(point) ?? []);
         return (
           <G key={hub}>
             {tyres.map((tyre, index) => {
-              const grade = worstGrade(atHub.filter(({ place }) => place === tyre || place === hub).map(({ result }) => result.grade));
+              const grade = worstGrade(
+                atHub.filter(({ place }) => place === tyre || place === hub).map(({ result }) => result.grade),
+              );
               const y = left ? 10 + index * (TYRE.height + 2) : HEIGHT - 10 - TYRE.height - index * (TYRE.height + 2);
               const { line } = gradeColours(palette, grade);
               const hollow = grade === 'not-seen' || grade === 'recorded';
               return (
                 <G key={tyre}>
-                  <Rect x={xOf(hub) - TYRE.width / 2} y={y} width={TYRE.width} height={TYRE.height} rx={5} fill={hollow ? palette.card : line} stroke={line} strokeWidth={2} {...(hollow ? { strokeDasharray: '4 3' } : {})} />
-                  {grade === 'fail' || grade === 'advisory' ? <Path d={`M${xOf(hub) - 6} ${y - 1}l6 ${TYRE.height * (grade === 'fail' ? 1 : 0.55) + 1}l6 ${-TYRE.height * (grade === 'fail' ? 1 : 0.55) - 1}Z`} fill={palette.card} /> : null}
+                  <Rect
+                    x={xOf(hub) - TYRE.width / 2}
+                    y={y}
+                    width={TYRE.width}
+                    height={TYRE.height}
+                    rx={5}
+                    fill={hollow ? palette.card : line}
+                    stroke={line}
+                    strokeWidth={2}
+                    {...(hollow ? { strokeDasharray: '4 3' } : {})}
+                  />
+                  {grade === 'fail' || grade === 'advisory' ? (
+                    <Path
+                      d={`M${xOf(hub) - 6} ${y - 1}l6 ${TYRE.height * (grade === 'fail' ? 1 : 0.55) + 1}l6 ${-TYRE.height * (grade === 'fail' ? 1 : 0.55) - 1}Z`}
+                      fill={palette.card}
+                    />
+                  ) : null}
                 </G>
               );
             })}
-            <SvgText x={rear ? xOf(hub) - TYRE.width / 2 - 8 : xOf(hub) + TYRE.width / 2 + 8} textAnchor={rear ? 'end' : 'start'} y={left ? 26 : HEIGHT - 14} fill={palette.ink} fontFamily={FONT.label} fontSize={SIZE.l}>
+            <SvgText
+              x={rear ? xOf(hub) - TYRE.width / 2 - 8 : xOf(hub) + TYRE.width / 2 + 8}
+              textAnchor={rear ? 'end' : 'start'}
+              y={left ? 26 : HEIGHT - 14}
+              fill={palette.ink}
+              fontFamily={FONT.label}
+              fontSize={SIZE.l}
+            >
               {text.join(' · ')}
             </SvgText>
           </G>
@@ -147,4 +214,8 @@ function lowest({ point, finding }: GradedPoint): string | null {
   return measure && values.length > 0 ? figure(measure, Math.min(...values)) : null;
 }
 
-const styles = StyleSheet.create({ decks: { gap: SPACE.m }, deck: { gap: SPACE.xs }, drawing: { width: '100%', aspectRatio: WIDTH / HEIGHT } });
+const styles = StyleSheet.create({
+  decks: { gap: SPACE.m },
+  deck: { gap: SPACE.xs },
+  drawing: { width: '100%', aspectRatio: WIDTH / HEIGHT },
+});

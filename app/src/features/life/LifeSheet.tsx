@@ -1,6 +1,6 @@
 import { BASELINE, runOutOf, seriesKey, verdictFor, worstFirst } from '@weskopos/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { Suspense, lazy, useMemo, useState } from 'react';
+import { Suspense, useMemo, useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { Card } from '../../kit/Card';
 import { GradeMark } from '../../kit/GradeMark';
@@ -13,12 +13,10 @@ import { useLife } from '../../sync/useLife';
 import { words } from '../../words/en';
 import { day, kilometres, pointShort, roughKilometres } from '../../words/show';
 import { Decks } from '../decks/Decks';
+import { TrendPanel } from '../desk/lazyPages';
 import { PointLine } from '../overview/PointLine';
 import { VerdictCard } from '../overview/VerdictCard';
 import { NotHere } from '../root/NotHere';
-
-/** The chart brings its scales and shapes: fetched when first shown. */
-const TrendPanel = lazy(() => import('../trend/TrendPanel').then(({ TrendPanel: panel }) => ({ default: panel })));
 
 const MOST_TRENDS = 6;
 
@@ -46,14 +44,19 @@ export function LifeSheet() {
   const { vehicle } = life;
   const { last, open, verdict, trends, signed } = sheet;
   const axles = vehicle.axles.length;
-  const showTrend = (key: string) => (wide ? setShown(key) : router.push(`/vehicle/${id}/trend/${encodeURIComponent(key)}`));
+  const showTrend = (key: string) =>
+    wide ? setShown(key) : router.push(`/vehicle/${id}/trend/${encodeURIComponent(key)}`);
   const trend = trends.find(({ series }) => series.key === shown) ?? trends[0];
 
   const facts = (
     <View style={styles.stack}>
       <View>
         <Words soft>{[words.vehicleClass[vehicle.class], vehicle.year, vehicle.plate].join(' · ')}</Words>
-        <Words>{[`${vehicle.make} ${vehicle.model}`.trim(), last ? kilometres(last.inspection.meterKm) : '', vehicle.use].filter(Boolean).join(' · ')}</Words>
+        <Words>
+          {[`${vehicle.make} ${vehicle.model}`.trim(), last ? kilometres(last.inspection.meterKm) : '', vehicle.use]
+            .filter(Boolean)
+            .join(' · ')}
+        </Words>
       </View>
       {verdict && last ? (
         <VerdictCard verdict={verdict} when={day(last.inspection.startedAt)} />
@@ -67,7 +70,14 @@ export function LifeSheet() {
         <Card>
           <Heading level={2}>Worst first</Heading>
           {worstFirst(verdict.points).map((graded) => (
-            <Pressable key={graded.key} role="link" onPress={() => { const key = trends.find(({ series }) => series.key.startsWith(`${graded.key}:`))?.series.key; if (key) showTrend(key); }}>
+            <Pressable
+              key={graded.key}
+              role="link"
+              onPress={() => {
+                const key = trends.find(({ series }) => series.key.startsWith(`${graded.key}:`))?.series.key;
+                if (key) showTrend(key);
+              }}
+            >
               <PointLine graded={graded} axles={axles} brief />
             </Pressable>
           ))}
@@ -87,10 +97,21 @@ export function LifeSheet() {
         <Card>
           <Heading level={2}>Runs out next</Heading>
           {trends.slice(0, MOST_TRENDS).map(({ series, forecast }) => (
-            <Pressable key={seriesKey(series.point, series.place, series.spot)} role="link" onPress={() => showTrend(series.key)} style={[styles.row, { borderColor: palette.rule }]}>
-              <Words style={styles.grow}>{`${pointShort(series.point, series.place, axles)} ${words.spot[series.spot]}`.trim()}</Words>
+            <Pressable
+              key={seriesKey(series.point, series.place, series.spot)}
+              role="link"
+              onPress={() => showTrend(series.key)}
+              style={[styles.row, { borderColor: palette.rule }]}
+            >
+              <Words style={styles.grow}>
+                {`${pointShort(series.point, series.place, axles)} ${words.spot[series.spot]}`.trim()}
+              </Words>
               <Label size="l" colour={palette.forecast}>
-                {forecast.status === 'running-out' ? `about ${roughKilometres(forecast.midKm)}` : forecast.status === 'reached' ? 'now' : 'cannot tell yet'}
+                {forecast.status === 'running-out'
+                  ? `about ${roughKilometres(forecast.midKm)}`
+                  : forecast.status === 'reached'
+                    ? 'now'
+                    : 'cannot tell yet'}
               </Label>
             </Pressable>
           ))}
@@ -102,7 +123,12 @@ export function LifeSheet() {
         {[...signed].reverse().map(({ inspection, findings, inspector }) => {
           const { grade } = verdictFor(vehicle, inspection, findings, BASELINE);
           return (
-            <Pressable key={inspection.id} role="link" onPress={() => router.push(`/vehicle/${id}/visit/${inspection.id}/report`)} style={[styles.row, { borderColor: palette.rule }]}>
+            <Pressable
+              key={inspection.id}
+              role="link"
+              onPress={() => router.push(`/vehicle/${id}/visit/${inspection.id}/report`)}
+              style={[styles.row, { borderColor: palette.rule }]}
+            >
               <GradeMark grade={grade} height={30} />
               <Words style={styles.grow}>{`${day(inspection.startedAt)}, ${inspector}`}</Words>
               <Words soft>{`${words.grade[grade]} · ${kilometres(inspection.meterKm)}`}</Words>
@@ -118,7 +144,23 @@ export function LifeSheet() {
       title={vehicle.fleetCode}
       back="/"
       width={wide ? 1240 : 640}
-      foot={open ? <Press kind="main" label="Go on with the visit" onPress={() => router.push(`/vehicle/${id}/visit/${open.inspection.id}`)} style={styles.grow} /> : <Press kind="main" label="Begin a visit" onPress={() => router.push(`/vehicle/${id}/arrive`)} style={styles.grow} />}
+      foot={
+        open ? (
+          <Press
+            kind="main"
+            label="Go on with the visit"
+            onPress={() => router.push(`/vehicle/${id}/visit/${open.inspection.id}`)}
+            style={styles.grow}
+          />
+        ) : (
+          <Press
+            kind="main"
+            label="Begin a visit"
+            onPress={() => router.push(`/vehicle/${id}/arrive`)}
+            style={styles.grow}
+          />
+        )
+      }
     >
       {wide ? (
         <View style={styles.panes}>

@@ -27,7 +27,12 @@ export function CoverageList({ points, axles, onPoint }: CoverageListProps) {
           {points
             .filter((point) => point.stop === stop)
             .map((point) => (
-              <Pressable key={point.key} role="link" onPress={() => onPoint(point)} style={[styles.row, { borderColor: palette.rule }]}>
+              <Pressable
+                key={point.key}
+                role="link"
+                onPress={() => onPoint(point)}
+                style={[styles.row, { borderColor: palette.rule }]}
+              >
                 <GradeMark grade={point.result.grade} height={26} />
                 <Words style={styles.name}>{pointShort(point.point, point.place, axles)}</Words>
                 <Words strong colour={gradeColours(palette, point.result.grade).line}>

@@ -48,7 +48,18 @@ export function Overview() {
       over={`${vehicle.fleetCode} · ${vehicle.make} ${vehicle.model}`}
       back={walk}
       width={wide ? 1080 : 640}
-      foot={inspection.signedAt ? <Press kind="main" label="See the report" onPress={report} style={styles.grow} /> : <Press kind="main" label={unseen > 0 && asked ? `Sign with ${unseen} not seen` : 'Sign'} onPress={() => void sign()} style={styles.grow} />}
+      foot={
+        inspection.signedAt ? (
+          <Press kind="main" label="See the report" onPress={report} style={styles.grow} />
+        ) : (
+          <Press
+            kind="main"
+            label={unseen > 0 && asked ? `Sign with ${unseen} not seen` : 'Sign'}
+            onPress={() => void sign()}
+            style={styles.grow}
+          />
+        )
+      }
     >
       <View style={wide ? styles.panes : styles.stack}>
         <View style={wide ? styles.pane : styles.stack}>
@@ -66,7 +77,13 @@ export function Overview() {
           {forks.size > 0 ? (
             <Card>
               <Heading level={2}>Seen twice</Heading>
-              {[...forks.values()].map(([first]) => (first ? <Words key={first.id}>{`${pointWords(first.point, first.place, axles)}: two entries are kept; the newer one counts. Read it once more to settle it.`}</Words> : null))}
+              {[...forks.values()].map(([first]) =>
+                first ? (
+                  <Words
+                    key={first.id}
+                  >{`${pointWords(first.point, first.place, axles)}: two entries are kept; the newer one counts. Read it once more to settle it.`}</Words>
+                ) : null,
+              )}
             </Card>
           ) : null}
           {worstFirst(verdict.points).length > 0 ? (
@@ -81,11 +98,20 @@ export function Overview() {
         </View>
         <View style={wide ? styles.pane : styles.stack}>
           <Heading level={2}>Every point</Heading>
-          <CoverageList points={verdict.points} axles={axles} onPoint={(point) => router.replace(`${walk}?at=${encodeURIComponent(point.key)}` as typeof walk)} />
+          <CoverageList
+            points={verdict.points}
+            axles={axles}
+            onPoint={(point) => router.replace(`${walk}?at=${encodeURIComponent(point.key)}` as typeof walk)}
+          />
         </View>
       </View>
     </Page>
   );
 }
 
-const styles = StyleSheet.create({ stack: { gap: SPACE.l }, panes: { flexDirection: 'row', gap: SPACE.xl, alignItems: 'flex-start' }, pane: { flex: 1, gap: SPACE.l }, grow: { flex: 1 } });
+const styles = StyleSheet.create({
+  stack: { gap: SPACE.l },
+  panes: { flexDirection: 'row', gap: SPACE.xl, alignItems: 'flex-start' },
+  pane: { flex: 1, gap: SPACE.l },
+  grow: { flex: 1 },
+});

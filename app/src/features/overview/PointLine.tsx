@@ -9,7 +9,15 @@ import { figure, pointWords, unitWord } from '../../words/show';
 import { gradeSentence } from '../../words/reasonSentence';
 
 /** One point with its readings, grade and why. */
-export function PointLine({ graded, axles, brief }: { readonly graded: GradedPoint; readonly axles: number; readonly brief?: boolean }) {
+export function PointLine({
+  graded,
+  axles,
+  brief,
+}: {
+  readonly graded: GradedPoint;
+  readonly axles: number;
+  readonly brief?: boolean;
+}) {
   const palette = usePalette();
   const { point, place, result, finding } = graded;
   return (
@@ -18,7 +26,11 @@ export function PointLine({ graded, axles, brief }: { readonly graded: GradedPoi
       <View style={styles.text}>
         <Words strong>{pointWords(point, place, axles)}</Words>
         <Words size="m" soft>
-          <Words size="m" strong colour={gradeColours(palette, result.grade).line}>{`${words.grade[result.grade]}${result.corrected ? `, ${words.corrected}` : ''}${result.watch ? `, ${words.watch}` : ''}. `}</Words>
+          <Words
+            size="m"
+            strong
+            colour={gradeColours(palette, result.grade).line}
+          >{`${words.grade[result.grade]}${result.corrected ? `, ${words.corrected}` : ''}${result.watch ? `, ${words.watch}` : ''}. `}</Words>
           {gradeSentence(result)}
           {finding?.note && !brief ? ` “${finding.note}”` : ''}
         </Words>

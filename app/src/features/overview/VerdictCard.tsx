@@ -8,7 +8,13 @@ import { Label, Words } from '../../kit/Words';
 import { words } from '../../words/en';
 
 /** The vehicle's verdict with what it counts, and beside it what was not seen. */
-export function VerdictCard({ verdict, when }: { readonly verdict: Pick<Verdict, 'grade' | 'counts'>; readonly when?: string }) {
+export function VerdictCard({
+  verdict,
+  when,
+}: {
+  readonly verdict: Pick<Verdict, 'grade' | 'counts'>;
+  readonly when?: string;
+}) {
   const palette = usePalette();
   const { line } = gradeColours(palette, verdict.grade);
   const { fail, advisory, pass, recorded } = verdict.counts;
@@ -20,7 +26,11 @@ export function VerdictCard({ verdict, when }: { readonly verdict: Pick<Verdict,
         <Label size="h3" colour={line}>
           {[words.grade[verdict.grade], when].filter(Boolean).join(', ')}
         </Label>
-        <Words>{[`${fail} fail`, `${advisory} advisory`, `${pass} pass`, recorded > 0 ? `${recorded} recorded` : ''].filter(Boolean).join(' · ')}</Words>
+        <Words>
+          {[`${fail} fail`, `${advisory} advisory`, `${pass} pass`, recorded > 0 ? `${recorded} recorded` : '']
+            .filter(Boolean)
+            .join(' · ')}
+        </Words>
         <Words soft={unseen === 0} strong={unseen > 0}>
           {unseen === 0 ? 'Every point was seen.' : `${unseen} not seen.`}
         </Words>
@@ -29,4 +39,7 @@ export function VerdictCard({ verdict, when }: { readonly verdict: Pick<Verdict,
   );
 }
 
-const styles = StyleSheet.create({ card: { flexDirection: 'row', alignItems: 'center' }, text: { flex: 1, gap: SPACE.xs } });
+const styles = StyleSheet.create({
+  card: { flexDirection: 'row', alignItems: 'center' },
+  text: { flex: 1, gap: SPACE.xs },
+});

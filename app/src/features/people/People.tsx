@@ -18,7 +18,10 @@ export function People() {
   const palette = usePalette();
   const [people, setPeople] = useState<readonly Person[]>([]);
   const [problem, setProblem] = useState<string>();
-  const form = useForm({ resolver: zodResolver(newPersonSchema), defaultValues: { name: '', secret: '', role: 'inspector' as Person['role'] } });
+  const form = useForm({
+    resolver: zodResolver(newPersonSchema),
+    defaultValues: { name: '', secret: '', role: 'inspector' as Person['role'] },
+  });
 
   useEffect(() => {
     call('people').then(setPeople, (error: unknown) => setProblem(problemWords(error)));
@@ -44,13 +47,45 @@ export function People() {
         </Card>
       ))}
       <Heading>Add a person</Heading>
-      <Controller control={form.control} name="name" render={({ field, fieldState }) => <Field label="Name" value={field.value} onChangeText={field.onChange} problem={fieldState.error && 'One to sixty characters.'} />} />
+      <Controller
+        control={form.control}
+        name="name"
+        render={({ field, fieldState }) => (
+          <Field
+            label="Name"
+            value={field.value}
+            onChangeText={field.onChange}
+            problem={fieldState.error && 'One to sixty characters.'}
+          />
+        )}
+      />
       <Controller
         control={form.control}
         name="secret"
-        render={({ field, fieldState }) => <Field label="PIN or password" value={field.value} onChangeText={field.onChange} secureTextEntry help="Six characters or more." problem={fieldState.error && 'Six characters or more.'} />}
+        render={({ field, fieldState }) => (
+          <Field
+            label="PIN or password"
+            value={field.value}
+            onChangeText={field.onChange}
+            secureTextEntry
+            help="Six characters or more."
+            problem={fieldState.error && 'Six characters or more.'}
+          />
+        )}
       />
-      <Controller control={form.control} name="role" render={({ field }) => <Choice label="Role" options={ROLES} word={(role) => words.role[role]} value={field.value} onChoose={field.onChange} />} />
+      <Controller
+        control={form.control}
+        name="role"
+        render={({ field }) => (
+          <Choice
+            label="Role"
+            options={ROLES}
+            word={(role) => words.role[role]}
+            value={field.value}
+            onChoose={field.onChange}
+          />
+        )}
+      />
       {problem ? (
         <Words role="alert" colour={palette.fail}>
           {problem}

@@ -29,7 +29,13 @@ export function ReportPage() {
   const { inspection } = report;
   const axles = vehicle.axles.length;
   const stops = [...new Set(report.verdict.points.map(({ stop }) => stop))];
-  const meters = [`${kilometres(inspection.meterKm)}`, words.state[inspection.state].toLowerCase(), inspection.ambientC === null ? '' : `${inspection.ambientC} °C`].filter(Boolean).join(' · ');
+  const meters = [
+    `${kilometres(inspection.meterKm)}`,
+    words.state[inspection.state].toLowerCase(),
+    inspection.ambientC === null ? '' : `${inspection.ambientC} °C`,
+  ]
+    .filter(Boolean)
+    .join(' · ');
   return (
     <Page
       title={`Report, ${vehicle.fleetCode}`}
@@ -41,9 +47,15 @@ export function ReportPage() {
       <View>
         <Words>{`${dayAndTime(inspection.startedAt)}, ${found.visit.inspector}`}</Words>
         <Words>{meters}</Words>
-        {inspection.meterAnswer ? <Words soft>{`Odometer: ${words.meterAnswer[inspection.meterAnswer].toLowerCase()}.`}</Words> : null}
+        {inspection.meterAnswer ? (
+          <Words soft>{`Odometer: ${words.meterAnswer[inspection.meterAnswer].toLowerCase()}.`}</Words>
+        ) : null}
         {inspection.complaint ? <Words>{`The keeper says: “${inspection.complaint}”`}</Words> : null}
-        <Words strong>{inspection.signedAt ? `Signed by ${found.visit.signedBy ?? found.visit.inspector}, ${dayAndTime(inspection.signedAt)}` : 'Not signed yet: this is a draft.'}</Words>
+        <Words strong>
+          {inspection.signedAt
+            ? `Signed by ${found.visit.signedBy ?? found.visit.inspector}, ${dayAndTime(inspection.signedAt)}`
+            : 'Not signed yet: this is a draft.'}
+        </Words>
       </View>
       <VerdictCard verdict={report.verdict} when={day(inspection.startedAt)} />
       {report.verdict.counts.fail > 0 ? <Words strong>{words.caution.fail}</Words> : null}
@@ -53,7 +65,11 @@ export function ReportPage() {
           {worstFirst(report.verdict.points).map((graded) => (
             <View key={graded.key} style={styles.group} {...{ dataSet: { print: 'whole' } }}>
               <PointLine graded={graded} axles={axles} />
-              <PhotoStrip photos={graded.finding?.photos ?? []} label={pointWords(graded.point, graded.place, axles)} size={220} />
+              <PhotoStrip
+                photos={graded.finding?.photos ?? []}
+                label={pointWords(graded.point, graded.place, axles)}
+                size={220}
+              />
             </View>
           ))}
         </Card>
@@ -92,12 +108,20 @@ export function ReportPage() {
             .map((graded) => (
               <View key={graded.key} style={styles.group} {...{ dataSet: { print: 'whole' } }}>
                 <PointLine graded={graded} axles={axles} />
-                {graded.result.grade === 'pass' && !graded.result.watch ? <PhotoStrip photos={graded.finding?.photos ?? []} label={pointWords(graded.point, graded.place, axles)} /> : null}
+                {graded.result.grade === 'pass' && !graded.result.watch ? (
+                  <PhotoStrip
+                    photos={graded.finding?.photos ?? []}
+                    label={pointWords(graded.point, graded.place, axles)}
+                  />
+                ) : null}
               </View>
             ))}
         </Card>
       ))}
-      <Words size="s" soft>{`Limit sheet ${inspection.limitSheet}; house rules: plain comparison with close calls flagged, damp oil is watched. ${words.caution.law}`}</Words>
+      <Words
+        size="s"
+        soft
+      >{`Limit sheet ${inspection.limitSheet}; house rules: plain comparison with close calls flagged, damp oil is watched. ${words.caution.law}`}</Words>
     </Page>
   );
 }

@@ -4,16 +4,14 @@ import { BarlowCondensed_500Medium } from '@expo-google-fonts/barlow-condensed/5
 import { BarlowCondensed_600SemiBold } from '@expo-google-fonts/barlow-condensed/600SemiBold';
 import { useFonts } from 'expo-font';
 import { Slot } from 'expo-router';
-import { Suspense, lazy, useEffect } from 'react';
+import { Suspense, useEffect } from 'react';
 import { View } from 'react-native';
 import { FONT } from '../../kit/tokens';
 import { usePalette } from '../../kit/theme';
 import { openWorkshop, useWorkshop } from '../../sync/workshop';
+import { Setup } from '../desk/lazyPages';
 import { SignIn } from '../signin/SignIn';
 import { keepShell } from './keepShell';
-
-/** Needed once in a workshop's life. */
-const Setup = lazy(() => import('../signin/Setup').then(({ Setup: page }) => ({ default: page })));
 
 /** Opens the device's store, then shows the way in or the page that was asked for. */
 export function Root() {
@@ -29,10 +27,13 @@ export function Root() {
     void openWorkshop();
     keepShell();
   }, []);
-  if (status === 'opening' || (!fonts && !fontProblem)) return <View style={{ flex: 1, backgroundColor: palette.ground }} />;
+  if (status === 'opening' || (!fonts && !fontProblem))
+    return <View style={{ flex: 1, backgroundColor: palette.ground }} />;
   return (
     <View style={{ flex: 1, backgroundColor: palette.ground }}>
-      <Suspense fallback={null}>{status === 'empty' ? <Setup /> : status === 'signed-out' ? <SignIn /> : <Slot />}</Suspense>
+      <Suspense fallback={null}>
+        {status === 'empty' ? <Setup /> : status === 'signed-out' ? <SignIn /> : <Slot />}
+      </Suspense>
     </View>
   );
 }

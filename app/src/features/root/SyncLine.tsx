@@ -42,6 +42,13 @@ export function SyncLine() {
 }
 
 const styles = StyleSheet.create({
-  refused: { flexDirection: 'row', alignItems: 'center', gap: SPACE.s, borderLeftWidth: 4, paddingLeft: SPACE.s, marginTop: SPACE.s },
+  refused: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: SPACE.s,
+    borderLeftWidth: 4,
+    paddingLeft: SPACE.s,
+    marginTop: SPACE.s,
+  },
   grow: { flex: 1 },
 });

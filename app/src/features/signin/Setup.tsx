@@ -12,7 +12,11 @@ import { call } from '../../sync/transport';
 import { problemWords } from '../../words/problemWords';
 
 const FIELDS = [
-  { name: 'code', label: 'Code from the server’s window', help: 'Eight letters and figures, printed when the server started.' },
+  {
+    name: 'code',
+    label: 'Code from the server’s window',
+    help: 'Eight letters and figures, printed when the server started.',
+  },
   { name: 'name', label: 'Your name', help: 'You become the workshop lead and can add inspectors.' },
   { name: 'secret', label: 'PIN or password', help: 'Six characters or more.' },
 ] as const;
@@ -37,7 +41,15 @@ export function Setup() {
           control={form.control}
           name={name}
           render={({ field, fieldState }) => (
-            <Field label={label} help={help} value={field.value} onChangeText={field.onChange} onBlur={field.onBlur} secureTextEntry={name === 'secret'} problem={fieldState.error && help} />
+            <Field
+              label={label}
+              help={help}
+              value={field.value}
+              onChangeText={field.onChange}
+              onBlur={field.onBlur}
+              secureTextEntry={name === 'secret'}
+              problem={fieldState.error && help}
+            />
           )}
         />
       ))}

@@ -30,13 +30,25 @@ export function SignIn() {
   return (
     <Page title="Weskopos" over="The bench book that walks with you" width={420}>
       <Field label="Name" value={name} onChangeText={setName} autoCapitalize="words" autoComplete="username" />
-      <Field label="PIN or password" value={secret} onChangeText={setSecret} secureTextEntry autoComplete="current-password" onSubmitEditing={() => void enter()} />
+      <Field
+        label="PIN or password"
+        value={secret}
+        onChangeText={setSecret}
+        secureTextEntry
+        autoComplete="current-password"
+        onSubmitEditing={() => void enter()}
+      />
       {problem ? (
         <Words role="alert" colour={palette.fail}>
           {problem}
         </Words>
       ) : null}
-      <Press kind="main" label="Sign in" onPress={() => void enter()} disabled={busy || name.trim() === '' || secret === ''} />
+      <Press
+        kind="main"
+        label="Sign in"
+        onPress={() => void enter()}
+        disabled={busy || name.trim() === '' || secret === ''}
+      />
     </Page>
   );
 }

@@ -1,4 +1,11 @@
-import { CLOSE_CALL_FACTOR, expectedAt, readingsOfCurrentPart, type Forecast, type Series, type Threshold } from '@weskopos/core';
+import {
+  CLOSE_CALL_FACTOR,
+  expectedAt,
+  readingsOfCurrentPart,
+  type Forecast,
+  type Series,
+  type Threshold,
+} from '@weskopos/core';
 import { scaleLinear } from 'd3-scale';
 import { area, line } from 'd3-shape';
 import { useState } from 'react';
@@ -33,7 +40,10 @@ export function TrendChart({ series, forecast, thresholds, title }: TrendChartPr
   if (!first || !last) return null;
   const span = Math.max(1000, last.travelledKm - first.travelledKm);
   const offset = last.meterKm - last.travelledKm;
-  const reach = forecast.status === 'running-out' ? Math.min(span * AHEAD * 2, Math.max(span * AHEAD, forecast.midKm * 1.15)) : span * AHEAD;
+  const reach =
+    forecast.status === 'running-out'
+      ? Math.min(span * AHEAD * 2, Math.max(span * AHEAD, forecast.midKm * 1.15))
+      : span * AHEAD;
   const x = scaleLinear()
     .domain([first.travelledKm - span * 0.04, last.travelledKm + reach])
     .range([EDGE.left, Math.max(EDGE.left + 10, width - EDGE.right)]);
@@ -42,20 +52,24 @@ export function TrendChart({ series, forecast, thresholds, title }: TrendChartPr
     .nice()
     .range([HEIGHT - EDGE.bottom, EDGE.top]);
   const part = readingsOfCurrentPart(series);
-  const fan = Array.from({ length: FAN_STEPS + 1 }, (_, step) => last.travelledKm + (reach * step) / FAN_STEPS).flatMap((at) => {
-    const expected = expectedAt(forecast, at);
-    return expected ? [{ at, ...expected }] : [];
-  });
+  const fan = Array.from({ length: FAN_STEPS + 1 }, (_, step) => last.travelledKm + (reach * step) / FAN_STEPS).flatMap(
+    (at) => {
+      const expected = expectedAt(forecast, at);
+      return expected ? [{ at, ...expected }] : [];
+    },
+  );
   const fanPath = area<(typeof fan)[number]>()
     .x(({ at }) => x(at))
     .y0(({ y: mid, half }) => y(Math.max(0, mid - half)))
     .y1(({ y: mid, half }) => y(Math.max(0, mid + half)))(fan);
   const fitPath = line<{ at: number; y: number }>()
     .x(({ at }) => x(at))
-    .y(({ y: mid }) => y(Math.max(0, mid)))([...(part[0] ? [part[0].travelledKm] : []), ...fan.map(({ at }) => at)].flatMap((at) => {
-    const expected = expectedAt(forecast, at);
-    return expected ? [{ at, y: expected.y }] : [];
-  }));
+    .y(({ y: mid }) => y(Math.max(0, mid)))(
+    [...(part[0] ? [part[0].travelledKm] : []), ...fan.map(({ at }) => at)].flatMap((at) => {
+      const expected = expectedAt(forecast, at);
+      return expected ? [{ at, y: expected.y }] : [];
+    }),
+  );
   const limit = thresholds.find(({ grade }) => grade === 'fail')?.value ?? 0;
   const spoken = `${title}: ${readings.map(({ value }) => amount(measure, value)).join(', ')}. ${forecastSentence(forecast, measure, limit)}`;
 
@@ -65,25 +79,63 @@ export function TrendChart({ series, forecast, thresholds, title }: TrendChartPr
         <Svg width={width} height={HEIGHT} role="img" aria-label={spoken}>
           {y.ticks(6).map((tick) => (
             <G key={tick}>
-              <Line x1={EDGE.left} x2={width - EDGE.right} y1={y(tick)} y2={y(tick)} stroke={palette.rule} strokeWidth={1} />
-              <SvgText x={EDGE.left - 8} y={y(tick) + 5} textAnchor="end" fill={palette.soft} fontFamily={FONT.label} fontSize={SIZE.m}>
+              <Line
+                x1={EDGE.left}
+                x2={width - EDGE.right}
+                y1={y(tick)}
+                y2={y(tick)}
+                stroke={palette.rule}
+                strokeWidth={1}
+              />
+              <SvgText
+                x={EDGE.left - 8}
+                y={y(tick) + 5}
+                textAnchor="end"
+                fill={palette.soft}
+                fontFamily={FONT.label}
+                fontSize={SIZE.m}
+              >
                 {tick}
               </SvgText>
             </G>
           ))}
           {x.ticks(width < 400 ? 4 : 6).map((tick) => (
-            <SvgText key={tick} x={x(tick)} y={HEIGHT - 8} textAnchor="middle" fill={palette.soft} fontFamily={FONT.label} fontSize={SIZE.m}>
+            <SvgText
+              key={tick}
+              x={x(tick)}
+              y={HEIGHT - 8}
+              textAnchor="middle"
+              fill={palette.soft}
+              fontFamily={FONT.label}
+              fontSize={SIZE.m}
+            >
               {`${Math.round((tick + offset) / 1000)}k`}
             </SvgText>
           ))}
           {fanPath ? <Path d={fanPath} fill={palette.forecastWash} /> : null}
-          {fitPath ? <Path d={fitPath} fill="none" stroke={palette.forecast} strokeWidth={2} strokeDasharray="5 4" /> : null}
+          {fitPath ? (
+            <Path d={fitPath} fill="none" stroke={palette.forecast} strokeWidth={2} strokeDasharray="5 4" />
+          ) : null}
           {thresholds.map((edge) => {
             const colour = edge.grade === 'fail' ? palette.fail : palette.advisory;
             return (
               <G key={`${edge.grade}${edge.value}`}>
-                <Line x1={EDGE.left} x2={width - EDGE.right} y1={y(edge.value)} y2={y(edge.value)} stroke={colour} strokeWidth={2} {...(edge.grade === 'advisory' ? { strokeDasharray: '7 4' } : {})} />
-                <SvgText x={EDGE.left + 4} y={y(edge.value) - 5} fill={colour} fontFamily={FONT.labelStrong} fontSize={SIZE.m}>
+                <Line
+                  x1={EDGE.left}
+                  x2={width - EDGE.right}
+                  y1={y(edge.value)}
+                  y2={y(edge.value)}
+                  stroke={colour}
+                  strokeWidth={2}
+                  {...(edge.grade === 'advisory' ? { strokeDasharray: '7 4' } : {})}
+                />
+                <SvgText
+                  x={EDGE.left + 4}
+                  y={y(edge.value) - 5}
+                  fill={colour}
+                  fontFamily={FONT.labelStrong}
+                  fontSize={SIZE.m}
+                >
                   {`${edge.grade} ${figure(measure, edge.value)} ${words.basis[edge.basis]}`}
                 </SvgText>
               </G>
@@ -94,9 +146,32 @@ export function TrendChart({ series, forecast, thresholds, title }: TrendChartPr
             const half = CLOSE_CALL_FACTOR * reading.u;
             return (
               <G key={reading.inspectionId}>
-                {before && !reading.startsPart ? <Line x1={x(before.travelledKm)} y1={y(before.value)} x2={x(reading.travelledKm)} y2={y(reading.value)} stroke={palette.ink} strokeWidth={2} /> : null}
-                <Line x1={x(reading.travelledKm)} x2={x(reading.travelledKm)} y1={y(reading.value - half)} y2={y(reading.value + half)} stroke={palette.ink} strokeWidth={1.5} />
-                <Circle cx={x(reading.travelledKm)} cy={y(reading.value)} r={5} fill={palette.card} stroke={palette.ink} strokeWidth={2} />
+                {before && !reading.startsPart ? (
+                  <Line
+                    x1={x(before.travelledKm)}
+                    y1={y(before.value)}
+                    x2={x(reading.travelledKm)}
+                    y2={y(reading.value)}
+                    stroke={palette.ink}
+                    strokeWidth={2}
+                  />
+                ) : null}
+                <Line
+                  x1={x(reading.travelledKm)}
+                  x2={x(reading.travelledKm)}
+                  y1={y(reading.value - half)}
+                  y2={y(reading.value + half)}
+                  stroke={palette.ink}
+                  strokeWidth={1.5}
+                />
+                <Circle
+                  cx={x(reading.travelledKm)}
+                  cy={y(reading.value)}
+                  r={5}
+                  fill={palette.card}
+                  stroke={palette.ink}
+                  strokeWidth={2}
+                />
               </G>
             );
           })}

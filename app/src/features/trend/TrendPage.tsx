@@ -14,8 +14,17 @@ export function TrendPage() {
   const signed = life.visits.filter(({ inspection }) => inspection.signedAt !== null);
   const trend = runOutOf(life.vehicle, signed, BASELINE).find(({ series }) => series.key === key);
   return (
-    <Page title="Trend" over={`${life.vehicle.fleetCode} · ${life.vehicle.make} ${life.vehicle.model}`} back={`/vehicle/${id}`} width={760}>
-      {trend ? <TrendPanel vehicle={life.vehicle} trend={trend} /> : <Words>No readings of this part are signed yet. A trend begins with the second visit.</Words>}
+    <Page
+      title="Trend"
+      over={`${life.vehicle.fleetCode} · ${life.vehicle.make} ${life.vehicle.model}`}
+      back={`/vehicle/${id}`}
+      width={760}
+    >
+      {trend ? (
+        <TrendPanel vehicle={life.vehicle} trend={trend} />
+      ) : (
+        <Words>No readings of this part are signed yet. A trend begins with the second visit.</Words>
+      )}
     </Page>
   );
 }

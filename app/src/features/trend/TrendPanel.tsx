@@ -29,16 +29,32 @@ export function TrendPanel({ vehicle, trend: { series, forecast, limit } }: Tren
         </Heading>
         <Press label={table ? 'As a drawing' : 'As a table'} onPress={() => setTable(!table)} />
       </View>
-      <Card>{table ? <TrendTable series={series} /> : <TrendChart series={series} forecast={forecast} thresholds={valueThresholds(BASELINE, series.measure, vehicle.class)} title={title} />}</Card>
+      <Card>
+        {table ? (
+          <TrendTable series={series} />
+        ) : (
+          <TrendChart
+            series={series}
+            forecast={forecast}
+            thresholds={valueThresholds(BASELINE, series.measure, vehicle.class)}
+            title={title}
+          />
+        )}
+      </Card>
       <Card>
         {rate ? <Label size="h3">{rate}</Label> : null}
         <Words>{forecastSentence(forecast, series.measure, limit)}</Words>
         <Words size="s" soft>
-          A straight line through this part’s own readings, with the gauge’s uncertainty. Whether the wear stays as it was, it cannot know.
+          A straight line through this part’s own readings, with the gauge’s uncertainty. Whether the wear stays as it
+          was, it cannot know.
         </Words>
       </Card>
     </View>
   );
 }
 
-const styles = StyleSheet.create({ panel: { gap: SPACE.m }, head: { flexDirection: 'row', alignItems: 'center', gap: SPACE.s }, grow: { flex: 1 } });
+const styles = StyleSheet.create({
+  panel: { gap: SPACE.m },
+  head: { flexDirection: 'row', alignItems: 'center', gap: SPACE.s },
+  grow: { flex: 1 },
+});

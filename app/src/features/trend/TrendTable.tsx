@@ -23,7 +23,11 @@ export function TrendTable({ series }: { readonly series: Series }) {
       </View>
       {[...series.readings].reverse().map((reading) => (
         <View role="row" key={reading.inspectionId} style={[styles.row, { borderColor: palette.rule }]}>
-          {[day(reading.at), kilometres(reading.meterKm), `${amount(series.measure, reading.value)} ± ${(CLOSE_CALL_FACTOR * reading.u).toFixed(1)}${reading.startsPart ? ', new part' : ''}`].map((text, index) => (
+          {[
+            day(reading.at),
+            kilometres(reading.meterKm),
+            `${amount(series.measure, reading.value)} ± ${(CLOSE_CALL_FACTOR * reading.u).toFixed(1)}${reading.startsPart ? ', new part' : ''}`,
+          ].map((text, index) => (
             <View role="cell" key={index} style={styles.cell}>
               <Words size="m">{text}</Words>
             </View>
@@ -34,4 +38,7 @@ export function TrendTable({ series }: { readonly series: Series }) {
   );
 }
 
-const styles = StyleSheet.create({ row: { flexDirection: 'row', borderTopWidth: 1, borderColor: 'transparent', paddingVertical: SPACE.s }, cell: { flex: 1 } });
+const styles = StyleSheet.create({
+  row: { flexDirection: 'row', borderTopWidth: 1, borderColor: 'transparent', paddingVertical: SPACE.s },
+  cell: { flex: 1 },
+});

@@ -28,7 +28,12 @@ const formSchema = z.object({
 });
 type FormInput = z.input<typeof formSchema>;
 
-const TEXTS: readonly { readonly name: 'fleetCode' | 'plate' | 'make' | 'model' | 'year' | 'use' | 'frontKpa' | 'rearKpa'; readonly label: string; readonly allowed: string; readonly figures?: true }[] = [
+const TEXTS: readonly {
+  readonly name: 'fleetCode' | 'plate' | 'make' | 'model' | 'year' | 'use' | 'frontKpa' | 'rearKpa';
+  readonly label: string;
+  readonly allowed: string;
+  readonly figures?: true;
+}[] = [
   { name: 'fleetCode', label: 'Fleet code', allowed: 'One to twenty characters, e.g. FH 07.' },
   { name: 'plate', label: 'Plate', allowed: 'At most twenty characters.' },
   { name: 'make', label: 'Make', allowed: 'At most forty characters.' },
@@ -43,7 +48,19 @@ export function NewVehicle() {
   const router = useRouter();
   const form = useForm({
     resolver: zodResolver(formSchema),
-    defaultValues: { fleetCode: '', plate: '', make: '', model: '', year: '', use: '', class: 'car', rear: 'single', brake: 'disc', frontKpa: '', rearKpa: '' } as FormInput,
+    defaultValues: {
+      fleetCode: '',
+      plate: '',
+      make: '',
+      model: '',
+      year: '',
+      use: '',
+      class: 'car',
+      rear: 'single',
+      brake: 'disc',
+      frontKpa: '',
+      rearKpa: '',
+    } as FormInput,
   });
   const save = form.handleSubmit(async ({ rear, brake, frontKpa, rearKpa, ...sheet }) => {
     const vehicle: Vehicle = {
@@ -59,20 +76,67 @@ export function NewVehicle() {
   });
   const control = form.control as unknown as Control<FormInput>;
   return (
-    <Page title="Add a vehicle" back="/" foot={<Press kind="main" label="Save" onPress={() => void save()} style={{ flex: 1 }} />}>
+    <Page
+      title="Add a vehicle"
+      back="/"
+      foot={<Press kind="main" label="Save" onPress={() => void save()} style={{ flex: 1 }} />}
+    >
       {TEXTS.map(({ name, label, allowed, figures }) => (
         <Controller
           key={name}
           control={control}
           name={name}
           render={({ field, fieldState }) => (
-            <Field label={label} value={String(field.value)} onChangeText={field.onChange} onBlur={field.onBlur} inputMode={figures ? 'numeric' : 'text'} problem={fieldState.error && allowed} />
+            <Field
+              label={label}
+              value={String(field.value)}
+              onChangeText={field.onChange}
+              onBlur={field.onBlur}
+              inputMode={figures ? 'numeric' : 'text'}
+              problem={fieldState.error && allowed}
+            />
           )}
         />
       ))}
-      <Controller control={control} name="class" render={({ field }) => <Choice label="Class (it decides the law’s limits)" options={VEHICLE_CLASSES} word={(one) => words.vehicleClass[one]} value={field.value} onChoose={field.onChange} />} />
-      <Controller control={control} name="rear" render={({ field }) => <Choice label="Rear wheels" options={['single', 'dual'] as const} word={(one) => one} value={field.value} onChoose={field.onChange} />} />
-      <Controller control={control} name="brake" render={({ field }) => <Choice label="Rear brakes" options={['disc', 'drum'] as const} word={(one) => one} value={field.value} onChoose={field.onChange} />} />
+      <Controller
+        control={control}
+        name="class"
+        render={({ field }) => (
+          <Choice
+            label="Class (it decides the law’s limits)"
+            options={VEHICLE_CLASSES}
+            word={(one) => words.vehicleClass[one]}
+            value={field.value}
+            onChoose={field.onChange}
+          />
+        )}
+      />
+      <Controller
+        control={control}
+        name="rear"
+        render={({ field }) => (
+          <Choice
+            label="Rear wheels"
+            options={['single', 'dual'] as const}
+            word={(one) => one}
+            value={field.value}
+            onChoose={field.onChange}
+          />
+        )}
+      />
+      <Controller
+        control={control}
+        name="brake"
+        render={({ field }) => (
+          <Choice
+            label="Rear brakes"
+            options={['disc', 'drum'] as const}
+            word={(one) => one}
+            value={field.value}
+            onChoose={field.onChange}
+          />
+        )}
+      />
     </Page>
   );
 }

@@ -15,7 +15,9 @@ interface CloseCallProps {
 /** Too near a limit for one reading: a second one is asked for, and the mean counts. */
 export function CloseCall({ pointRef, result, finding, onAgain }: CloseCallProps) {
   const { measure } = cataloguePoint(pointRef.point);
-  const close = result.reasons.flatMap((reason) => (reason.rule === 'limit' && reason.kind === 'value' && reason.closeCall ? [reason.spot] : []));
+  const close = result.reasons.flatMap((reason) =>
+    reason.rule === 'limit' && reason.kind === 'value' && reason.closeCall ? [reason.spot] : [],
+  );
   if (!measure) return null;
   return [...new Set(close)].map((spot) => {
     const reading = readingAt(finding, spot);
@@ -28,7 +30,12 @@ export function CloseCall({ pointRef, result, finding, onAgain }: CloseCallProps
     ) : (
       <View key={spot}>
         <Words size="m" soft>{`Near a limit: ${where}second reading`}</Words>
-        <TypedReading measure={measure} label={`${words.point[pointRef.point]} ${words.spot[spot]} second reading`.replace('  ', ' ')} value={null} onValue={(value) => onAgain(spot, value)} />
+        <TypedReading
+          measure={measure}
+          label={`${words.point[pointRef.point]} ${words.spot[spot]} second reading`.replace('  ', ' ')}
+          value={null}
+          onValue={(value) => onAgain(spot, value)}
+        />
       </View>
     );
   });

@@ -18,7 +18,10 @@ interface DoubtCardProps {
 /** An odd reading, asked once; the answer is kept with it and nothing is blocked. */
 export function DoubtCard({ doubt, measure, onAnswer }: DoubtCardProps) {
   const palette = usePalette();
-  const keep = (answer: string) => onAnswer((standing) => ({ kept: [...(standing?.kept ?? []), doubtId(doubt), ...(answer ? [`${answer}:${doubt.spot}`] : [])] }));
+  const keep = (answer: string) =>
+    onAnswer((standing) => ({
+      kept: [...(standing?.kept ?? []), doubtId(doubt), ...(answer ? [`${answer}:${doubt.spot}`] : [])],
+    }));
   const where = words.spot[doubt.spot];
   const unit = doubt.looksLike;
   return (
@@ -27,7 +30,14 @@ export function DoubtCard({ doubt, measure, onAnswer }: DoubtCardProps) {
       <Words>{`${where ? `${where}: ` : ''}${amount(measure, doubt.value)}${doubt.last === null ? '' : `, last time ${amount(measure, doubt.last)}`}.`}</Words>
       <View style={styles.row}>
         {unit ? (
-          <Press label={`It is ${unit}`} onPress={() => onAnswer((standing) => readingChange(standing, { measure, spot: doubt.spot, phase: 'found' }, toStored(doubt.value, unit)))} />
+          <Press
+            label={`It is ${unit}`}
+            onPress={() =>
+              onAnswer((standing) =>
+                readingChange(standing, { measure, spot: doubt.spot, phase: 'found' }, toStored(doubt.value, unit)),
+              )
+            }
+          />
         ) : null}
         {doubt.code === 'better-than-last' ? (
           <>

@@ -8,7 +8,13 @@ import { amount, day, figure, kilometres } from '../../words/show';
 import type { Background } from './visitContext';
 
 /** Last visit's look at the same points, behind today's. */
-export function GhostNote({ refs, background }: { readonly refs: readonly PointRef[]; readonly background: Background }) {
+export function GhostNote({
+  refs,
+  background,
+}: {
+  readonly refs: readonly PointRef[];
+  readonly background: Background;
+}) {
   const palette = usePalette();
   const lines = refs.flatMap((ref) => {
     const look = background.lastFinding(ref);
@@ -16,12 +22,25 @@ export function GhostNote({ refs, background }: { readonly refs: readonly PointR
     const { finding } = look;
     const values = cataloguePoint(ref.point).spots.flatMap((spot) => {
       const reading = readingAt(finding, spot);
-      return reading ? [{ spot, text: figure(reading.measure, readingValue(reading)), measure: reading.measure, value: readingValue(reading) }] : [];
+      return reading
+        ? [
+            {
+              spot,
+              text: figure(reading.measure, readingValue(reading)),
+              measure: reading.measure,
+              value: readingValue(reading),
+            },
+          ]
+        : [];
     });
     const [only] = values;
-    const measured = values.length === 1 && only ? amount(only.measure, only.value) : values.map(({ text }) => text).join(' · ');
-    const leak = finding.leak ? `${words.stage[finding.leak.stage].toLowerCase()}${finding.leak.place ? `, ${words.leakPlace[finding.leak.place]}` : ''}${finding.leak.wiped ? ', wiped' : ''}` : '';
-    const said = [measured, leak, ...finding.words.map((word) => words.word[word])].filter(Boolean).join(', ') || 'sound';
+    const measured =
+      values.length === 1 && only ? amount(only.measure, only.value) : values.map(({ text }) => text).join(' · ');
+    const leak = finding.leak
+      ? `${words.stage[finding.leak.stage].toLowerCase()}${finding.leak.place ? `, ${words.leakPlace[finding.leak.place]}` : ''}${finding.leak.wiped ? ', wiped' : ''}`
+      : '';
+    const said =
+      [measured, leak, ...finding.words.map((word) => words.word[word])].filter(Boolean).join(', ') || 'sound';
     return [{ ref, look, said: refs.length > 1 ? `${words.point[ref.point].toLowerCase()} ${said}` : said }];
   });
   const [first] = lines;
@@ -39,4 +58,12 @@ export function GhostNote({ refs, background }: { readonly refs: readonly PointR
   );
 }
 
-const styles = StyleSheet.create({ note: { borderWidth: 1, borderStyle: 'dashed', borderRadius: CORNER.s, paddingVertical: SPACE.s, paddingHorizontal: SPACE.m } });
+const styles = StyleSheet.create({
+  note: {
+    borderWidth: 1,
+    borderStyle: 'dashed',
+    borderRadius: CORNER.s,
+    paddingVertical: SPACE.s,
+    paddingHorizontal: SPACE.m,
+  },
+});

@@ -1,4 +1,12 @@
-import { FLUIDS, LEAK_REACHES, LEAK_STAGES, cataloguePoint, type Finding, type LeakObservation, type PointRef } from '@weskopos/core';
+import {
+  FLUIDS,
+  LEAK_REACHES,
+  LEAK_STAGES,
+  cataloguePoint,
+  type Finding,
+  type LeakObservation,
+  type PointRef,
+} from '@weskopos/core';
 import { View, StyleSheet } from 'react-native';
 import { Choice } from '../../kit/Choice';
 import { Press } from '../../kit/Press';
@@ -20,13 +28,42 @@ export function LeakPicker({ pointRef, finding, onLeak }: LeakPickerProps) {
   const set = (change: Partial<LeakObservation>) => onLeak({ ...NOTHING_YET, ...leak, ...change });
   return (
     <View style={styles.picker}>
-      <Choice label="Stage" options={LEAK_STAGES} word={(stage) => words.stage[stage]} value={leak?.stage ?? null} onChoose={(stage) => (stage === 'dry' ? onLeak(NOTHING_YET) : set({ stage }))} />
+      <Choice
+        label="Stage"
+        options={LEAK_STAGES}
+        word={(stage) => words.stage[stage]}
+        value={leak?.stage ?? null}
+        onChoose={(stage) => (stage === 'dry' ? onLeak(NOTHING_YET) : set({ stage }))}
+      />
       {leak && leak.stage !== 'dry' ? (
         <>
-          <Choice label="Fluid" options={FLUIDS} word={(fluid) => capital(words.fluid[fluid])} value={leak.fluid} onChoose={(fluid) => set({ fluid })} />
-          <Choice label="Place" options={cataloguePoint(pointRef.point).leakPlaces} word={(place) => capital(words.leakPlace[place])} value={leak.place} onChoose={(place) => set({ place })} />
-          <Choice label="It reaches" options={LEAK_REACHES} word={(reach) => capital(words.reach[reach])} value={leak.reaches} onChoose={(reaches) => set({ reaches })} />
-          <Press role="checkbox" label="Wiped clean for the next look" chosen={leak.wiped} onPress={() => set({ wiped: !leak.wiped })} />
+          <Choice
+            label="Fluid"
+            options={FLUIDS}
+            word={(fluid) => capital(words.fluid[fluid])}
+            value={leak.fluid}
+            onChoose={(fluid) => set({ fluid })}
+          />
+          <Choice
+            label="Place"
+            options={cataloguePoint(pointRef.point).leakPlaces}
+            word={(place) => capital(words.leakPlace[place])}
+            value={leak.place}
+            onChoose={(place) => set({ place })}
+          />
+          <Choice
+            label="It reaches"
+            options={LEAK_REACHES}
+            word={(reach) => capital(words.reach[reach])}
+            value={leak.reaches}
+            onChoose={(reaches) => set({ reaches })}
+          />
+          <Press
+            role="checkbox"
+            label="Wiped clean for the next look"
+            chosen={leak.wiped}
+            onPress={() => set({ wiped: !leak.wiped })}
+          />
         </>
       ) : null}
     </View>

@@ -1,4 +1,15 @@
-import { cataloguePoint, gradePoint, nextFinding, pointKey, readingAt, readingValue, valueThresholds, type Phase, type PointRef, type Spot } from '@weskopos/core';
+import {
+  cataloguePoint,
+  gradePoint,
+  nextFinding,
+  pointKey,
+  readingAt,
+  readingValue,
+  valueThresholds,
+  type Phase,
+  type PointRef,
+  type Spot,
+} from '@weskopos/core';
 import { StyleSheet, View, useWindowDimensions } from 'react-native';
 import { Tape } from '../../kit/Tape';
 import { SPACE } from '../../kit/tokens';
@@ -44,7 +55,11 @@ export function MeasureColumns({ refs, background, phase, draft, onDraft, onRead
         return (
           <View key={`${key}${spot}`} style={styles.column}>
             <Label size="l" style={styles.centre}>
-              {spot === 'whole' ? (refs.length > 1 ? words.point[ref.point] : words.measure[measure]) : capital(words.spot[spot])}
+              {spot === 'whole'
+                ? refs.length > 1
+                  ? words.point[ref.point]
+                  : words.measure[measure]
+                : capital(words.spot[spot])}
             </Label>
             <Tape
               measure={measure}
@@ -58,7 +73,12 @@ export function MeasureColumns({ refs, background, phase, draft, onDraft, onRead
               onSlide={(at) => onDraft({ key, spot, value: at })}
               onSet={(at) => onReading(ref, spot, at)}
             />
-            <TypedReading measure={measure} label={`${pointWords(ref.point, ref.place, vehicle.axles.length, spot)}, typed`} value={value} onValue={(at) => onReading(ref, spot, at)} />
+            <TypedReading
+              measure={measure}
+              label={`${pointWords(ref.point, ref.place, vehicle.axles.length, spot)}, typed`}
+              value={value}
+              onValue={(at) => onReading(ref, spot, at)}
+            />
           </View>
         );
       })}
@@ -67,7 +87,13 @@ export function MeasureColumns({ refs, background, phase, draft, onDraft, onRead
 }
 
 /** The grading context as it would be with the value under the finger. */
-export function withDraft(background: Background, ref: PointRef, spot: Spot, phase: Phase, value: number | null): Background['grading'] {
+export function withDraft(
+  background: Background,
+  ref: PointRef,
+  spot: Spot,
+  phase: Phase,
+  value: number | null,
+): Background['grading'] {
   const { grading } = background;
   const { measure } = cataloguePoint(ref.point);
   const key = pointKey(ref.point, ref.place);
@@ -75,7 +101,12 @@ export function withDraft(background: Background, ref: PointRef, spot: Spot, pha
   const standing = grading.standing.get(key);
   const before = readingAt(standing, spot, phase);
   if (before && readingValue(before) === value) return grading;
-  const drafted = nextFinding(standing, { inspectionId: '', ...ref }, { id: 'draft', at: '' }, { access: 'seen', readings: withReading(standing?.readings ?? [], { measure, spot, phase }, value) });
+  const drafted = nextFinding(
+    standing,
+    { inspectionId: '', ...ref },
+    { id: 'draft', at: '' },
+    { access: 'seen', readings: withReading(standing?.readings ?? [], { measure, spot, phase }, value) },
+  );
   return { ...grading, standing: new Map(grading.standing).set(key, drafted) };
 }
 

@@ -14,9 +14,20 @@ export function ReasonCard({ title, result }: { readonly title?: string; readonl
   const [open, setOpen] = useState(false);
   const { line, wash } = gradeColours(palette, result.grade);
   const sources = [...new Set(result.reasons.map(reasonSource).filter((source): source is string => source !== null))];
-  const asides = [result.watch && words.watch, result.corrected && words.corrected, result.closeCall && 'close call: read it once more'].filter(Boolean).join(' · ');
+  const asides = [
+    result.watch && words.watch,
+    result.corrected && words.corrected,
+    result.closeCall && 'close call: read it once more',
+  ]
+    .filter(Boolean)
+    .join(' · ');
   return (
-    <Pressable role="button" aria-expanded={open} onPress={() => setOpen(!open)} style={[styles.card, { backgroundColor: wash }]}>
+    <Pressable
+      role="button"
+      aria-expanded={open}
+      onPress={() => setOpen(!open)}
+      style={[styles.card, { backgroundColor: wash }]}
+    >
       <GradeMark grade={result.grade} height={54} />
       <View style={styles.text} aria-live="polite">
         <Label size="xl" colour={line}>
@@ -28,17 +39,26 @@ export function ReasonCard({ title, result }: { readonly title?: string; readonl
           ) : null}
         </Label>
         <Words>{gradeSentence(result)}</Words>
-        {open ? sources.map((source) => (
-          <Words key={source} size="s" soft>
-            {source}
-          </Words>
-        )) : null}
+        {open
+          ? sources.map((source) => (
+              <Words key={source} size="s" soft>
+                {source}
+              </Words>
+            ))
+          : null}
       </View>
     </Pressable>
   );
 }
 
 const styles = StyleSheet.create({
-  card: { flexDirection: 'row', gap: SPACE.s, borderRadius: CORNER.m, padding: SPACE.m, paddingLeft: SPACE.s, alignItems: 'center' },
+  card: {
+    flexDirection: 'row',
+    gap: SPACE.s,
+    borderRadius: CORNER.m,
+    padding: SPACE.m,
+    paddingLeft: SPACE.s,
+    alignItems: 'center',
+  },
   text: { flex: 1, gap: 2 },
 });

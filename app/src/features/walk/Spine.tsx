@@ -23,16 +23,28 @@ export function Spine({ steps, points, current, axles, onStop, onEnd, onYard }: 
   const palette = usePalette();
   const stops = [...new Set(steps.map((step) => step.stop))];
   return (
-    <View role="navigation" aria-label="Stops of the walk" style={[styles.spine, { backgroundColor: palette.panel, borderColor: palette.rule }]}>
+    <View
+      role="navigation"
+      aria-label="Stops of the walk"
+      style={[styles.spine, { backgroundColor: palette.panel, borderColor: palette.rule }]}
+    >
       <View style={[styles.line, { backgroundColor: palette.rule }]} />
-      <Pressable role="button" aria-label="To the yard" onPress={onYard} style={[styles.stop, { backgroundColor: palette.panel }]}>
+      <Pressable
+        role="button"
+        aria-label="To the yard"
+        onPress={onYard}
+        style={[styles.stop, { backgroundColor: palette.panel }]}
+      >
         <LayoutList color={palette.ink} size={22} />
       </Pressable>
       {stops.map((stop) => {
         const here = points.filter((point) => point.stop === stop);
         const seen = here.filter((point) => point.result.grade !== 'not-seen');
         const done = seen.length === here.length;
-        const colours = gradeColours(palette, seen.length === 0 ? 'not-seen' : worstGrade(seen.map((point) => point.result.grade)));
+        const colours = gradeColours(
+          palette,
+          seen.length === 0 ? 'not-seen' : worstGrade(seen.map((point) => point.result.grade)),
+        );
         const isCurrent = stop === current;
         return (
           <Pressable
@@ -48,7 +60,12 @@ export function Spine({ steps, points, current, axles, onStop, onEnd, onYard }: 
                 <Label size="m" colour={palette.ground}>{`${seen.length}/${here.length}`}</Label>
               </View>
             ) : (
-              <View style={[styles.node, { borderColor: colours.line, backgroundColor: done ? colours.line : palette.panel }]} />
+              <View
+                style={[
+                  styles.node,
+                  { borderColor: colours.line, backgroundColor: done ? colours.line : palette.panel },
+                ]}
+              />
             )}
             <Label size="s" soft={!isCurrent}>
               {words.stopShort[stop] ?? placeInitials(stop, axles)}
@@ -67,10 +84,23 @@ export function Spine({ steps, points, current, axles, onStop, onEnd, onYard }: 
 }
 
 const styles = StyleSheet.create({
-  spine: { width: 54, borderRightWidth: 1, paddingVertical: SPACE.l, justifyContent: 'space-between', alignItems: 'center' },
+  spine: {
+    width: 54,
+    borderRightWidth: 1,
+    paddingVertical: SPACE.l,
+    justifyContent: 'space-between',
+    alignItems: 'center',
+  },
   line: { position: 'absolute', width: 2, top: SPACE.xl, bottom: SPACE.xl, left: 26 },
   stop: { minHeight: TOUCH.least, width: 54, alignItems: 'center', justifyContent: 'center', gap: 2 },
   node: { width: 14, height: 14, borderRadius: 7, borderWidth: 2 },
-  here: { minWidth: 36, paddingHorizontal: 4, height: 26, borderRadius: 13, alignItems: 'center', justifyContent: 'center' },
+  here: {
+    minWidth: 36,
+    paddingHorizontal: 4,
+    height: 26,
+    borderRadius: 13,
+    alignItems: 'center',
+    justifyContent: 'center',
+  },
   end: { width: 14, height: 14, borderWidth: 2, transform: [{ rotate: '45deg' }] },
 });

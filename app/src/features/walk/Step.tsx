@@ -1,4 +1,15 @@
-import { cataloguePoint, doubtsAbout, gradePoint, pointKey, type Finding, type FindingChange, type Phase, type PointRef, type Vehicle, type WalkStep } from '@weskopos/core';
+import {
+  cataloguePoint,
+  doubtsAbout,
+  gradePoint,
+  pointKey,
+  type Finding,
+  type FindingChange,
+  type Phase,
+  type PointRef,
+  type Vehicle,
+  type WalkStep,
+} from '@weskopos/core';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Choice } from '../../kit/Choice';
@@ -37,10 +48,14 @@ export function Step({ step, position, vehicle, background, target }: StepProps)
   if (!first) return null;
   const point = cataloguePoint(first.point);
   const findingOf = (ref: PointRef) => standing.get(pointKey(ref.point, ref.place));
-  const put = (ref: PointRef, change: (before: Finding | undefined) => FindingChange) => void putFinding(target, ref, change);
+  const put = (ref: PointRef, change: (before: Finding | undefined) => FindingChange) =>
+    void putFinding(target, ref, change);
   const graded = (ref: PointRef) => {
     const key = pointKey(ref.point, ref.place);
-    return gradePoint(ref, draft?.key === key ? withDraft(background, ref, draft.spot, phase, draft.value) : background.grading);
+    return gradePoint(
+      ref,
+      draft?.key === key ? withDraft(background, ref, draft.spot, phase, draft.value) : background.grading,
+    );
   };
   const title = words.step[point.step] ?? words.point[first.point];
   const place = placeWords(first.place, vehicle.axles.length);
@@ -58,7 +73,14 @@ export function Step({ step, position, vehicle, background, target }: StepProps)
       </Words>
       <GhostNote refs={step.points} background={background} />
       {canPutRight && hasFound ? (
-        <Choice label="As found or as left" hideLabel options={['found', 'left'] as const} word={(one) => (one === 'found' ? 'As found' : 'As left, put right')} value={phase} onChoose={setPhase} />
+        <Choice
+          label="As found or as left"
+          hideLabel
+          options={['found', 'left'] as const}
+          word={(one) => (one === 'found' ? 'As found' : 'As left, put right')}
+          value={phase}
+          onChoose={setPhase}
+        />
       ) : null}
       {point.measure ? (
         <MeasureColumns
@@ -74,29 +96,65 @@ export function Step({ step, position, vehicle, background, target }: StepProps)
           }}
         />
       ) : null}
-      {point.kind === 'leak' ? <LeakPicker pointRef={first} finding={findingOf(first)} onLeak={(leak) => put(first, () => ({ leak, access: 'seen', accessReason: null }))} /> : null}
+      {point.kind === 'leak' ? (
+        <LeakPicker
+          pointRef={first}
+          finding={findingOf(first)}
+          onLeak={(leak) => put(first, () => ({ leak, access: 'seen', accessReason: null }))}
+        />
+      ) : null}
       {point.kind === 'words' && point.vocabulary ? (
-        <WordPicker vocabulary={point.vocabulary} finding={findingOf(first)} onWord={(word) => put(first, (before) => wordChange(before, word))} onSound={() => put(first, () => ({ words: [], access: 'seen', accessReason: null }))} />
+        <WordPicker
+          vocabulary={point.vocabulary}
+          finding={findingOf(first)}
+          onWord={(word) => put(first, (before) => wordChange(before, word))}
+          onSound={() => put(first, () => ({ words: [], access: 'seen', accessReason: null }))}
+        />
       ) : null}
       {step.points.map((ref) => (
         <View key={pointKey(ref.point, ref.place)} style={styles.point}>
           <ReasonCard {...(step.points.length > 1 ? { title: words.point[ref.point] } : {})} result={graded(ref)} />
-          <CloseCall pointRef={ref} result={graded(ref)} finding={findingOf(ref)} onAgain={(spot, value) => {
-            const { measure } = cataloguePoint(ref.point);
-            if (measure) put(ref, (before) => readingChange(before, { measure, spot, phase }, value, true));
-          }} />
-          <Doubts pointRef={ref} finding={findingOf(ref)} last={background.lastFinding(ref)?.finding} onAnswer={(change) => put(ref, change)} />
-          <PhotoStrip photos={findingOf(ref)?.photos ?? []} label={pointWords(ref.point, ref.place, vehicle.axles.length)} />
+          <CloseCall
+            pointRef={ref}
+            result={graded(ref)}
+            finding={findingOf(ref)}
+            onAgain={(spot, value) => {
+              const { measure } = cataloguePoint(ref.point);
+              if (measure) put(ref, (before) => readingChange(before, { measure, spot, phase }, value, true));
+            }}
+          />
+          <Doubts
+            pointRef={ref}
+            finding={findingOf(ref)}
+            last={background.lastFinding(ref)?.finding}
+            onAnswer={(change) => put(ref, change)}
+          />
+          <PhotoStrip
+            photos={findingOf(ref)?.photos ?? []}
+            label={pointWords(ref.point, ref.place, vehicle.axles.length)}
+          />
         </View>
       ))}
     </View>
   );
 }
 
-function Doubts({ pointRef, finding, last, onAnswer }: { readonly pointRef: PointRef; readonly finding: Finding | undefined; readonly last: Finding | undefined; readonly onAnswer: (change: (before: Finding | undefined) => FindingChange) => void }) {
+function Doubts({
+  pointRef,
+  finding,
+  last,
+  onAnswer,
+}: {
+  readonly pointRef: PointRef;
+  readonly finding: Finding | undefined;
+  readonly last: Finding | undefined;
+  readonly onAnswer: (change: (before: Finding | undefined) => FindingChange) => void;
+}) {
   const { measure } = cataloguePoint(pointRef.point);
   if (!finding || !measure) return null;
-  return doubtsAbout(finding, last).map((doubt) => <DoubtCard key={`${doubt.code}${doubt.spot}`} doubt={doubt} measure={measure} onAnswer={onAnswer} />);
+  return doubtsAbout(finding, last).map((doubt) => (
+    <DoubtCard key={`${doubt.code}${doubt.spot}`} doubt={doubt} measure={measure} onAnswer={onAnswer} />
+  ));
 }
 
 const styles = StyleSheet.create({

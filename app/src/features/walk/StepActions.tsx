@@ -1,4 +1,11 @@
-import { ACCESS_REASONS, cataloguePoint, pointKey, type AccessReason, type PointRef, type WalkStep } from '@weskopos/core';
+import {
+  ACCESS_REASONS,
+  cataloguePoint,
+  pointKey,
+  type AccessReason,
+  type PointRef,
+  type WalkStep,
+} from '@weskopos/core';
 import Camera from 'lucide-react-native/icons/camera';
 import Undo from 'lucide-react-native/icons/undo-2';
 import { useState } from 'react';
@@ -28,7 +35,8 @@ interface StepActionsProps {
 const PHOTO_REFUSED = {
   'too-large': 'The picture was not taken: it is over 30 MB. The finding is kept.',
   'not-a-picture': 'The picture was not taken: this file is not a picture that can be read. The finding is kept.',
-  'too-many-pixels': 'The picture was not taken: it has more than 60 million pixels or a side over 16,000. The finding is kept.',
+  'too-many-pixels':
+    'The picture was not taken: it has more than 60 million pixels or a side over 16,000. The finding is kept.',
 } as const;
 
 type Panel = 'words' | 'note' | 'access' | null;
@@ -64,22 +72,67 @@ export function StepActions({ step, background, target, onUndo }: StepActionsPro
     <View style={styles.actions}>
       {photoNote ? <Words role="alert">{photoNote}</Words> : null}
       {panel && panel !== 'access' && step.points.length > 1 ? (
-        <Choice label="For" options={step.points.map((_, index) => String(index))} word={(index) => words.point[(step.points[Number(index)] ?? ref).point]} value={String(which)} onChoose={(index) => setWhich(Number(index))} />
+        <Choice
+          label="For"
+          options={step.points.map((_, index) => String(index))}
+          word={(index) => words.point[(step.points[Number(index)] ?? ref).point]}
+          value={String(which)}
+          onChoose={(index) => setWhich(Number(index))}
+        />
       ) : null}
-      {panel === 'words' && point.vocabulary ? <WordPicker vocabulary={point.vocabulary} finding={finding} onWord={(word) => void putFinding(target, ref, (before) => wordChange(before, word))} /> : null}
-      {panel === 'note' ? <Note key={ref.point} note={finding?.note ?? ''} onNote={(note) => void putFinding(target, ref, () => ({ note }))} /> : null}
+      {panel === 'words' && point.vocabulary ? (
+        <WordPicker
+          vocabulary={point.vocabulary}
+          finding={finding}
+          onWord={(word) => void putFinding(target, ref, (before) => wordChange(before, word))}
+        />
+      ) : null}
+      {panel === 'note' ? (
+        <Note
+          key={ref.point}
+          note={finding?.note ?? ''}
+          onNote={(note) => void putFinding(target, ref, () => ({ note }))}
+        />
+      ) : null}
       {panel === 'access' ? (
         <>
-          <Choice label="Not reached, because" options={ACCESS_REASONS} word={(reason) => words.accessReason[reason]} value={finding?.access === 'not-reached' ? finding.accessReason : null} onChoose={(reason) => reach('not-reached', reason)} />
-          <Choice label="Only partly seen, because" options={ACCESS_REASONS} word={(reason) => words.accessReason[reason]} value={finding?.access === 'partly' ? finding.accessReason : null} onChoose={(reason) => reach('partly', reason)} />
+          <Choice
+            label="Not reached, because"
+            options={ACCESS_REASONS}
+            word={(reason) => words.accessReason[reason]}
+            value={finding?.access === 'not-reached' ? finding.accessReason : null}
+            onChoose={(reason) => reach('not-reached', reason)}
+          />
+          <Choice
+            label="Only partly seen, because"
+            options={ACCESS_REASONS}
+            word={(reason) => words.accessReason[reason]}
+            value={finding?.access === 'partly' ? finding.accessReason : null}
+            onChoose={(reason) => reach('partly', reason)}
+          />
         </>
       ) : null}
       <View style={styles.row}>
-        <Press label="" hint="Undo the last change" icon={<Undo color={onUndo ? palette.ink : palette.soft} size={22} />} disabled={!onUndo} onPress={() => onUndo?.()} style={styles.tight} />
-        <Press label="" hint="Photo" icon={<Camera color={palette.ink} size={22} />} onPress={() => void takePhoto()} style={styles.tight} />
-        {point.vocabulary && point.kind === 'measure' ? <Press label="Words" role="tab" chosen={panel === 'words'} onPress={() => toggle('words')} style={styles.tight} /> : null}
-        <Press label="Note" role="tab" chosen={panel === 'note'} onPress={() => toggle('note')} style={styles.tight} />
-        <Press label="Not reached" role="tab" chosen={panel === 'access'} onPress={() => toggle('access')} style={styles.wide} />
+        <Press
+          label=""
+          hint="Undo the last change"
+          icon={<Undo color={onUndo ? palette.ink : palette.soft} size={22} />}
+          disabled={!onUndo}
+          onPress={() => onUndo?.()}
+          style={styles.tight}
+        />
+        <Press
+          label=""
+          hint="Photo"
+          icon={<Camera color={palette.ink} size={22} />}
+          onPress={() => void takePhoto()}
+          style={styles.tight}
+        />
+        {point.vocabulary && point.kind === 'measure' ? (
+          <Press label="Words" expanded={panel === 'words'} onPress={() => toggle('words')} style={styles.tight} />
+        ) : null}
+        <Press label="Note" expanded={panel === 'note'} onPress={() => toggle('note')} style={styles.tight} />
+        <Press label="Not reached" expanded={panel === 'access'} onPress={() => toggle('access')} style={styles.wide} />
       </View>
     </View>
   );
@@ -87,7 +140,16 @@ export function StepActions({ step, background, target, onUndo }: StepActionsPro
 
 function Note({ note, onNote }: { readonly note: string; readonly onNote: (note: string) => void }) {
   const [text, setText] = useState(note);
-  return <Field label="Note" value={text} onChangeText={setText} onBlur={() => text !== note && onNote(text)} multiline maxLength={2000} />;
+  return (
+    <Field
+      label="Note"
+      value={text}
+      onChangeText={setText}
+      onBlur={() => text !== note && onNote(text)}
+      multiline
+      maxLength={2000}
+    />
+  );
 }
 
 const styles = StyleSheet.create({

@@ -26,7 +26,10 @@ export function TypedReading({ measure, label, value, onValue }: TypedReadingPro
   const gauge = MEASURES[measure];
 
   const parsed = parseMeasure(typed ?? '', workshopUnit(measure));
-  const impossible = typed !== null && (parsed.status === 'unreadable' || (parsed.status === 'value' && (parsed.stored < gauge.least || parsed.stored > gauge.most)));
+  const impossible =
+    typed !== null &&
+    (parsed.status === 'unreadable' ||
+      (parsed.status === 'value' && (parsed.stored < gauge.least || parsed.stored > gauge.most)));
 
   const settle = () => {
     if (timer.current) clearTimeout(timer.current);
@@ -38,9 +41,11 @@ export function TypedReading({ measure, label, value, onValue }: TypedReadingPro
     setTyped(null);
     onValue(Number(read.stored.toFixed(4)));
   };
-  // Leaving the step, by Next or by going back, keeps what was typed.
   const settleNow = useRef(settle);
-  settleNow.current = settle;
+  useEffect(() => {
+    settleNow.current = settle;
+  });
+  // Leaving the step, by Next or by going back, keeps what was typed.
   useEffect(() => () => settleNow.current(), []);
 
   const change = (text: string) => {
@@ -63,7 +68,10 @@ export function TypedReading({ measure, label, value, onValue }: TypedReadingPro
         onChangeText={change}
         onBlur={settle}
         onSubmitEditing={settle}
-        style={[styles.input, { color: palette.ink, backgroundColor: palette.card, borderColor: impossible ? palette.fail : palette.rule }]}
+        style={[
+          styles.input,
+          { color: palette.ink, backgroundColor: palette.card, borderColor: impossible ? palette.fail : palette.rule },
+        ]}
       />
       {impossible ? (
         <Words size="s" role="alert" colour={palette.fail}>
@@ -76,5 +84,14 @@ export function TypedReading({ measure, label, value, onValue }: TypedReadingPro
 
 const styles = StyleSheet.create({
   typed: { gap: SPACE.xs },
-  input: { minHeight: TOUCH.least, minWidth: 0, width: '100%', borderWidth: 1, borderRadius: CORNER.s, textAlign: 'center', fontFamily: FONT.labelStrong, fontSize: SIZE.xl },
+  input: {
+    minHeight: TOUCH.least,
+    minWidth: 0,
+    width: '100%',
+    borderWidth: 1,
+    borderRadius: CORNER.s,
+    textAlign: 'center',
+    fontFamily: FONT.labelStrong,
+    fontSize: SIZE.xl,
+  },
 });

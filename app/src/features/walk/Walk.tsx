@@ -1,4 +1,4 @@
-import { pointKey, verdictOf, walkSteps } from '@weskopos/core';
+import { pointKey, verdictOf, walkSteps, type WalkStep } from '@weskopos/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
@@ -20,58 +20,111 @@ export function Walk() {
   const { id, visit: visitId, at } = useLocalSearchParams<{ id: string; visit: string; at?: string }>();
   const found = useVisit(id, visitId);
   const router = useRouter();
+  if (!found) return <NotHere />;
+  if (found.visit.inspection.signedAt)
+    return <Signed onReport={() => router.replace(`/vehicle/${id}/visit/${visitId}/report`)} />;
+  return <WalkThrough key={`${visitId}${at ?? ''}`} found={found} at={at ?? null} />;
+}
+
+interface WalkThroughProps {
+  readonly found: NonNullable<ReturnType<typeof useVisit>>;
+  /** The point to begin at; else the first that is not seen. */
+  readonly at: string | null;
+}
+
+function WalkThrough({ found, at }: WalkThroughProps) {
+  const router = useRouter();
   const palette = usePalette();
   const wide = useIsWide();
-  const [chosen, setChosen] = useState<string | null>(null);
-  const undoable = useUndo((state) => state.entries.some((entry) => entry.visitId === visitId));
-  const background = useMemo(() => found && backgroundOf(found.life, found.visit, found.earlier), [found]);
-  if (!found || !background) return <NotHere />;
-
+  const background = useMemo(() => backgroundOf(found.life, found.visit, found.earlier), [found]);
   const { vehicle } = found.life;
-  const steps = walkSteps(vehicle.axles);
+  const target = { vehicleId: vehicle.id, visitId: found.visit.inspection.id };
+  const steps = useMemo(() => walkSteps(vehicle.axles), [vehicle.axles]);
   const { points } = verdictOf(background.grading);
-  const unseen = new Set(points.filter((point) => point.result.grade === 'not-seen' && point.finding?.access !== 'not-reached').map((point) => point.key));
-  const isOpen = (step: (typeof steps)[number]) => step.points.some(({ point, place }) => unseen.has(pointKey(point, place)));
-  const step = steps.find((one) => one.id === chosen) ?? steps.find((one) => one.points.some(({ point, place }) => pointKey(point, place) === at)) ?? steps.find(isOpen) ?? steps[0];
+  const unseen = new Set(
+    points
+      .filter((point) => point.result.grade === 'not-seen' && point.finding?.access !== 'not-reached')
+      .map((point) => point.key),
+  );
+  const isOpen = (step: WalkStep) => step.points.some(({ point, place }) => unseen.has(pointKey(point, place)));
+  const stepWith = (key: string | null) =>
+    steps.find((step) => step.points.some(({ point, place }) => pointKey(point, place) === key));
+  // Chosen once: a point that has just been seen must not be whisked away from under the hand.
+  const [chosen, setChosen] = useState(() => (stepWith(at) ?? steps.find(isOpen) ?? steps[0])?.id);
+  const undoable = useUndo((state) => state.entries.some((entry) => entry.visitId === target.visitId));
+  const step = steps.find((one) => one.id === chosen);
   if (!step) return <NotHere />;
   const index = steps.indexOf(step);
-  const overview = () => router.push(`/vehicle/${id}/visit/${visitId}/overview`);
-  const next = () => {
-    const after = steps[index + 1];
-    if (after) setChosen(after.id);
-    else overview();
-  };
-  const target = { vehicleId: id, visitId };
+  const isLast = index === steps.length - 1;
+  const overview = () => router.push(`/vehicle/${target.vehicleId}/visit/${target.visitId}/overview`);
+  const goTo = (one: WalkStep | undefined) => one && setChosen(one.id);
   const undo = () => {
-    const ref = undoLast(visitId);
-    const where = steps.find((one) => one.points.some((point) => point.point === ref?.point && point.place === ref.place));
-    if (where) setChosen(where.id);
+    const ref = undoLast(target.visitId);
+    if (ref) goTo(stepWith(pointKey(ref.point, ref.place)));
   };
-  if (found.visit.inspection.signedAt) return <Signed onReport={() => router.replace(`/vehicle/${id}/visit/${visitId}/report`)} />;
 
   return (
     <View role="main" style={[styles.walk, { backgroundColor: palette.ground }]}>
-      <Spine steps={steps} points={points} current={step.stop} axles={vehicle.axles.length} onStop={(stop) => setChosen((steps.find((one) => one.stop === stop && isOpen(one)) ?? steps.find((one) => one.stop === stop))?.id ?? null)} onEnd={overview} onYard={() => router.replace('/')} />
+      <Spine
+        steps={steps}
+        points={points}
+        current={step.stop}
+        axles={vehicle.axles.length}
+        onStop={(stop) =>
+          goTo(steps.find((one) => one.stop === stop && isOpen(one)) ?? steps.find((one) => one.stop === stop))
+        }
+        onEnd={overview}
+        onYard={() => router.replace('/')}
+      />
       <View style={styles.main}>
         <ScrollView key={step.id} contentContainerStyle={styles.scroll}>
           <View style={styles.column}>
-            <Step key={step.id} step={step} position={`${index + 1} of ${steps.length}`} vehicle={vehicle} background={background} target={target} />
+            <Step
+              key={step.id}
+              step={step}
+              position={`${index + 1} of ${steps.length}`}
+              vehicle={vehicle}
+              background={background}
+              target={target}
+            />
             <SyncLine />
           </View>
         </ScrollView>
         <View style={[styles.foot, { borderColor: palette.rule }]}>
           <View style={styles.column}>
-            <StepActions key={step.id} step={step} background={background} target={target} onUndo={undoable ? undo : null} />
+            <StepActions
+              key={step.id}
+              step={step}
+              background={background}
+              target={target}
+              onUndo={undoable ? undo : null}
+            />
             <View style={styles.nextRow}>
-              {index > 0 ? <Press label="‹" hint="Back to the step before" onPress={() => setChosen(steps[index - 1]?.id ?? null)} style={styles.back} /> : null}
-              <Press kind="main" label={index === steps.length - 1 ? 'To the overview ›' : 'Next ›'} hint={index === steps.length - 1 ? 'To the overview' : 'Next'} onPress={next} style={styles.next} />
+              {index > 0 ? (
+                <Press
+                  label="‹"
+                  hint="Back to the step before"
+                  onPress={() => goTo(steps[index - 1])}
+                  style={styles.back}
+                />
+              ) : null}
+              <Press
+                kind="main"
+                label={isLast ? 'To the overview ›' : 'Next ›'}
+                hint={isLast ? 'To the overview' : 'Next'}
+                onPress={() => (isLast ? overview() : goTo(steps[index + 1]))}
+                style={styles.next}
+              />
             </View>
           </View>
         </View>
       </View>
       {wide ? (
-        <ScrollView style={[styles.side, { backgroundColor: palette.panel, borderColor: palette.rule }]} contentContainerStyle={styles.sideInside}>
-          <CoverageList points={points} axles={vehicle.axles.length} onPoint={(point) => setChosen(steps.find((one) => one.points.some((ref) => ref.point === point.point && ref.place === point.place))?.id ?? null)} />
+        <ScrollView
+          style={[styles.side, { backgroundColor: palette.panel, borderColor: palette.rule }]}
+          contentContainerStyle={styles.sideInside}
+        >
+          <CoverageList points={points} axles={vehicle.axles.length} onPoint={(point) => goTo(stepWith(point.key))} />
         </ScrollView>
       ) : null}
     </View>

@@ -18,14 +18,33 @@ export function WordPicker({ vocabulary, finding, onWord, onSound }: WordPickerP
   const sound = finding !== undefined && finding.access === 'seen' && finding.words.length === 0;
   return (
     <View style={styles.picker}>
-      {onSound ? <Press kind={sound ? 'main' : 'plain'} role="checkbox" label="Sound" chosen={sound} onPress={onSound} style={styles.sound} /> : null}
+      {onSound ? (
+        <Press
+          kind={sound ? 'main' : 'plain'}
+          role="checkbox"
+          label="Sound"
+          chosen={sound}
+          onPress={onSound}
+          style={styles.sound}
+        />
+      ) : null}
       <View style={styles.row}>
         {VOCABULARIES[vocabulary].map((word) => (
-          <Press key={word} role="checkbox" label={capital(words.word[word])} chosen={finding?.words.includes(word) ?? false} onPress={() => onWord(word)} />
+          <Press
+            key={word}
+            role="checkbox"
+            label={capital(words.word[word])}
+            chosen={finding?.words.includes(word) ?? false}
+            onPress={() => onWord(word)}
+          />
         ))}
       </View>
     </View>
   );
 }
 
-const styles = StyleSheet.create({ picker: { gap: SPACE.m }, row: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s }, sound: { minHeight: 64 } });
+const styles = StyleSheet.create({
+  picker: { gap: SPACE.m },
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s },
+  sound: { minHeight: 64 },
+});

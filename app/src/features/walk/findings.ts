@@ -1,4 +1,11 @@
-import { currentFindings, nextFinding, pointKey, type Finding, type FindingChange, type PointRef } from '@weskopos/core';
+import {
+  currentFindings,
+  nextFinding,
+  pointKey,
+  type Finding,
+  type FindingChange,
+  type PointRef,
+} from '@weskopos/core';
 import { create } from 'zustand';
 import { record, selectLife, useWorkshop } from '../../sync/workshop';
 
@@ -16,17 +23,26 @@ interface UndoEntry extends Target {
 export const useUndo = create<{ readonly entries: readonly UndoEntry[] }>(() => ({ entries: [] }));
 
 function standingNow({ vehicleId, visitId }: Target, { point, place }: PointRef): Finding | undefined {
-  const visit = selectLife(useWorkshop.getState(), vehicleId)?.visits.find(({ inspection }) => inspection.id === visitId);
+  const visit = selectLife(useWorkshop.getState(), vehicleId)?.visits.find(
+    ({ inspection }) => inspection.id === visitId,
+  );
   return currentFindings(visit?.findings ?? []).standing.get(pointKey(point, place));
 }
 
 function append(target: Target, ref: PointRef, standing: Finding | undefined, change: FindingChange): Promise<void> {
   const stamp = { id: crypto.randomUUID(), at: new Date().toISOString() };
-  return record({ kind: 'finding.put', body: withoutAuthor(nextFinding(standing, { inspectionId: target.visitId, ...ref }, stamp, change)) });
+  return record({
+    kind: 'finding.put',
+    body: withoutAuthor(nextFinding(standing, { inspectionId: target.visitId, ...ref }, stamp, change)),
+  });
 }
 
 /** Appends an entry to a point: what stands there now, changed. `change` sees the entry that stands. */
-export function putFinding(target: Target, ref: PointRef, change: (standing: Finding | undefined) => FindingChange): Promise<void> {
+export function putFinding(
+  target: Target,
+  ref: PointRef,
+  change: (standing: Finding | undefined) => FindingChange,
+): Promise<void> {
   const before = standingNow(target, ref);
   useUndo.setState(({ entries }) => ({ entries: [...entries, { ...target, ref, before }] }));
   return append(target, ref, before, change(before));
@@ -39,10 +55,28 @@ export function undoLast(visitId: string): PointRef | undefined {
   const entry = entries[index];
   if (!entry) return undefined;
   useUndo.setState({ entries: entries.filter((_, at) => at !== index) });
-  const blank: FindingChange = { access: 'open', accessReason: null, readings: [], words: [], leak: null, note: '', photos: [], kept: [] };
+  const blank: FindingChange = {
+    access: 'open',
+    accessReason: null,
+    readings: [],
+    words: [],
+    leak: null,
+    note: '',
+    photos: [],
+    kept: [],
+  };
   const { before } = entry;
   const content: FindingChange = before
-    ? { access: before.access, accessReason: before.accessReason, readings: before.readings, words: before.words, leak: before.leak, note: before.note, photos: before.photos, kept: before.kept }
+    ? {
+        access: before.access,
+        accessReason: before.accessReason,
+        readings: before.readings,
+        words: before.words,
+        leak: before.leak,
+        note: before.note,
+        photos: before.photos,
+        kept: before.kept,
+      }
     : blank;
   void append(entry, entry.ref, standingNow(entry, entry.ref), content);
   return entry.ref;

@@ -17,7 +17,11 @@ export function withReading(readings: readonly Reading[], slot: Slot, value: num
 /** A reading means the point was looked at, unless it was already said that only part could be seen. */
 export function readingChange(standing: Finding | undefined, slot: Slot, value: number, again = false): FindingChange {
   const partly = standing?.access === 'partly';
-  return { readings: withReading(standing?.readings ?? [], slot, value, again), access: partly ? 'partly' : 'seen', ...(partly ? {} : { accessReason: null }) };
+  return {
+    readings: withReading(standing?.readings ?? [], slot, value, again),
+    access: partly ? 'partly' : 'seen',
+    ...(partly ? {} : { accessReason: null }),
+  };
 }
 
 /** Words ticked on or off. The last one off is not the same as sound: the point is open again unless something was measured. */

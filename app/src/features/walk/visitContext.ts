@@ -28,10 +28,21 @@ export interface Background {
 
 export function backgroundOf(life: Life, visit: Visit, earlier: readonly Visit[]): Background {
   const { vehicle } = life;
-  const grading: GradingContext = { vehicle, inspection: visit.inspection, sheet: BASELINE, guarded: false, standing: currentFindings(visit.findings).standing };
+  const grading: GradingContext = {
+    vehicle,
+    inspection: visit.inspection,
+    sheet: BASELINE,
+    guarded: false,
+    standing: currentFindings(visit.findings).standing,
+  };
   const looks = earlier.map((one) => ({ visit: one, standing: currentFindings(one.findings).standing }));
-  const today = travelledKm([...earlier, visit].map(({ inspection }) => ({ ...inspection, at: inspection.startedAt }))).get(visit.inspection.id) ?? 0;
-  const forecasts = new Map<string, Forecast>(forecastSeries(vehicle, seriesOf(earlier), BASELINE).map(({ series, forecast }) => [series.key, forecast]));
+  const today =
+    travelledKm([...earlier, visit].map(({ inspection }) => ({ ...inspection, at: inspection.startedAt }))).get(
+      visit.inspection.id,
+    ) ?? 0;
+  const forecasts = new Map<string, Forecast>(
+    forecastSeries(vehicle, seriesOf(earlier), BASELINE).map(({ series, forecast }) => [series.key, forecast]),
+  );
   const lastFinding = (ref: PointRef) => {
     const look = looks.findLast(({ standing }) => {
       const finding = standing.get(pointKey(ref.point, ref.place));

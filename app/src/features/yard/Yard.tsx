@@ -24,7 +24,12 @@ export function Yard() {
   const [search, setSearch] = useState('');
   const shown = useMemo(() => {
     const wanted = search.trim().toLowerCase();
-    return entries.filter(({ vehicle }) => [vehicle.fleetCode, vehicle.plate, vehicle.make, vehicle.model, vehicle.use].join(' ').toLowerCase().includes(wanted));
+    return entries.filter(({ vehicle }) =>
+      [vehicle.fleetCode, vehicle.plate, vehicle.make, vehicle.model, vehicle.use]
+        .join(' ')
+        .toLowerCase()
+        .includes(wanted),
+    );
   }, [entries, search]);
   const open = shown.filter((entry) => entry.open);
   const rest = shown.filter((entry) => !entry.open);
@@ -41,7 +46,9 @@ export function Yard() {
         </>
       }
     >
-      {entries.length > 5 ? <Field label="Find" value={search} onChangeText={setSearch} placeholder="fleet code, plate, make" /> : null}
+      {entries.length > 5 ? (
+        <Field label="Find" value={search} onChangeText={setSearch} placeholder="fleet code, plate, make" />
+      ) : null}
       {entries.length === 0 ? (
         <Card>
           <Heading level={2}>No vehicles yet</Heading>
@@ -77,10 +84,23 @@ function Entry({ entry: { vehicle, last, open } }: { readonly entry: YardEntry }
   const palette = usePalette();
   const grade = last?.grade ?? 'not-seen';
   const counts = last?.counts;
-  const gradeLine = !counts ? 'Never inspected' : [counts.fail && `${counts.fail} fail`, counts.advisory && `${counts.advisory} advisory`, counts['not-seen'] && `${counts['not-seen']} not seen`].filter(Boolean).join(' · ') || 'all pass';
+  const gradeLine = !counts
+    ? 'Never inspected'
+    : [
+        counts.fail && `${counts.fail} fail`,
+        counts.advisory && `${counts.advisory} advisory`,
+        counts['not-seen'] && `${counts['not-seen']} not seen`,
+      ]
+        .filter(Boolean)
+        .join(' · ') || 'all pass';
   return (
     <Card style={styles.entry}>
-      <Pressable role="link" aria-label={`${vehicle.fleetCode}, life sheet`} onPress={() => router.push(`/vehicle/${vehicle.id}`)} style={styles.row}>
+      <Pressable
+        role="link"
+        aria-label={`${vehicle.fleetCode}, life sheet`}
+        onPress={() => router.push(`/vehicle/${vehicle.id}`)}
+        style={styles.row}
+      >
         <GradeMark grade={grade} height={56} />
         <View style={styles.grow}>
           <Label size="h3">{vehicle.fleetCode}</Label>
@@ -95,9 +115,18 @@ function Entry({ entry: { vehicle, last, open } }: { readonly entry: YardEntry }
         </View>
       </Pressable>
       {open ? (
-        <Press kind="main" label="Go on with the visit" hint={`Go on with the visit of ${vehicle.fleetCode}`} onPress={() => router.push(`/vehicle/${vehicle.id}/visit/${open.inspectionId}`)} />
+        <Press
+          kind="main"
+          label="Go on with the visit"
+          hint={`Go on with the visit of ${vehicle.fleetCode}`}
+          onPress={() => router.push(`/vehicle/${vehicle.id}/visit/${open.inspectionId}`)}
+        />
       ) : (
-        <Press label="Begin a visit" hint={`Begin a visit of ${vehicle.fleetCode}`} onPress={() => router.push(`/vehicle/${vehicle.id}/arrive`)} />
+        <Press
+          label="Begin a visit"
+          hint={`Begin a visit of ${vehicle.fleetCode}`}
+          onPress={() => router.push(`/vehicle/${vehicle.id}/arrive`)}
+        />
       )}
     </Card>
   );

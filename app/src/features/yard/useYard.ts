@@ -11,7 +11,10 @@ export function useYard(): YardEntry[] {
   const pending = useWorkshop((state) => state.pending);
   const person = useWorkshop((state) => state.person);
   return useMemo(() => {
-    const ids = new Set([...Object.keys(lives), ...pending.flatMap((operation) => (operation.kind === 'vehicle.put' ? [operation.body.id] : []))]);
+    const ids = new Set([
+      ...Object.keys(lives),
+      ...pending.flatMap((operation) => (operation.kind === 'vehicle.put' ? [operation.body.id] : [])),
+    ]);
     const known = [...ids].flatMap((id) => selectLife({ lives, pending, person }, id) ?? []);
     return yardWith(entries ?? [], known, summarise);
   }, [entries, lives, pending, person]);

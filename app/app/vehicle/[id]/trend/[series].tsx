@@ -1,3 +1,1 @@
-import { lazy } from 'react';
-
-export default lazy(() => import('../../../../src/features/trend/TrendPage').then(({ TrendPage: page }) => ({ default: page })));
+export { TrendPage as default } from '../../../../src/features/desk/lazyPages';

@@ -1,0 +1,10 @@
+import { lazy } from 'react';
+
+/** What is used at the desk (forms, charts) comes in one piece of its own, so that the bay opens without it. */
+const pages = () => import('./pages');
+
+export const People = lazy(() => pages().then((loaded) => ({ default: loaded.People })));
+export const Setup = lazy(() => pages().then((loaded) => ({ default: loaded.Setup })));
+export const TrendPage = lazy(() => pages().then((loaded) => ({ default: loaded.TrendPage })));
+export const TrendPanel = lazy(() => pages().then((loaded) => ({ default: loaded.TrendPanel })));
+export const NewVehicle = lazy(() => pages().then((loaded) => ({ default: loaded.NewVehicle })));
