@@ -3,6 +3,7 @@ export { parseMeasure, type ParsedMeasure } from './units/parseMeasure';
 export { MEASURES, MEASURE_CODES, type Measure, type MeasureCode } from './catalogue/measures';
 export { VOCABULARIES, WORDS, type Vocabulary, type Word } from './catalogue/words';
 export {
+  COMMON_FLUIDS,
   FLUIDS,
   LEAK_PLACES,
   LEAK_REACHES,
@@ -66,8 +67,9 @@ export {
   type Threshold,
 } from './limits/limitSheet';
 export { BASELINE } from './limits/baseline';
+export { tapeThresholds } from './limits/tapeThresholds';
 export { GRADES, worseGrade, worstGrade, type Grade } from './grading/grade';
-export { gradePoint, type GradingContext } from './grading/gradePoint';
+export { gradePoint, gradeAtSpot, type GradingContext } from './grading/gradePoint';
 export { judgeValue, type Judgement } from './grading/judgeValue';
 export { PLACARD_TEMPERATURE_C, pressureAtReference, pressureFromReference } from './grading/pressureAtReference';
 export { CLOSE_CALL_FACTOR, standardUncertainty } from './grading/uncertainty';

@@ -46,7 +46,13 @@ function Photo({ id, label, size }: { readonly id: string; readonly label: strin
       source={uri ? { uri } : undefined}
       alt={label}
       aria-label={label}
-      style={{ width: size, height: size, borderRadius: CORNER.s, backgroundColor: palette.panel }}
+      resizeMode="cover"
+      style={{
+        width: Math.round((size * 4) / 3),
+        height: size,
+        borderRadius: CORNER.s,
+        backgroundColor: palette.panel,
+      }}
     />
   );
 }

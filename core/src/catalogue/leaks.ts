@@ -19,6 +19,16 @@ export const FLUIDS = [
 ] as const;
 export type Fluid = (typeof FLUIDS)[number];
 
+/** What mostly drips from an engine bay; the others are a tap further. */
+export const COMMON_FLUIDS = [
+  'engine-oil',
+  'coolant',
+  'fuel',
+  'brake-fluid',
+  'water',
+  'unknown',
+] as const satisfies readonly Fluid[];
+
 /** What the fluid reaches; exhaust, brake and belt make it one step worse. */
 export const LEAK_REACHES = ['nothing', 'exhaust', 'brake', 'belt'] as const;
 export type LeakReach = (typeof LEAK_REACHES)[number];

@@ -3,7 +3,8 @@ import { FLUIDS, LEAK_STAGES } from '../catalogue/leaks';
 import { BASELINE } from '../limits/baseline';
 import { CAR, MINIBUS, contextOf, findingOf, inspectionOf, readingOf, treadOf } from '../testing.test-support';
 import { GRADES } from './grade';
-import { gradePoint, type GradingContext } from './gradePoint';
+import { tapeThresholds } from '../limits/tapeThresholds';
+import { gradeAtSpot, gradePoint, type GradingContext } from './gradePoint';
 import { verdictOf, worstFirst } from './verdict';
 
 const rank = (grade: (typeof GRADES)[number]) => GRADES.indexOf(grade);
@@ -90,6 +91,44 @@ describe('tread', () => {
       }),
     );
     expect(tread(CAR, 3.1, 3.1, 3.1, { guarded: true }).grade).toBe('advisory');
+  });
+});
+
+test('each place of a tread keeps the grade of its own reading', () => {
+  const result = tread(CAR, 4.3, 4.4, 2.8);
+  expect((['outer', 'centre', 'inner', 'whole'] as const).map((spot) => gradeAtSpot(result, spot))).toEqual([
+    'pass',
+    'pass',
+    'advisory',
+    'not-seen',
+  ]);
+});
+
+describe('limits on the tape', () => {
+  test('value limits as they are', () => {
+    expect(tapeThresholds(BASELINE, 'tread', '1L', CAR, inspectionOf(CAR)).map(({ value }) => value)).toEqual([3, 1.6]);
+  });
+
+  test('a placard’s shares as the gauge would show them today; where a reading crosses them the grade changes', () => {
+    const inspection = inspectionOf(CAR, { ambientC: 0 });
+    const edges = tapeThresholds(BASELINE, 'pressure', '1L', CAR, inspection);
+    expect(edges.map(({ grade }) => grade)).toEqual(['advisory', 'advisory', 'fail']);
+    const grade = (kpa: number) =>
+      gradePoint(
+        { point: 'tyre.pressure', place: '1L' },
+        contextOf(CAR, [findingOf('tyre.pressure', '1L', { readings: [readingOf('pressure', kpa)] })], { inspection }),
+      ).grade;
+    const [low, , fail] = edges.map(({ value }) => value) as [number, number, number];
+    expect([grade(low + 0.01), grade(low - 0.01), grade(fail + 0.01), grade(fail - 0.01)]).toEqual([
+      'pass',
+      'advisory',
+      'advisory',
+      'fail',
+    ]);
+  });
+
+  test.each([{ state: 'hot' as const }, { ambientC: null }])('none where nothing is judged: %j', (change) => {
+    expect(tapeThresholds(BASELINE, 'pressure', '1L', CAR, inspectionOf(CAR, change))).toEqual([]);
   });
 });
 

@@ -48,6 +48,19 @@ export function gradePoint(ref: PointRef, context: GradingContext): PointGrade {
   };
 }
 
+/**
+ * The grade of one place's own reading, leaving out what only arises by comparison with others (spread, other pad,
+ * other side); `not-seen` without a reading there.
+ */
+export function gradeAtSpot({ reasons }: Pick<PointGrade, 'reasons'>, spot: Spot): Grade {
+  const own = reasons.filter((reason) => {
+    if (reason.rule === 'limit')
+      return reason.spot === spot && (reason.kind === 'value' || reason.kind === 'placard-share');
+    return reason.rule === 'no-limit';
+  });
+  return worstGrade(own.map((reason) => reason.grade));
+}
+
 function reasonsFor(ref: PointRef, context: GradingContext, phase: Phase | undefined): Reason[] {
   const finding = context.standing.get(pointKey(ref.point, ref.place));
   if (!finding || finding.access === 'open') return [{ rule: 'not-looked-at', grade: 'not-seen' }];

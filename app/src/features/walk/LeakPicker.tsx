@@ -1,12 +1,15 @@
 import {
+  COMMON_FLUIDS,
   FLUIDS,
   LEAK_REACHES,
   LEAK_STAGES,
   cataloguePoint,
   type Finding,
+  type Fluid,
   type LeakObservation,
   type PointRef,
 } from '@weskopos/core';
+import { useState } from 'react';
 import { View, StyleSheet } from 'react-native';
 import { Choice } from '../../kit/Choice';
 import { Press } from '../../kit/Press';
@@ -24,7 +27,10 @@ const NOTHING_YET: LeakObservation = { stage: 'dry', fluid: 'unknown', place: nu
 
 /** Stage first; what it is, where it sits and what it reaches only when it is not dry. */
 export function LeakPicker({ pointRef, finding, onLeak }: LeakPickerProps) {
+  const [all, setAll] = useState(false);
   const leak = finding?.leak ?? null;
+  const common: readonly Fluid[] = COMMON_FLUIDS;
+  const fluids = all || (leak && !common.includes(leak.fluid)) ? FLUIDS : common;
   const set = (change: Partial<LeakObservation>) => onLeak({ ...NOTHING_YET, ...leak, ...change });
   return (
     <View style={styles.picker}>
@@ -39,11 +45,14 @@ export function LeakPicker({ pointRef, finding, onLeak }: LeakPickerProps) {
         <>
           <Choice
             label="Fluid"
-            options={FLUIDS}
+            options={fluids}
             word={(fluid) => capital(words.fluid[fluid])}
             value={leak.fluid}
             onChoose={(fluid) => set({ fluid })}
           />
+          {fluids === FLUIDS ? null : (
+            <Press kind="quiet" label="Other fluids…" hint="Other fluids" onPress={() => setAll(true)} />
+          )}
           <Choice
             label="Place"
             options={cataloguePoint(pointRef.point).leakPlaces}

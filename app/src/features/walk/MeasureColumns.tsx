@@ -1,11 +1,12 @@
 import {
   cataloguePoint,
+  gradeAtSpot,
   gradePoint,
   nextFinding,
   pointKey,
   readingAt,
   readingValue,
-  valueThresholds,
+  tapeThresholds,
   type Phase,
   type PointRef,
   type Spot,
@@ -38,7 +39,7 @@ interface MeasureColumnsProps {
 /** The tapes of one step side by side, outside first: three are a tread, two are a brake. */
 export function MeasureColumns({ refs, background, phase, draft, onDraft, onReading }: MeasureColumnsProps) {
   const { height } = useWindowDimensions();
-  const { vehicle, sheet } = background.grading;
+  const { vehicle, sheet, inspection } = background.grading;
   const tape = Math.max(200, Math.min(330, height - 560));
   const columns = refs.flatMap((ref) => cataloguePoint(ref.point).spots.map((spot) => ({ ref, spot })));
   return (
@@ -65,8 +66,8 @@ export function MeasureColumns({ refs, background, phase, draft, onDraft, onRead
               measure={measure}
               label={pointWords(ref.point, ref.place, vehicle.axles.length, spot)}
               value={value}
-              grade={gradePoint(ref, withDraft(background, ref, spot, phase, value)).grade}
-              thresholds={valueThresholds(sheet, measure, vehicle.class)}
+              grade={gradeAtSpot(gradePoint(ref, withDraft(background, ref, spot, phase, value)), spot)}
+              thresholds={tapeThresholds(sheet, measure, ref.place, vehicle, inspection)}
               ghost={found ? readingValue(found) : background.ghost(ref, spot)}
               expected={background.expected(ref, spot)}
               height={tape}

@@ -62,6 +62,31 @@ export function Step({ step, position, vehicle, background, target }: StepProps)
   const canPutRight = point.measure === 'level' || point.measure === 'pressure';
   const hasFound = findingOf(first)?.readings.some((reading) => reading.phase === 'found') ?? false;
 
+  const verdicts = step.points.map((ref) => (
+    <View key={pointKey(ref.point, ref.place)} style={styles.point}>
+      <ReasonCard {...(step.points.length > 1 ? { title: words.point[ref.point] } : {})} result={graded(ref)} />
+      <CloseCall
+        pointRef={ref}
+        result={graded(ref)}
+        finding={findingOf(ref)}
+        onAgain={(spot, value) => {
+          const { measure } = cataloguePoint(ref.point);
+          if (measure) put(ref, (before) => readingChange(before, { measure, spot, phase }, value, true));
+        }}
+      />
+      <Doubts
+        pointRef={ref}
+        finding={findingOf(ref)}
+        last={background.lastFinding(ref)?.finding}
+        onAnswer={(change) => put(ref, change)}
+      />
+      <PhotoStrip
+        photos={findingOf(ref)?.photos ?? []}
+        label={pointWords(ref.point, ref.place, vehicle.axles.length)}
+      />
+    </View>
+  ));
+
   return (
     <View style={styles.step}>
       <View>
@@ -96,6 +121,8 @@ export function Step({ step, position, vehicle, background, target }: StepProps)
           }}
         />
       ) : null}
+      {/* Long pickers come after the verdict, so that it stays in sight. */}
+      {point.measure ? null : verdicts}
       {point.kind === 'leak' ? (
         <LeakPicker
           pointRef={first}
@@ -111,30 +138,7 @@ export function Step({ step, position, vehicle, background, target }: StepProps)
           onSound={() => put(first, () => ({ words: [], access: 'seen', accessReason: null }))}
         />
       ) : null}
-      {step.points.map((ref) => (
-        <View key={pointKey(ref.point, ref.place)} style={styles.point}>
-          <ReasonCard {...(step.points.length > 1 ? { title: words.point[ref.point] } : {})} result={graded(ref)} />
-          <CloseCall
-            pointRef={ref}
-            result={graded(ref)}
-            finding={findingOf(ref)}
-            onAgain={(spot, value) => {
-              const { measure } = cataloguePoint(ref.point);
-              if (measure) put(ref, (before) => readingChange(before, { measure, spot, phase }, value, true));
-            }}
-          />
-          <Doubts
-            pointRef={ref}
-            finding={findingOf(ref)}
-            last={background.lastFinding(ref)?.finding}
-            onAnswer={(change) => put(ref, change)}
-          />
-          <PhotoStrip
-            photos={findingOf(ref)?.photos ?? []}
-            label={pointWords(ref.point, ref.place, vehicle.axles.length)}
-          />
-        </View>
-      ))}
+      {point.measure ? verdicts : null}
     </View>
   );
 }

@@ -1,0 +1,87 @@
+import { chromium, type Page } from '@playwright/test';
+import fs from 'node:fs/promises';
+import path from 'node:path';
+import { next, readTread, signIn, type } from './walk';
+import { Workshop } from './workshop';
+
+/** One current picture per main view, from the demo data, into docs/screenshots. */
+const FOLDER = path.resolve(__dirname, '..', 'docs', 'screenshots');
+const PHONE = { width: 390, height: 844 };
+const DESK = { width: 1280, height: 800 };
+/** Fonts and the chart's own layout settle within this. */
+const SETTLE_MS = 600;
+
+async function shoot(page: Page, name: string): Promise<void> {
+  await page.waitForTimeout(SETTLE_MS);
+  await page.screenshot({ path: path.join(FOLDER, `${name}.png`) });
+}
+
+async function main(): Promise<void> {
+  await fs.rm(FOLDER, { recursive: true, force: true });
+  await fs.mkdir(FOLDER, { recursive: true });
+  const workshop = await Workshop.start({ demo: true });
+  const browser = await chromium.launch({
+    executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
+    args: ['--no-sandbox'],
+  });
+  const page = await browser.newPage({ viewport: PHONE, locale: 'en-GB' });
+  await page.goto(workshop.url);
+  await signIn(page, 'Isla', '246810');
+  await page.getByText('Saved and sent.').waitFor();
+  await shoot(page, 'yard');
+
+  await page.getByRole('button', { name: 'Begin a visit of FH 03' }).click();
+  await page.getByLabel('Odometer, km').fill('5900');
+  await page.getByRole('radio', { name: 'Stood cold' }).click();
+  await shoot(page, 'arrival');
+
+  await page.goto(workshop.url);
+  await page.getByRole('button', { name: 'Go on with the visit of FH 07' }).click();
+  await readTread(page, 'nearside front', ['4.3', '4.4', '2.8']);
+  await shoot(page, 'walk-tread');
+  await next(page);
+  await next(page);
+  await type(page, 'Outer pad, nearside front', '6.5');
+  await type(page, 'Inner pad, nearside front', '3');
+  await page.emulateMedia({ colorScheme: 'dark' });
+  await shoot(page, 'walk-brake-dark');
+  await page.emulateMedia({ colorScheme: 'light' });
+  await page.getByRole('button', { name: /^Underside/ }).click();
+  await page.getByRole('radio', { name: 'Damp' }).click();
+  await page.getByRole('radio', { name: 'Engine oil' }).click();
+  await page.getByRole('radio', { name: 'Rear crank seal' }).click();
+  await shoot(page, 'walk-leak');
+  await page.setViewportSize(DESK);
+  await page.getByRole('button', { name: /^Nearside front/ }).click();
+  await shoot(page, 'walk-wide');
+  await page.setViewportSize(PHONE);
+  await page.getByRole('button', { name: 'Overview and signing' }).click();
+  await shoot(page, 'overview');
+
+  await page.goto(workshop.url);
+  await page.getByRole('link', { name: 'FH 07, life sheet' }).click();
+  await shoot(page, 'life-sheet');
+  await page
+    .getByRole('link', { name: /^Pad|^Inner pad NSF/ })
+    .last()
+    .click();
+  await page.getByRole('heading', { name: 'Trend' }).waitFor();
+  await shoot(page, 'trend');
+  await page.goBack();
+  await page.setViewportSize(DESK);
+  await shoot(page, 'life-sheet-wide');
+  await page
+    .getByRole('link', { name: /Callum/ })
+    .first()
+    .click();
+  await page.setViewportSize(PHONE);
+  await page.getByRole('heading', { name: 'Report, FH 07' }).waitFor();
+  await shoot(page, 'report');
+  await browser.close();
+  await workshop.remove();
+}
+
+main().catch((error: unknown) => {
+  console.error(error);
+  process.exit(1);
+});

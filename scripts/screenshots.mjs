@@ -1,0 +1,6 @@
+import { ensureChromium, ensureDependencies, ensureWebBuild, run } from './bootstrap.mjs';
+
+ensureDependencies();
+const browser = ensureChromium();
+ensureWebBuild();
+run('node', ['--import', 'tsx', 'e2e/screenshots.ts'], { env: { ...process.env, CHROMIUM_PATH: browser } });
