@@ -3,6 +3,17 @@ import fs from 'node:fs/promises';
 import { addPhoto, expectAccessible, next, readTread, signIn, type } from './walk';
 import { Workshop } from './workshop';
 
+/** A PNG that claims a size in its header and holds nothing of it. */
+function pngClaiming(width: number, height: number): Buffer {
+  const png = Buffer.from(
+    'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
+    'base64',
+  );
+  png.writeUInt32BE(width, 16);
+  png.writeUInt32BE(height, 20);
+  return png;
+}
+
 let workshop: Workshop;
 test.beforeAll(async () => {
   workshop = await Workshop.start({ demo: false });
@@ -74,6 +85,8 @@ test('an empty workshop: set-up, a vehicle, a first visit with the mistakes of a
   await fs.writeFile(huge, Buffer.alloc(40 * 1024 * 1024, 1));
   await addPhoto(page, huge);
   await expect(page.getByText(/over 30 MB. The finding is kept/)).toBeVisible();
+  await addPhoto(page, { name: 'poster.png', mimeType: 'image/png', buffer: pngClaiming(30_000, 30_000) });
+  await expect(page.getByText(/more than 60 million pixels.*The finding is kept/)).toBeVisible();
   await expect(page.getByText('Pass')).toBeVisible();
 
   await next(page);

@@ -5,17 +5,23 @@ export interface RefusedOperation {
   readonly operation: Operation;
   readonly refusal: Refusal | 'invalid';
 }
+/** A change that waits, with who made it: it is sent in their session only. */
+export interface QueuedOperation {
+  readonly operation: Operation;
+  readonly by: string;
+}
 export interface QueuedPhoto {
   readonly id: string;
+  readonly by: string;
   readonly blob: Blob;
   readonly sent: boolean;
 }
 
 /** What the device keeps: changes not yet acknowledged, photos, and the last known state of the workshop. */
 export interface DeviceStore {
-  queue(): Promise<Operation[]>;
+  queue(): Promise<QueuedOperation[]>;
   /** Resolves when the change is on the device's disk. */
-  enqueue(operation: Operation): Promise<void>;
+  enqueue(queued: QueuedOperation): Promise<void>;
   settle(ids: readonly string[]): Promise<void>;
   refuse(refused: RefusedOperation): Promise<void>;
   refused(): Promise<RefusedOperation[]>;
@@ -29,7 +35,7 @@ export interface DeviceStore {
 }
 
 interface Schema extends DBSchema {
-  queue: { key: number; value: Operation; indexes: { id: string } };
+  queue: { key: number; value: QueuedOperation; indexes: { id: string } };
   refused: { key: string; value: RefusedOperation & { readonly id: string } };
   photos: { key: string; value: QueuedPhoto };
   documents: { key: string; value: unknown };
@@ -41,7 +47,7 @@ const VERSION = 1;
 export async function openDeviceStore(name = 'weskopos'): Promise<DeviceStore> {
   const db = await openDB<Schema>(name, VERSION, {
     upgrade(fresh) {
-      fresh.createObjectStore('queue', { autoIncrement: true }).createIndex('id', 'id', { unique: true });
+      fresh.createObjectStore('queue', { autoIncrement: true }).createIndex('id', 'operation.id', { unique: true });
       fresh.createObjectStore('refused', { keyPath: 'id' });
       fresh.createObjectStore('photos', { keyPath: 'id' });
       fresh.createObjectStore('documents');
@@ -49,10 +55,10 @@ export async function openDeviceStore(name = 'weskopos'): Promise<DeviceStore> {
   });
   return {
     queue: () => db.getAll('queue'),
-    async enqueue(operation) {
+    async enqueue(queued) {
       // Strict durability: the screen says saved only after this, and a flat battery must not make it a lie.
       const tx = db.transaction('queue', 'readwrite', { durability: 'strict' });
-      await tx.store.add(operation);
+      await tx.store.add(queued);
       await tx.done;
     },
     async settle(ids) {

@@ -12,6 +12,7 @@ const operation = (n: number): Operation => ({
   kind: 'inspection.sign',
   body: { inspectionId: '00000000-0000-4000-8000-0000000000aa', signedAt: '2026-06-01T08:00:00.000Z' },
 });
+const ISLA = 'isla';
 const problem = (status: number): Problem => ({ type: 't', title: 't', status, code: 'c' });
 
 /** A server that remembers ids, behind a line that drops what the script says. */
@@ -37,6 +38,7 @@ async function device(
   send: (operations: Operation[]) => Promise<OperationOutcome[]>,
   sendPhoto = (): Promise<void> => Promise.resolve(),
   store?: DeviceStore,
+  person = ISLA,
 ) {
   const kept = store ?? (await openDeviceStore(`test-${(name += 1)}`));
   const states: SyncState[] = [];
@@ -45,6 +47,7 @@ async function device(
   let retry: (() => void) | null = null;
   const sync = createSync({
     store: kept,
+    person: () => person,
     send,
     sendPhoto,
     later: (work, ms) => {
@@ -70,7 +73,9 @@ test('a change is on the device before anything is sent', async () => {
     order.push('sent');
     return Promise.resolve(operations.map(({ id }) => ({ id, status: 'applied', refusal: null })));
   });
-  await one.sync.record(operation(1)).then(async () => order.push(`on disk: ${(await one.store.queue()).length}`));
+  await one.sync
+    .record(operation(1), ISLA)
+    .then(async () => order.push(`on disk: ${(await one.store.queue()).length}`));
   await settled(one);
   expect(order[0]).toBe('on disk: 1');
   expect(await one.store.queue()).toEqual([]);
@@ -80,8 +85,8 @@ test('changes go in the order they were made and leave the queue when acknowledg
   const { send, applied } = workshop();
   const one = await device(send);
   const ids = Array.from({ length: 120 }, (_, n) => operation(n + 1));
-  for (const each of ids) await one.store.enqueue(each);
-  expect(await settled(one)).toEqual({ waiting: 0, refused: 0, link: 'idle' });
+  for (const each of ids) await one.store.enqueue({ operation: each, by: ISLA });
+  expect(await settled(one)).toEqual({ waiting: 0, ofOthers: 0, refused: 0, link: 'idle' });
   expect(applied).toEqual(ids.map(({ id }) => id));
   expect(one.taken).toEqual(applied);
 });
@@ -92,7 +97,7 @@ test.each([
 ] as const)('%s', async (_, fate) => {
   const { send, applied } = workshop((trip) => (trip === 1 ? fate : 'ok'));
   const one = await device(send);
-  await one.sync.record(operation(1));
+  await one.sync.record(operation(1), ISLA);
   expect(await settled(one)).toMatchObject({ waiting: 1, link: 'unreachable' });
   one.retryNow();
   expect(await settled(one)).toMatchObject({ waiting: 0, link: 'idle' });
@@ -102,7 +107,7 @@ test.each([
 
 test('pauses grow while the server is away, up to half a minute', async () => {
   const one = await device(() => Promise.reject(new Unreachable()));
-  await one.store.enqueue(operation(1));
+  await one.store.enqueue({ operation: operation(1), by: ISLA });
   for (let n = 0; n < 8; n += 1) await one.sync.kick();
   expect(one.waits.slice(0, 3)).toEqual([1000, 2000, 4000]);
   expect(one.waits.at(-1)).toBe(30_000);
@@ -110,8 +115,8 @@ test('pauses grow while the server is away, up to half a minute', async () => {
 
 test('a closed tab loses nothing: another one on the same device sends what waits', async () => {
   const down = await device(() => Promise.reject(new Unreachable()));
-  await down.sync.record(operation(1));
-  await down.sync.record(operation(2));
+  await down.sync.record(operation(1), ISLA);
+  await down.sync.record(operation(2), ISLA);
   const { send, applied } = workshop();
   const reopened = await device(send, undefined, down.store);
   await settled(reopened);
@@ -120,7 +125,7 @@ test('a closed tab loses nothing: another one on the same device sends what wait
 
 test('a session that ended keeps the queue and says so, without knocking on', async () => {
   const one = await device(() => Promise.reject(new ServerProblem(problem(401))));
-  await one.store.enqueue(operation(1));
+  await one.store.enqueue({ operation: operation(1), by: ISLA });
   expect(await settled(one)).toMatchObject({ waiting: 1, link: 'signed-out' });
   expect(one.waits).toEqual([]);
 });
@@ -131,8 +136,8 @@ test('one unreadable change does not stop the others; it is put aside, not dropp
   const one = await device((operations) =>
     operations.some(({ id }) => id === bad) ? Promise.reject(new ServerProblem(problem(400))) : send(operations),
   );
-  for (const n of [1, 2, 3]) await one.store.enqueue(operation(n));
-  expect(await settled(one)).toEqual({ waiting: 0, refused: 1, link: 'idle' });
+  for (const n of [1, 2, 3]) await one.store.enqueue({ operation: operation(n), by: ISLA });
+  expect(await settled(one)).toEqual({ waiting: 0, ofOthers: 0, refused: 1, link: 'idle' });
   expect(applied).toEqual([operation(1).id, operation(3).id]);
   expect(await one.store.refused()).toMatchObject([{ operation: { id: bad }, refusal: 'invalid' }]);
 });
@@ -141,8 +146,8 @@ test('what the workshop refused is kept with why', async () => {
   const one = await device((operations) =>
     Promise.resolve(operations.map(({ id }) => ({ id, status: 'refused', refusal: 'already-signed' }))),
   );
-  await one.store.enqueue(operation(1));
-  expect(await settled(one)).toEqual({ waiting: 0, refused: 1, link: 'idle' });
+  await one.store.enqueue({ operation: operation(1), by: ISLA });
+  expect(await settled(one)).toEqual({ waiting: 0, ofOthers: 0, refused: 1, link: 'idle' });
   expect(one.taken).toEqual([]);
   await one.store.forgetRefused(operation(1).id);
   expect(await one.store.refused()).toEqual([]);
@@ -150,7 +155,7 @@ test('what the workshop refused is kept with why', async () => {
 
 test('an answer that acknowledges nothing is no reason to ask forever', async () => {
   const one = await device(() => Promise.resolve([]));
-  await one.store.enqueue(operation(1));
+  await one.store.enqueue({ operation: operation(1), by: ISLA });
   expect(await settled(one)).toMatchObject({ waiting: 1, link: 'unreachable' });
 });
 
@@ -160,8 +165,8 @@ test('photos follow the changes; one that is no picture stays on the device and 
     sent.push(id);
     return id === 'bad' ? Promise.reject(new ServerProblem(problem(415))) : Promise.resolve();
   }) as () => Promise<void>);
-  await one.sync.recordPhoto('bad', new Blob(['x']));
-  await one.sync.recordPhoto('good', new Blob(['y']));
+  await one.sync.recordPhoto('bad', new Blob(['x']), ISLA);
+  await one.sync.recordPhoto('good', new Blob(['y']), ISLA);
   expect(await settled(one)).toMatchObject({ waiting: 0, link: 'idle' });
   await one.sync.kick();
   expect(sent.sort()).toEqual(['bad', 'good']);
@@ -178,8 +183,20 @@ test('a change made while sending is sent too', async () => {
     await work?.();
     return send(operations);
   });
-  late = () => one.sync.record(operation(2));
-  await one.sync.record(operation(1));
+  late = () => one.sync.record(operation(2), ISLA);
+  await one.sync.record(operation(1), ISLA);
   await settled(one);
   expect(applied).toEqual([operation(1).id, operation(2).id]);
+});
+
+test('what one person made is sent in their session only, never under the name of who signs in next', async () => {
+  const hers = await device(() => Promise.reject(new Unreachable()));
+  await hers.sync.record(operation(1), ISLA);
+  const { send, applied } = workshop();
+  const his = await device(send, undefined, hers.store, 'callum');
+  await his.sync.record(operation(2), 'callum');
+  expect(await settled(his)).toEqual({ waiting: 1, ofOthers: 1, refused: 0, link: 'idle' });
+  expect(applied).toEqual([operation(2).id]);
+  await settled(await device(send, undefined, hers.store));
+  expect(applied).toEqual([operation(2).id, operation(1).id]);
 });

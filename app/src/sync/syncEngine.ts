@@ -5,12 +5,16 @@ import { ServerProblem } from './transport';
 export interface SyncState {
   /** Changes and photos still on this device only. */
   readonly waiting: number;
+  /** Of these, how many somebody else made here: they go when that person signs in. */
+  readonly ofOthers: number;
   readonly refused: number;
   readonly link: 'idle' | 'sending' | 'unreachable' | 'signed-out';
 }
 
 export interface SyncPorts {
   readonly store: DeviceStore;
+  /** Whose session it is; null while signed out. */
+  readonly person: () => string | null;
   readonly send: (operations: Operation[]) => Promise<OperationOutcome[]>;
   readonly sendPhoto: (id: string, blob: Blob) => Promise<void>;
   /** Runs `work` after `ms`; gives back how to call it off. */
@@ -40,17 +44,19 @@ export function createSync(ports: SyncPorts) {
 
   const report = async (link: SyncState['link']) => {
     const [queue, photos, refused] = await Promise.all([store.queue(), store.unsentPhotos(), store.refused()]);
-    ports.onState({ waiting: queue.length + photos.length, refused: refused.length, link });
+    const waiting = [...queue, ...photos];
+    const ofOthers = waiting.filter(({ by }) => by !== ports.person()).length;
+    ports.onState({ waiting: waiting.length, ofOthers, refused: refused.length, link });
   };
 
   /** Writes the change down, then starts sending; resolves when it is on the device's disk. */
-  async function record(operation: Operation): Promise<void> {
-    await store.enqueue(operation);
+  async function record(operation: Operation, by: string): Promise<void> {
+    await store.enqueue({ operation, by });
     void kick();
   }
 
-  async function recordPhoto(id: string, blob: Blob): Promise<void> {
-    await store.keepPhoto({ id, blob, sent: false });
+  async function recordPhoto(id: string, blob: Blob, by: string): Promise<void> {
+    await store.keepPhoto({ id, blob, by, sent: false });
     void kick();
   }
 
@@ -85,7 +91,8 @@ export function createSync(ports: SyncPorts) {
 
   async function drain(size: number): Promise<void> {
     for (;;) {
-      const batch = (await store.queue()).slice(0, size);
+      const mine = (await store.queue()).filter(({ by }) => by === ports.person());
+      const batch = mine.slice(0, size).map(({ operation }) => operation);
       if (batch.length === 0) return;
       let outcomes: OperationOutcome[];
       try {
@@ -117,7 +124,7 @@ export function createSync(ports: SyncPorts) {
   }
 
   async function drainPhotos(): Promise<void> {
-    for (const photo of await store.unsentPhotos()) {
+    for (const photo of (await store.unsentPhotos()).filter(({ by }) => by === ports.person())) {
       try {
         await ports.sendPhoto(photo.id, photo.blob);
         await store.dropPhoto(photo.id);

@@ -30,7 +30,7 @@ export const useWorkshop = create<WorkshopState>(() => ({
   lives: {},
   pending: [],
   refused: [],
-  sync: { waiting: 0, refused: 0, link: 'idle' },
+  sync: { waiting: 0, ofOthers: 0, refused: 0, link: 'idle' },
   writing: 0,
   storageFailed: false,
 }));
@@ -47,6 +47,7 @@ export async function openWorkshop(): Promise<void> {
   store = await openDeviceStore();
   sync = createSync({
     store,
+    person: () => getState().person?.id ?? null,
     send: (operations) => call('sendOperations', { body: { operations } }),
     sendPhoto,
     later: (work, ms) => {
@@ -65,12 +66,13 @@ export async function openWorkshop(): Promise<void> {
     },
   });
   window.addEventListener('online', () => void reconnect());
-  const [person, entries, pending, refused] = await Promise.all([
+  const [person, entries, queue, refused] = await Promise.all([
     store.read<Person>('person'),
     store.read<YardEntry[]>('yard'),
     store.queue(),
     store.refused(),
   ]);
+  const pending = queue.map(({ operation }) => operation);
   const ids = new Set([
     ...(entries ?? []).map(({ vehicle }) => vehicle.id),
     ...pending.flatMap((operation) => (operation.kind === 'vehicle.put' ? [operation.body.id] : [])),
@@ -156,13 +158,19 @@ type OperationDraft = Operation extends infer O ? (O extends Operation ? Pick<O,
 export async function record(draft: OperationDraft): Promise<void> {
   const operation = { id: crypto.randomUUID(), at: new Date().toISOString(), device: deviceId, ...draft } as Operation;
   setState(({ pending }) => ({ pending: [...pending, operation] }));
-  await onDisk(sync.record(operation));
+  await onDisk(sync.record(operation, whoAmI()));
 }
 
 export async function recordPhoto(blob: Blob): Promise<string> {
   const id = crypto.randomUUID();
-  await onDisk(sync.recordPhoto(id, blob));
+  await onDisk(sync.recordPhoto(id, blob, whoAmI()));
   return id;
+}
+
+function whoAmI(): string {
+  const { person } = getState();
+  if (!person) throw new Error('nobody is signed in');
+  return person.id;
 }
 
 async function onDisk(write: Promise<void>): Promise<void> {

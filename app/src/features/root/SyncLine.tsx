@@ -23,7 +23,9 @@ export function SyncLine() {
           ? `Saved on this device. ${count} wait for the workshop.`
           : sync.link === 'signed-out'
             ? `Saved on this device. Sign in to send ${count}.`
-            : `Saved on this device. Sending ${count}…`;
+            : sync.ofOthers === sync.waiting
+              ? `Saved on this device. ${count} wait for who made them to sign in.`
+              : `Saved on this device. Sending ${count}…`;
   return (
     <View {...{ dataSet: { print: 'hide' } }}>
       <Words size="s" role="status" colour={storageFailed ? palette.fail : palette.soft}>

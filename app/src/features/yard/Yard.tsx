@@ -12,6 +12,7 @@ import { gradeColours, useIsWide, usePalette } from '../../kit/theme';
 import { Heading, Label, Words } from '../../kit/Words';
 import { signOut, useWorkshop } from '../../sync/workshop';
 import { words } from '../../words/en';
+import { problemWords } from '../../words/problemWords';
 import { day, dayAndTime, kilometres } from '../../words/show';
 import { useYard } from './useYard';
 
@@ -22,6 +23,7 @@ export function Yard() {
   const person = useWorkshop((state) => state.person);
   const entries = useYard();
   const [search, setSearch] = useState('');
+  const [problem, setProblem] = useState<string>();
   const shown = useMemo(() => {
     const wanted = search.trim().toLowerCase();
     return entries.filter(({ vehicle }) =>
@@ -41,11 +43,15 @@ export function Yard() {
       foot={
         <>
           {person?.role === 'lead' ? <Press label="People" onPress={() => router.push('/people')} /> : null}
-          <Press label="Sign out" onPress={() => void signOut()} />
+          <Press
+            label="Sign out"
+            onPress={() => void signOut().catch((error: unknown) => setProblem(problemWords(error)))}
+          />
           <Press label="Add a vehicle" onPress={() => router.push('/vehicle/new')} style={styles.grow} />
         </>
       }
     >
+      {problem ? <Words role="alert">{problem}</Words> : null}
       {entries.length > 5 ? (
         <Field label="Find" value={search} onChangeText={setSearch} placeholder="fleet code, plate, make" />
       ) : null}

@@ -1,0 +1,15 @@
+import { benchBundle } from './bundle';
+import { benchSaving } from './saving';
+import { benchStart } from './start';
+
+/** Each figure beside its baseline of the same run. */
+async function main(): Promise<void> {
+  await benchSaving();
+  benchBundle();
+  await benchStart();
+}
+
+main().catch((error: unknown) => {
+  console.error(error);
+  process.exit(1);
+});

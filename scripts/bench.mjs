@@ -1,0 +1,5 @@
+import { ensureDependencies, ensureWebBuild, run } from './bootstrap.mjs';
+
+ensureDependencies();
+ensureWebBuild();
+run('node', ['--import', 'tsx', 'bench/main.ts']);
