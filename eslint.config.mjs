@@ -69,7 +69,7 @@ export default tseslint.config(
     plugins: { 'react-hooks': hooks },
   },
   {
-    files: ['**/*.test.ts', '**/*.test.tsx', 'e2e/**', 'bench/**', 'server/src/testing/**'],
+    files: ['**/*.test.ts', '**/*.test.tsx', 'e2e/**', 'bench/**', '**/tests/**'],
     rules: {
       '@typescript-eslint/no-unsafe-call': 'off',
       '@typescript-eslint/no-unsafe-assignment': 'off',

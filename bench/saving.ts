@@ -5,7 +5,7 @@ import fs from 'node:fs/promises';
 import type { AddressInfo } from 'node:net';
 import path from 'node:path';
 import { openPglite } from '../server/src/db/pgliteEngine';
-import { newFinding, newFolder, openVisit, operationOf, startWorkshop } from '../server/src/testing/workshop';
+import { newFinding, newFolder, openVisit, operationOf, startWorkshop } from '../server/src/tests/workshop';
 
 /** Seconds each side runs per round, rounds, and connections at once. */
 const SECONDS = 6;

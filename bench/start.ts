@@ -1,7 +1,7 @@
 import { spawn } from 'node:child_process';
 import fs from 'node:fs/promises';
 import path from 'node:path';
-import { newFolder } from '../server/src/testing/workshop';
+import { newFolder } from '../server/src/tests/workshop';
 
 const ROOT = path.resolve(__dirname, '..');
 const ROUNDS = 5;

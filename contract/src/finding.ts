@@ -14,7 +14,7 @@ import {
   type Reading,
 } from '@weskopos/core';
 import { z } from 'zod';
-import { idSchema, instantSchema } from './shapes';
+import { idSchema, instantSchema, textSchema } from './shapes';
 
 export const readingSchema = z.strictObject({
   measure: z.enum(MEASURE_CODES),
@@ -42,9 +42,9 @@ const plainFindingSchema = z.strictObject({
   readings: z.array(readingSchema).max(12),
   words: z.array(z.enum(WORDS)).max(20),
   leak: leakSchema.nullable(),
-  note: z.string().max(2000),
+  note: textSchema(2000),
   photos: z.array(idSchema).max(12),
-  kept: z.array(z.string().max(60)).max(20),
+  kept: z.array(textSchema(60)).max(20),
   at: instantSchema,
 }) satisfies z.ZodType<Finding>;
 

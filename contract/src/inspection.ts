@@ -1,7 +1,7 @@
 import { ARRIVAL_STATES, METER_ANSWERS, METER_RANGE_KM, type Inspection } from '@weskopos/core';
 import { z } from 'zod';
 import { storedFindingSchema } from './finding';
-import { idSchema, instantSchema } from './shapes';
+import { idSchema, instantSchema, textSchema } from './shapes';
 
 const plainInspectionSchema = z.strictObject({
   id: idSchema,
@@ -9,10 +9,10 @@ const plainInspectionSchema = z.strictObject({
   startedAt: instantSchema,
   meterKm: z.number().min(METER_RANGE_KM.least).max(METER_RANGE_KM.most),
   meterAnswer: z.enum(METER_ANSWERS).nullable(),
-  complaint: z.string().max(2000),
+  complaint: textSchema(2000),
   state: z.enum(ARRIVAL_STATES),
   ambientC: z.number().min(-60).max(60).nullable(),
-  limitSheet: z.string().max(60),
+  limitSheet: textSchema(60),
   catalogueVersion: z.number().int().min(1),
   signedAt: instantSchema.nullable(),
 }) satisfies z.ZodType<Inspection>;

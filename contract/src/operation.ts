@@ -1,10 +1,10 @@
 import { z } from 'zod';
 import { findingSchema } from './finding';
 import { newInspectionSchema } from './inspection';
-import { idSchema, instantSchema } from './shapes';
+import { idSchema, instantSchema, textSchema } from './shapes';
 import { vehicleSchema } from './vehicle';
 
-const envelope = { id: idSchema, at: instantSchema, device: z.string().min(1).max(60) };
+const envelope = { id: idSchema, at: instantSchema, device: textSchema(60).min(1) };
 
 /** A change made on a device: applied once by its id, in one transaction with its effect. */
 export const operationSchema = z.discriminatedUnion('kind', [

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { idSchema } from './shapes';
+import { idSchema, textSchema } from './shapes';
 
 export const ROLES = ['inspector', 'lead'] as const;
 export type Role = (typeof ROLES)[number];
@@ -7,7 +7,7 @@ export type Role = (typeof ROLES)[number];
 export const personSchema = z.object({ id: idSchema, name: z.string(), role: z.enum(ROLES) });
 export type Person = z.infer<typeof personSchema>;
 
-const nameSchema = z.string().trim().min(1).max(60);
+const nameSchema = textSchema(60).trim().min(1);
 /** PIN or password; six characters at least, since the sign-in is also rate limited. */
 const secretSchema = z.string().min(6).max(200);
 

@@ -1,6 +1,6 @@
 import { VEHICLE_CLASSES, type Axle, type Vehicle } from '@weskopos/core';
 import { z } from 'zod';
-import { idSchema } from './shapes';
+import { idSchema, textSchema } from './shapes';
 
 const axleSchema = z.strictObject({
   dual: z.boolean(),
@@ -11,12 +11,12 @@ const axleSchema = z.strictObject({
 /** A vehicle as the workshop keeps it. */
 export const vehicleSchema: z.ZodType<Vehicle> = z.strictObject({
   id: idSchema,
-  fleetCode: z.string().trim().min(1).max(20),
-  plate: z.string().trim().max(20),
-  make: z.string().trim().max(40),
-  model: z.string().trim().max(60),
+  fleetCode: textSchema(20).trim().min(1),
+  plate: textSchema(20).trim(),
+  make: textSchema(40).trim(),
+  model: textSchema(60).trim(),
   year: z.number().int().min(1900).max(2100),
   class: z.enum(VEHICLE_CLASSES),
   axles: z.array(axleSchema).min(2).max(4),
-  use: z.string().trim().max(80),
+  use: textSchema(80).trim(),
 });

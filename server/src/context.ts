@@ -6,7 +6,7 @@ import { lockFolder } from './db/lock';
 import { migrate, readMigrations } from './db/migrate';
 import { openPglite } from './db/pgliteEngine';
 import { Journal } from './journal/journal';
-import { replayJournal } from './operations/acceptChanges';
+import { replayJournal, type Replay } from './operations/acceptChanges';
 import type { Change } from './operations/change';
 import { Sessions } from './people/sessions';
 import { newSetupCode } from './people/setupCode';
@@ -24,7 +24,7 @@ export interface Context {
   /** Lets the first lead in; null once there are people. */
   readonly setupCode: string | null;
   /** Changes the journal held and the database did not. */
-  readonly replayed: number;
+  readonly replay: Replay;
   /** Stops in order: journal, database, lock. */
   close(): Promise<void>;
 }
@@ -43,7 +43,7 @@ export async function openContext(config: Config, clock: () => Date): Promise<Co
     await migrate(engine, await readMigrations());
     const { journal, entries } = await Journal.open<Change>(path.join(config.dataFolder, 'journal'));
     opened.push(() => journal.close());
-    const replayed = await replayJournal(engine, entries);
+    const replay = await replayJournal(engine, entries);
     const [anyone] = await engine.query('select 1 from person limit 1');
     return {
       config,
@@ -54,7 +54,7 @@ export async function openContext(config: Config, clock: () => Date): Promise<Co
       clock,
       log,
       setupCode: anyone ? null : newSetupCode(),
-      replayed,
+      replay,
       close,
     };
   } catch (error) {

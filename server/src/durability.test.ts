@@ -1,7 +1,7 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import fs from 'node:fs/promises';
 import path from 'node:path';
-import { Client, newFinding, newFolder, openVisit, operationOf } from './testing/workshop';
+import { Client, newFinding, newFolder, openVisit, operationOf } from './tests/workshop';
 
 const ROOT = path.resolve(__dirname, '..', '..');
 

@@ -10,7 +10,10 @@ const ROOT = path.resolve(__dirname, '..', '..');
 async function main(): Promise<void> {
   const demo = process.argv.includes('--demo');
   const context = await openContext(readConfig(process.env, ROOT), () => new Date());
-  if (context.replayed > 0) console.log(`Brought back ${context.replayed} changes from the journal.`);
+  const { replayed, failed } = context.replay;
+  if (replayed > 0) console.log(`Brought back ${replayed} changes from the journal.`);
+  for (const { id, why } of failed)
+    console.error(`The change ${id} in the journal cannot be applied (${why}). It was never acknowledged.`);
   if (demo) await seedDemo(context);
   const running = await listen(context);
   let stopping = false;

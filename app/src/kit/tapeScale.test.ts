@@ -1,5 +1,5 @@
 import { MEASURES, MEASURE_CODES } from '@weskopos/core';
-import { findingOf, readingOf } from '@weskopos/core/src/testing.test-support';
+import { findingOf, readingOf } from '@weskopos/core/src/tests/builders';
 import fc from 'fast-check';
 import { readingChange, withReading, wordChange } from '../features/walk/readings';
 import { fromY, keyMoves, stepped, toY } from './tapeScale';

@@ -1,7 +1,7 @@
 /** @jest-environment node */
 import type { Life, Operation } from '@weskopos/contract';
 import fc from 'fast-check';
-import { CAR, findingOf, inspectionOf } from '@weskopos/core/src/testing.test-support';
+import { CAR, findingOf, inspectionOf } from '@weskopos/core/src/tests/builders';
 import { foldLife, mergeLife, yardWith } from './foldLife';
 
 const at = '2026-06-01T08:00:00.000Z';

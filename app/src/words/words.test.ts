@@ -1,5 +1,5 @@
 import { BASELINE, CATALOGUE, gradePoint, type Forecast } from '@weskopos/core';
-import { CAR, contextOf, findingOf, inspectionOf, readingOf, treadOf } from '@weskopos/core/src/testing.test-support';
+import { CAR, contextOf, findingOf, inspectionOf, readingOf, treadOf } from '@weskopos/core/src/tests/builders';
 import { forecastSentence } from './forecastSentence';
 import { gradeSentence, reasonSource } from './reasonSentence';
 import { kilometres, placeInitials, placeWords, pointWords, roughKilometres } from './show';

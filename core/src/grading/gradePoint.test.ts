@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { FLUIDS, LEAK_STAGES } from '../catalogue/leaks';
 import { BASELINE } from '../limits/baseline';
-import { CAR, MINIBUS, contextOf, findingOf, inspectionOf, readingOf, treadOf } from '../testing.test-support';
+import { CAR, MINIBUS, contextOf, findingOf, inspectionOf, readingOf, treadOf } from '../tests/builders';
 import { GRADES } from './grade';
 import { tapeThresholds } from '../limits/tapeThresholds';
 import { gradeAtSpot, gradePoint, type GradingContext } from './gradePoint';

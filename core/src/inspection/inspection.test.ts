@@ -3,7 +3,7 @@ import { CATALOGUE } from '../catalogue/points';
 import { pressureAtReference, pressureFromReference } from '../grading/pressureAtReference';
 import { gaugeReads, wornTo } from '../simulator/wear';
 import { seededRandom } from '../simulator/random';
-import { CAR, MINIBUS, findingOf } from '../testing.test-support';
+import { CAR, MINIBUS, findingOf } from '../tests/builders';
 import { hubPlaces } from '../vehicle/vehicle';
 import { currentFindings } from './currentFindings';
 import { nextFinding, type Finding } from './finding';

@@ -1,4 +1,4 @@
-import { CAR, findingOf, readingOf, treadOf } from '../testing.test-support';
+import { CAR, findingOf, readingOf, treadOf } from '../tests/builders';
 import { doubtId, doubtsAbout, impossibleIn } from './checkFinding';
 import { checkMeter } from './checkMeter';
 

@@ -1,4 +1,4 @@
-import { CAR, findingOf, inspectionOf, readingOf, treadOf } from '../testing.test-support';
+import { CAR, findingOf, inspectionOf, readingOf, treadOf } from '../tests/builders';
 import { normalDraw, seededRandom } from '../simulator/random';
 import { expectedAt, forecastOf } from './forecast';
 import { crossingOf, fitLine, lineAt } from './leastSquares';

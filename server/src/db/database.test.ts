@@ -2,7 +2,7 @@ import { spawnSync } from 'node:child_process';
 import fs from 'node:fs/promises';
 import os from 'node:os';
 import path from 'node:path';
-import { newFolder } from '../testing/workshop';
+import { newFolder } from '../tests/workshop';
 import type { Engine } from './engine';
 import { FolderInUse, lockFolder } from './lock';
 import { migrate, readMigrations } from './migrate';

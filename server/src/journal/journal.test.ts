@@ -1,6 +1,6 @@
 import fs from 'node:fs/promises';
 import path from 'node:path';
-import { newFolder } from '../testing/workshop';
+import { newFolder } from '../tests/workshop';
 import { Journal, JournalDamaged } from './journal';
 
 let folder: string;

@@ -1,5 +1,6 @@
 import type { OperationOutcome } from '@weskopos/contract';
 import type { Engine } from '../db/engine';
+import { DatabaseError } from '../db/pgliteEngine';
 import type { Journal } from '../journal/journal';
 import { applyChange } from './applyChange';
 import type { Change } from './change';
@@ -24,9 +25,16 @@ export async function acceptChanges(
 
 const PAGE = 1000;
 
-/** Applies what the journal holds and the database does not, in the journal's order. Gives how many there were. */
-export async function replayJournal(engine: Engine, changes: readonly Change[]): Promise<number> {
+export interface Replay {
+  readonly replayed: number;
+  /** Changes the database would not take. It did not take them the first time either, so they were never acknowledged. */
+  readonly failed: readonly { readonly id: string; readonly why: string }[];
+}
+
+/** Applies what the journal holds and the database does not, in the journal's order. */
+export async function replayJournal(engine: Engine, changes: readonly Change[]): Promise<Replay> {
   let replayed = 0;
+  const failed: { id: string; why: string }[] = [];
   for (let start = 0; start < changes.length; start += PAGE) {
     const page = changes.slice(start, start + PAGE);
     const known = await engine.query<{ id: string }>(
@@ -37,9 +45,15 @@ export async function replayJournal(engine: Engine, changes: readonly Change[]):
     for (const change of page) {
       if (have.has(change.operation.id)) continue;
       have.add(change.operation.id);
-      await applyChange(engine, change);
-      replayed += 1;
+      try {
+        await applyChange(engine, change);
+        replayed += 1;
+      } catch (error) {
+        // One change must not keep a workshop from opening; anything but the database's own refusal still does.
+        if (!(error instanceof DatabaseError)) throw error;
+        failed.push({ id: change.operation.id, why: error.message });
+      }
     }
   }
-  return replayed;
+  return { replayed, failed };
 }

@@ -9,7 +9,7 @@ import {
   operationOf,
   startWorkshop,
   type TestWorkshop,
-} from '../testing/workshop';
+} from '../tests/workshop';
 
 let workshop: TestWorkshop;
 beforeAll(async () => {

@@ -1,5 +1,5 @@
 import { ENDPOINTS } from '@weskopos/contract';
-import { Client, startWorkshop, type TestWorkshop } from '../testing/workshop';
+import { Client, startWorkshop, type TestWorkshop } from '../tests/workshop';
 import { hashSecret, secretMatches } from './secret';
 
 let workshop: TestWorkshop;

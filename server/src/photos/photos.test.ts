@@ -4,7 +4,7 @@ import fs from 'node:fs/promises';
 import path from 'node:path';
 import sharp from 'sharp';
 import { drawPhoto } from '../demo/drawPhoto';
-import { startWorkshop, type TestWorkshop } from '../testing/workshop';
+import { startWorkshop, type TestWorkshop } from '../tests/workshop';
 
 let workshop: TestWorkshop;
 beforeAll(async () => {

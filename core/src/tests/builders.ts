@@ -1,10 +1,10 @@
-import { BASELINE } from './limits/baseline';
-import type { GradingContext } from './grading/gradePoint';
-import { currentFindings } from './inspection/currentFindings';
-import { nextFinding, type Finding, type FindingChange, type Inspection, type Reading } from './inspection/finding';
-import type { PointCode, Spot } from './catalogue/points';
-import type { MeasureCode } from './catalogue/measures';
-import type { Vehicle } from './vehicle/vehicle';
+import { BASELINE } from '../limits/baseline';
+import type { GradingContext } from '../grading/gradePoint';
+import { currentFindings } from '../inspection/currentFindings';
+import { nextFinding, type Finding, type FindingChange, type Inspection, type Reading } from '../inspection/finding';
+import type { PointCode, Spot } from '../catalogue/points';
+import type { MeasureCode } from '../catalogue/measures';
+import type { Vehicle } from '../vehicle/vehicle';
 
 /** Builders for tests, here and in the other workspaces. */
 

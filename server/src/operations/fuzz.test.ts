@@ -1,0 +1,95 @@
+import fc from 'fast-check';
+import { randomUUID } from 'node:crypto';
+import { newFinding, openVisit, operationOf, startWorkshop, type TestWorkshop } from '../tests/workshop';
+import { replayJournal } from './acceptChanges';
+
+let workshop: TestWorkshop;
+beforeAll(async () => {
+  workshop = await startWorkshop();
+  await workshop.client.setUp(workshop.context.setupCode);
+});
+afterAll(() => workshop.stop());
+
+const ROUNDS = 150;
+
+/** A sound operation with one value anywhere in it replaced by anything. */
+function mutated(operation: object): fc.Arbitrary<unknown> {
+  const paths: string[][] = [];
+  const walk = (value: unknown, path: string[]) => {
+    paths.push(path);
+    if (value && typeof value === 'object')
+      for (const [key, inner] of Object.entries(value)) walk(inner, [...path, key]);
+  };
+  walk(operation, []);
+  return fc
+    .tuple(fc.constantFrom(...paths.slice(1)), fc.oneof(fc.jsonValue(), fc.string(), fc.double()))
+    .map(([path, value]) => {
+      const copy = structuredClone(operation) as Record<string, unknown>;
+      const parent = path
+        .slice(0, -1)
+        .reduce<Record<string, unknown>>((at, key) => at[key] as Record<string, unknown>, copy);
+      parent[path.at(-1) ?? ''] = value;
+      return { ...copy, id: randomUUID() };
+    });
+}
+
+test('no change to a sound operation is answered with a 500 or a stack, and what is refused leaves nothing', async () => {
+  const { inspection, vehicle } = await openVisit(workshop.client);
+  const sound = [
+    operationOf(
+      'finding.put',
+      newFinding(inspection.id, {
+        leak: { stage: 'damp', fluid: 'fuel', place: null, reaches: 'nothing', wiped: false },
+        point: 'leak.engine',
+        place: '',
+        readings: [],
+      }),
+    ),
+    operationOf('finding.put', newFinding(inspection.id, { words: ['glazed'] })),
+    operationOf('inspection.start', { ...inspection, id: randomUUID() }),
+    operationOf('vehicle.put', { ...vehicle, use: 'fuzz' }),
+  ];
+  await fc.assert(
+    fc.asyncProperty(fc.oneof(...sound.map(mutated)), async (operation) => {
+      const answer = await workshop.client.send('POST', '/api/operations', { operations: [operation] });
+      expect([200, 400]).toContain(answer.status);
+      expect(JSON.stringify(answer.body)).not.toMatch(/\.ts:|node_modules|syntax error|violates/);
+      if (answer.status === 400) expect(answer.body.errors.length).toBeGreaterThan(0);
+    }),
+    { numRuns: ROUNDS },
+  );
+  expect((await workshop.client.get('/healthz')).body).toEqual({ status: 'ok' });
+});
+
+test('hostile text is text', async () => {
+  const { inspection } = await openVisit(workshop.client);
+  const note = `'; drop table finding; -- <script>alert(1)</script> \\ " ünï ${'🛞'.repeat(20)}`;
+  await workshop.client.operations(operationOf('finding.put', newFinding(inspection.id, { note })));
+  const { body } = await workshop.client.get(`/api/inspections/${inspection.id}`);
+  expect(body.findings[0].note).toBe(note);
+});
+
+test.each([
+  ['a NUL', 'a\u0000b', 400],
+  ['half a surrogate', 'a\ud800b', 200],
+])('%s in a note is never a 500', async (_, note, status) => {
+  const { inspection } = await openVisit(workshop.client);
+  const operation = operationOf('finding.put', newFinding(inspection.id, { note }));
+  expect((await workshop.client.send('POST', '/api/operations', { operations: [operation] })).status).toBe(status);
+});
+
+test('a change in the journal that the database cannot take does not keep the others from coming back', async () => {
+  const { context, client } = workshop;
+  const { inspection } = await openVisit(client);
+  const [person] = await context.engine.query<{ id: string }>('select id from person limit 1');
+  const change = (note: string) => ({
+    operation: operationOf('finding.put', newFinding(inspection.id, { note })),
+    by: person?.id ?? '',
+    receivedAt: new Date().toISOString(),
+  });
+  const broken = change('a\u0000b');
+  const sound = change('sound');
+  const replay = await replayJournal(context.engine, [broken, sound, sound]);
+  expect(replay).toEqual({ replayed: 1, failed: [{ id: broken.operation.id, why: expect.any(String) }] });
+  expect((await client.get(`/api/inspections/${inspection.id}`)).body.findings).toHaveLength(1);
+});
