@@ -189,6 +189,16 @@ test('a change made while sending is sent too', async () => {
   expect(applied).toEqual([operation(1).id, operation(2).id]);
 });
 
+test('changes made the moment the last trip ends are sent without waiting for another', async () => {
+  const { send, applied } = workshop();
+  const one = await device(send);
+  for (let n = 1; n <= 20; n += 1) {
+    await one.store.enqueue({ operation: operation(n), by: ISLA });
+    await one.sync.kick();
+    expect(applied).toHaveLength(n);
+  }
+});
+
 test('what one person made is sent in their session only, never under the name of who signs in next', async () => {
   const hers = await device(() => Promise.reject(new Unreachable()));
   await hers.sync.record(operation(1), ISLA);

@@ -63,12 +63,13 @@ export function createSync(ports: SyncPorts) {
   /** Sends what waits, now. Resolves when it is all sent or the trip failed. */
   function kick(): Promise<void> {
     again = true;
-    running ??= run().finally(() => (running = null));
+    running ??= run();
     return running;
   }
 
   async function run(): Promise<void> {
     cancelRetry();
+    // `running` is cleared in the tick that finds nothing left: a change in between would wait for the next one.
     while (again) {
       again = false;
       try {
@@ -84,9 +85,10 @@ export function createSync(ports: SyncPorts) {
           cancelRetry = ports.later(() => void kick(), pause);
           pause = Math.min(pause * 2, LONGEST_WAIT_MS);
         }
-        return;
+        break;
       }
     }
+    running = null;
   }
 
   async function drain(size: number): Promise<void> {

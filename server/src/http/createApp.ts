@@ -4,7 +4,6 @@ import express, { type Express } from 'express';
 import { rateLimit } from 'express-rate-limit';
 import helmet from 'helmet';
 import path from 'node:path';
-import { pinoHttp } from 'pino-http';
 import type { Context } from '../context';
 import { inspectionRoutes } from '../inspections/routes';
 import { operationRoutes } from '../operations/routes';
@@ -40,15 +39,6 @@ export function createApp(context: Context): Express {
     }),
   );
   app.use(compression());
-  app.use(
-    pinoHttp({
-      logger: context.log,
-      autoLogging: false,
-      serializers: {
-        req: (request: { method: string; url: string }) => ({ method: request.method, url: request.url }),
-      },
-    }),
-  );
 
   app.get('/healthz', async (_request, response) => {
     await context.engine.query('select 1');

@@ -27,6 +27,13 @@ test('what was appended, one by one or together, is read back in order', async (
   expect(await read()).toEqual(entries);
 });
 
+test('an append made the moment the one before is on disk is not forgotten', async () => {
+  const { journal } = await Journal.open(folder);
+  for (let n = 0; n < 20; n += 1) await journal.append([{ n }]);
+  await journal.close();
+  expect(await read()).toHaveLength(20);
+});
+
 test('a torn last line was never acknowledged: cut off, and the next one is whole', async () => {
   await write({ n: 1 }, { n: 2 });
   await fs.appendFile(file(), '0000abcd {"n": 3, "to');

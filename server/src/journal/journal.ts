@@ -26,11 +26,10 @@ export class Journal {
     await fs.mkdir(folder, { recursive: true });
     const name = path.join(folder, 'operations.log');
     const file = await fs.open(name, 'a+');
-    const text = await file.readFile();
-    const whole = text.lastIndexOf(0x0a) + 1;
-    if (whole < text.length) await file.truncate(whole);
-    const lines = text.subarray(0, whole).toString('utf8').split('\n').slice(0, -1);
-    const entries = lines.map((line, index) => readLine<T>(line) ?? fail(name, index + 1));
+    const entries = await readWhole<T>(file, name).catch(async (error: unknown) => {
+      await file.close();
+      throw error;
+    });
     const directory = await fs.open(folder, 'r');
     await directory.sync();
     await directory.close();
@@ -41,7 +40,7 @@ export class Journal {
     const lines = entries.map(writeLine).join('');
     return new Promise((resolve, reject) => {
       this.waiting.push({ lines, resolve, reject });
-      this.writing ??= this.drain().finally(() => (this.writing = null));
+      this.writing ??= this.drain();
     });
   }
 
@@ -51,6 +50,7 @@ export class Journal {
   }
 
   private async drain(): Promise<void> {
+    // Left only when nothing waits, and `writing` is cleared in the same tick: an append in between would wait for ever.
     while (this.waiting.length > 0) {
       const group = this.waiting;
       this.waiting = [];
@@ -62,7 +62,17 @@ export class Journal {
         for (const { reject } of group) reject(error);
       }
     }
+    this.writing = null;
   }
+}
+
+/** Every whole line; what stands behind the last line's end is cut off. */
+async function readWhole<T>(file: fs.FileHandle, name: string): Promise<T[]> {
+  const text = await file.readFile();
+  const whole = text.lastIndexOf(0x0a) + 1;
+  if (whole < text.length) await file.truncate(whole);
+  const lines = text.subarray(0, whole).toString('utf8').split('\n').slice(0, -1);
+  return lines.map((line, index) => readLine<T>(line) ?? fail(name, index + 1));
 }
 
 function fail(name: string, line: number): never {
