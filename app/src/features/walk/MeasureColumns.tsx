@@ -2,7 +2,6 @@ import {
   cataloguePoint,
   gradeAtSpot,
   gradePoint,
-  nextFinding,
   pointKey,
   readingAt,
   readingValue,
@@ -17,8 +16,7 @@ import { SPACE } from '../../kit/tokens';
 import { Label } from '../../kit/Words';
 import { words } from '../../words/en';
 import { capital, pointWords } from '../../words/show';
-import type { Background } from './visitContext';
-import { withReading } from './readings';
+import { withDraft, type Background } from './visitContext';
 import { TypedReading } from './TypedReading';
 
 export interface Draft {
@@ -85,30 +83,6 @@ export function MeasureColumns({ refs, background, phase, draft, onDraft, onRead
       })}
     </View>
   );
-}
-
-/** The grading context as it would be with the value under the finger. */
-export function withDraft(
-  background: Background,
-  ref: PointRef,
-  spot: Spot,
-  phase: Phase,
-  value: number | null,
-): Background['grading'] {
-  const { grading } = background;
-  const { measure } = cataloguePoint(ref.point);
-  const key = pointKey(ref.point, ref.place);
-  if (value === null || !measure) return grading;
-  const standing = grading.standing.get(key);
-  const before = readingAt(standing, spot, phase);
-  if (before && readingValue(before) === value) return grading;
-  const drafted = nextFinding(
-    standing,
-    { inspectionId: '', ...ref },
-    { id: 'draft', at: '' },
-    { access: 'seen', readings: withReading(standing?.readings ?? [], { measure, spot, phase }, value) },
-  );
-  return { ...grading, standing: new Map(grading.standing).set(key, drafted) };
 }
 
 const styles = StyleSheet.create({

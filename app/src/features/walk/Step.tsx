@@ -24,10 +24,10 @@ import { DoubtCard } from './DoubtCard';
 import { putFinding } from './findings';
 import { GhostNote } from './GhostNote';
 import { LeakPicker } from './LeakPicker';
-import { MeasureColumns, withDraft, type Draft } from './MeasureColumns';
+import { MeasureColumns, type Draft } from './MeasureColumns';
 import { readingChange, wordChange } from './readings';
 import { ReasonCard } from './ReasonCard';
-import type { Background } from './visitContext';
+import { withDraft, type Background } from './visitContext';
 import { WordPicker } from './WordPicker';
 
 interface StepProps {

@@ -1,9 +1,11 @@
 import type { Life, Visit } from '@weskopos/contract';
 import {
   BASELINE,
+  cataloguePoint,
   currentFindings,
   expectedAt,
   forecastSeries,
+  nextFinding,
   pointKey,
   readingAt,
   readingValue,
@@ -13,9 +15,11 @@ import {
   type Finding,
   type Forecast,
   type GradingContext,
+  type Phase,
   type PointRef,
   type Spot,
 } from '@weskopos/core';
+import { withReading } from './readings';
 
 /** What stands behind today's reading: the last visit's, and what the trend expects. */
 export interface Background {
@@ -64,4 +68,28 @@ export function backgroundOf(life: Life, visit: Visit, earlier: readonly Visit[]
       return reading ? readingValue(reading) : null;
     },
   };
+}
+
+/** The grading context as it would be with the value under the finger. */
+export function withDraft(
+  background: Background,
+  ref: PointRef,
+  spot: Spot,
+  phase: Phase,
+  value: number | null,
+): Background['grading'] {
+  const { grading } = background;
+  const { measure } = cataloguePoint(ref.point);
+  const key = pointKey(ref.point, ref.place);
+  if (value === null || !measure) return grading;
+  const standing = grading.standing.get(key);
+  const before = readingAt(standing, spot, phase);
+  if (before && readingValue(before) === value) return grading;
+  const drafted = nextFinding(
+    standing,
+    { inspectionId: '', ...ref },
+    { id: 'draft', at: '' },
+    { access: 'seen', readings: withReading(standing?.readings ?? [], { measure, spot, phase }, value) },
+  );
+  return { ...grading, standing: new Map(grading.standing).set(key, drafted) };
 }

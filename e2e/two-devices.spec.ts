@@ -1,0 +1,64 @@
+import { expect, test } from '@playwright/test';
+import { expectAccessible, signIn, type } from './walk';
+import { Workshop } from './workshop';
+
+let workshop: Workshop;
+test.beforeAll(async () => {
+  workshop = await Workshop.start({ demo: true });
+});
+test.afterAll(() => workshop.remove());
+
+test('two people read the same point without knowing: both entries are kept and the overview says so', async ({
+  browser,
+}) => {
+  const pages = await Promise.all(
+    [
+      ['Isla', '246810'],
+      ['Callum', '135791'],
+    ].map(async ([name = '', pin = '']) => {
+      const page = await (await browser.newContext()).newPage();
+      await page.goto(workshop.url);
+      await signIn(page, name, pin);
+      await page.getByRole('button', { name: 'Go on with the visit of FH 07' }).click();
+      await page.getByRole('button', { name: 'Underside, 0 of 1 seen' }).click();
+      return page;
+    }),
+  );
+  const [isla, callum] = pages;
+  if (!isla || !callum) throw new Error('two pages were opened');
+  await isla.getByRole('radio', { name: 'Damp' }).click();
+  await callum.getByRole('radio', { name: 'Dripping' }).click();
+  for (const page of [isla, callum]) await expect(page.getByText('Saved and sent.')).toBeVisible();
+  await isla.reload();
+  await isla.getByRole('button', { name: 'Overview and signing' }).click();
+  await expect(isla.getByRole('heading', { name: 'Seen twice' })).toBeVisible();
+  await expect(isla.getByText(/Engine leaks from below: two entries are kept/)).toBeVisible();
+});
+
+test('at the desk: panes side by side, dark and light pass the checker, the report prints without buttons', async ({
+  page,
+}) => {
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await page.emulateMedia({ colorScheme: 'dark' });
+  await page.goto(workshop.url);
+  await signIn(page, 'Maren', '112358');
+  await expectAccessible(page);
+  await page.getByRole('link', { name: 'FH 07, life sheet' }).click();
+  await expect(page.getByRole('img', { name: /^Inner pad, nearside front: / })).toBeVisible();
+  await expect(page.getByRole('img', { name: /^Wheels: / })).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Go on with the visit' }).click();
+  await page.getByRole('link', { name: /Tread NSF/ }).click();
+  await expect(page.getByRole('heading', { name: 'Nearside front · tread' })).toBeVisible();
+  await type(page, 'Tread outer, nearside front', '0.5');
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Undo the last change' }).click();
+
+  await page.emulateMedia({ colorScheme: 'light', media: 'print' });
+  await page.getByRole('button', { name: 'To the yard' }).click();
+  await page.getByRole('link', { name: 'FH 03, life sheet' }).click();
+  await page.getByRole('link', { name: /Isla/ }).first().click();
+  await expect(page.getByRole('heading', { name: 'Report, FH 03' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Print' })).toBeHidden();
+  await expect(page.getByText(/does not replace the local inspection code/)).toBeVisible();
+});
