@@ -1,18 +1,8 @@
 import { expect, test } from '@playwright/test';
 import fs from 'node:fs/promises';
 import { addPhoto, expectAccessible, next, readTread, signIn, type } from './walk';
+import { pngClaiming } from '../server/src/tests/pngClaiming';
 import { Workshop } from './workshop';
-
-/** A PNG that claims a size in its header and holds nothing of it. */
-function pngClaiming(width: number, height: number): Buffer {
-  const png = Buffer.from(
-    'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
-    'base64',
-  );
-  png.writeUInt32BE(width, 16);
-  png.writeUInt32BE(height, 20);
-  return png;
-}
 
 let workshop: Workshop;
 test.beforeAll(async () => {

@@ -42,6 +42,7 @@ export {
   ACCESS_REASONS,
   ARRIVAL_STATES,
   METER_ANSWERS,
+  contentOf,
   nextFinding,
   readingAt,
   readingValue,

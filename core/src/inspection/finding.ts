@@ -90,6 +90,24 @@ export type FindingChange = Partial<
   Pick<Finding, 'access' | 'accessReason' | 'readings' | 'words' | 'leak' | 'note' | 'photos' | 'kept'>
 >;
 
+/** An entry that says nothing: `open`, so it counts as not looked at. */
+export const BLANK_CONTENT = {
+  access: 'open',
+  accessReason: null,
+  readings: [],
+  words: [],
+  leak: null,
+  note: '',
+  photos: [],
+  kept: [],
+} as const satisfies Required<FindingChange>;
+
+/** What an entry says, without where and when: laid over a later one it brings the earlier back. */
+export function contentOf(finding: Finding | undefined): Required<FindingChange> {
+  const { access, accessReason, readings, words, leak, note, photos, kept } = finding ?? BLANK_CONTENT;
+  return { access, accessReason, readings, words, leak, note, photos, kept };
+}
+
 /** The next entry for a point: what stood there with `change` laid over it, naming it as parent; blank and `open` where nothing stood. */
 export function nextFinding(
   standing: Finding | undefined,
@@ -97,19 +115,9 @@ export function nextFinding(
   stamp: EntryStamp,
   change: FindingChange,
 ): Finding {
-  const blank = {
-    access: 'open',
-    accessReason: null,
-    readings: [],
-    words: [],
-    leak: null,
-    note: '',
-    photos: [],
-    kept: [],
-  } as const;
   const { inspectionId, point, place } = target;
   return {
-    ...blank,
+    ...BLANK_CONTENT,
     ...standing,
     ...change,
     inspectionId,

@@ -4,6 +4,7 @@ import fs from 'node:fs/promises';
 import path from 'node:path';
 import sharp from 'sharp';
 import { drawPhoto } from '../demo/drawPhoto';
+import { pngClaiming } from '../tests/pngClaiming';
 import { startWorkshop, type TestWorkshop } from '../tests/workshop';
 
 let workshop: TestWorkshop;
@@ -24,17 +25,6 @@ const download = async (id: string, size = '') => {
 const stored = async () =>
   (await fs.readdir(path.join(workshop.folder, 'photos'), { recursive: true })).filter((name) => name.endsWith('.jpg'))
     .length;
-
-/** A PNG that claims a size in its header and holds nothing of it. */
-function pngClaiming(width: number, height: number): Buffer {
-  const png = Buffer.from(
-    'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
-    'base64',
-  );
-  png.writeUInt32BE(width, 16);
-  png.writeUInt32BE(height, 20);
-  return png;
-}
 
 test('a picture comes back upright, shrunk and without what the camera wrote into it', async () => {
   const sent = await sharp({ create: { width: 3000, height: 1500, channels: 3, background: '#765' } })

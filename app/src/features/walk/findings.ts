@@ -1,4 +1,5 @@
 import {
+  contentOf,
   currentFindings,
   nextFinding,
   pointKey,
@@ -55,30 +56,7 @@ export function undoLast(visitId: string): PointRef | undefined {
   const entry = entries[index];
   if (!entry) return undefined;
   useUndo.setState({ entries: entries.filter((_, at) => at !== index) });
-  const blank: FindingChange = {
-    access: 'open',
-    accessReason: null,
-    readings: [],
-    words: [],
-    leak: null,
-    note: '',
-    photos: [],
-    kept: [],
-  };
-  const { before } = entry;
-  const content: FindingChange = before
-    ? {
-        access: before.access,
-        accessReason: before.accessReason,
-        readings: before.readings,
-        words: before.words,
-        leak: before.leak,
-        note: before.note,
-        photos: before.photos,
-        kept: before.kept,
-      }
-    : blank;
-  void append(entry, entry.ref, standingNow(entry, entry.ref), content);
+  void append(entry, entry.ref, standingNow(entry, entry.ref), contentOf(entry.before));
   return entry.ref;
 }
 
