@@ -16,7 +16,7 @@ const PORT_RANGE = { least: 0, most: 65535 } as const;
 const DEFAULT_PORT = 4310;
 
 /** Reads the environment; nothing else does. Throws with the variable's name on a value that cannot be. */
-export function readConfig(env: NodeJS.ProcessEnv, root: string): Config {
+export function readConfig(env: Readonly<Record<string, string | undefined>>, root: string): Config {
   const port = env.PORT === undefined || env.PORT === '' ? DEFAULT_PORT : Number(env.PORT);
   if (!Number.isInteger(port) || port < PORT_RANGE.least || port > PORT_RANGE.most) {
     throw new RangeError(
