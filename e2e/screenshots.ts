@@ -1,4 +1,4 @@
-import { chromium, type Page } from '@playwright/test';
+import { chromium, expect, type Page } from '@playwright/test';
 import fs from 'node:fs/promises';
 import path from 'node:path';
 import { next, readTread, signIn, type } from './walk';
@@ -44,6 +44,10 @@ async function main(): Promise<void> {
   await type(page, 'Outer pad, nearside front', '6.5');
   await type(page, 'Inner pad, nearside front', '3');
   await page.emulateMedia({ colorScheme: 'dark' });
+  await page.reload();
+  await next(page);
+  // The page must have turned before it is taken: a picture that shows the other theme is a false one.
+  await expect(page.getByRole('main')).toHaveCSS('background-color', 'rgb(18, 24, 30)');
   await shoot(page, 'walk-brake-dark');
   await page.emulateMedia({ colorScheme: 'light' });
   await page.getByRole('button', { name: /^Underside/ }).click();
