@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import fs from 'node:fs/promises';
-import { addPhoto, expectAccessible, next, readTread, signIn, type } from './walk';
+import { addPhoto, expectAccessible, jump, readTread, signIn, type } from './walk';
 import { pngClaiming } from '../server/src/tests/pngClaiming';
 import { Workshop } from './workshop';
 
@@ -54,7 +54,7 @@ test('an empty workshop: set-up, a vehicle, a first visit with the mistakes of a
   await page.getByLabel('Ambient temperature, °C').fill('12');
   await page.getByRole('button', { name: 'To the cold gate' }).click();
 
-  await page.getByRole('button', { name: /^Nearside front/ }).click();
+  await jump(page, 'tread nearside front');
   await type(page, 'Tread outer, nearside front', '40');
   await expect(page.getByText('0 to 25 mm')).toBeVisible();
   await expect(page.getByRole('textbox', { name: 'Tread outer, nearside front, typed' })).toHaveValue('40');
@@ -79,7 +79,7 @@ test('an empty workshop: set-up, a vehicle, a first visit with the mistakes of a
   await expect(page.getByText(/more than 60 million pixels.*The finding is kept/)).toBeVisible();
   await expect(page.getByText('Pass')).toBeVisible();
 
-  await next(page);
+  await jump(page, 'tyre pressure nearside front');
   await type(page, 'Tyre pressure, nearside front', '33');
   await expect(page.getByText('Is the gauge in another unit?')).toBeVisible();
   await page.getByRole('button', { name: 'It is psi' }).click();
@@ -95,7 +95,7 @@ test('an empty workshop: set-up, a vehicle, a first visit with the mistakes of a
   await page.getByRole('button', { name: 'Undo the last change' }).click();
   await expect(page.getByText('Not looked at yet.')).toBeVisible();
 
-  await next(page);
+  await jump(page, 'outer pad nearside front');
   await type(page, 'Outer pad, nearside front', '3.4');
   await expect(page.getByText(/close call/)).toBeVisible();
   const second = page.getByRole('textbox', { name: 'Outer pad second reading' });

@@ -12,6 +12,14 @@ export async function next(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'Next', exact: true }).click();
 }
 
+/** Goes to a point by its name or code, as a hand in a hurry does. */
+export async function jump(page: Page, search: string): Promise<void> {
+  await page.getByRole('button', { name: 'Jump to a point' }).click();
+  await page.getByLabel('Find a point').fill(search);
+  await page.getByLabel('Find a point').press('Enter');
+  await expect(page.getByLabel('Find a point')).toBeHidden();
+}
+
 /** Types a reading the way a gauge's figure is copied: into the field under its tape. */
 export async function type(page: Page, label: string, value: string): Promise<void> {
   const field = page.getByRole('textbox', { name: `${label}, typed`, exact: true });
@@ -19,14 +27,25 @@ export async function type(page: Page, label: string, value: string): Promise<vo
   await field.press('Enter');
 }
 
-export async function readTread(
+/** Three figures on one line, outside first. */
+export async function readTread(page: Page, place: string, values: readonly [string, string, string]): Promise<void> {
+  const line = page.getByRole('textbox', { name: `Tread on one line, ${place}` });
+  await line.fill(values.join(' '));
+  await line.press('Enter');
+}
+
+/** Takes the way to the walk from the yard: meter, state, and the kind of inspection. */
+export async function beginVisit(
   page: Page,
-  place: string,
-  [outer, centre, inner]: readonly [string, string, string],
+  fleetCode: string,
+  { meter, state, template, ambient }: { meter: string; state: string; template?: string; ambient?: string },
 ): Promise<void> {
-  await type(page, `Tread outer, ${place}`, outer);
-  await type(page, `Tread centre, ${place}`, centre);
-  await type(page, `Tread inner, ${place}`, inner);
+  await page.getByRole('button', { name: `Begin a visit of ${fleetCode}` }).click();
+  await page.getByLabel(/^(Odometer|Hour meter), /).fill(meter);
+  await page.getByRole('radio', { name: state, exact: true }).click();
+  if (template) await page.getByRole('radio', { name: template, exact: true }).click();
+  if (ambient) await page.getByLabel('Ambient temperature, °C').fill(ambient);
+  await page.getByRole('button', { name: 'To the cold gate' }).click();
 }
 
 /** No fault that the accessibility checker can find on what is shown now. */
@@ -61,7 +80,9 @@ export async function addPhoto(
   page: Page,
   file: string | { name: string; mimeType: string; buffer: Buffer },
 ): Promise<void> {
+  const panel = page.getByRole('button', { name: 'Camera or album' });
+  if (!(await panel.isVisible())) await page.getByRole('button', { name: 'Photo', exact: true }).click();
   const choosing = page.waitForEvent('filechooser');
-  await page.getByRole('button', { name: 'Photo', exact: true }).click();
+  await panel.click();
   await (await choosing).setFiles(file);
 }

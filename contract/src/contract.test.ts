@@ -1,5 +1,5 @@
-import { CATALOGUE, MEASURES, POINT_CODES } from '@weskopos/core';
-import { findingOf, inspectionOf, CAR, readingOf, treadOf } from '@weskopos/core/src/tests/builders';
+import { BUILT_IN_RULEBOOK, CATALOGUE, MEASURES, POINT_CODES, namedSteps } from '@weskopos/core';
+import { findingOf, inspectionOf, CAR, leakOf, readingOf, rulesWith, treadOf } from '@weskopos/core/src/tests/builders';
 import fc from 'fast-check';
 import { ENDPOINTS } from './endpoints';
 import { findingSchema, storedFindingSchema } from './finding';
@@ -7,6 +7,8 @@ import { inspectionSchema, newInspectionSchema } from './inspection';
 import { operationBatchSchema, operationSchema } from './operation';
 import { newPersonSchema, setupSchema } from './person';
 import { fieldErrors } from './problem';
+import { rulebookSchema } from './rulebook';
+import { upgradeFinding, upgradeInspection, upgradeVehicle } from './upgrade';
 import { vehicleSchema } from './vehicle';
 
 const ID = '00000000-0000-4000-8000-000000000009';
@@ -23,7 +25,17 @@ describe('a finding', () => {
     [
       'leak',
       findingOf('leak.engine', '', {
-        leak: { stage: 'run', fluid: 'fuel', place: 'filter-seat', reaches: 'belt', wiped: true },
+        leaks: [
+          leakOf({
+            stage: 'run',
+            fluid: 'fuel',
+            place: 'filter-seat',
+            reaches: 'belt',
+            wiped: true,
+            dropsPerMinute: 40,
+            onlyRunning: true,
+          }),
+        ],
       }),
     ],
     ['not reached', findingOf('belt.aux', '', { access: 'not-reached', accessReason: 'seized' })],
@@ -33,8 +45,12 @@ describe('a finding', () => {
   });
 
   test('any value outside a measure’s range is refused at its own field, any inside is taken', () => {
-    const measured = CATALOGUE.flatMap(({ code, measure, repeats }) =>
-      measure && repeats === null ? [{ code, measure }] : [],
+    const measured = CATALOGUE.flatMap(({ code, measures, repeats }) =>
+      repeats === null
+        ? measures
+            .filter(({ measure }) => !namedSteps(measure))
+            .map(({ measure, spots }) => ({ code, measure, spot: spots[0] }))
+        : [],
     );
     expect(measured.length).toBeGreaterThan(2);
     fc.assert(
@@ -42,7 +58,7 @@ describe('a finding', () => {
         const { least, most } = MEASURES[point.measure];
         const fields = fieldsOf(
           findingSchema,
-          findingOf(point.code, '', { readings: [readingOf(point.measure, value)] }),
+          findingOf(point.code, '', { readings: [readingOf(point.measure, value, point.spot)] }),
         );
         expect(fields).toEqual(value >= least && value <= most ? [] : ['readings.0.values.0']);
       }),
@@ -53,7 +69,14 @@ describe('a finding', () => {
     ['an empty reading', { readings: [{ ...readingOf('level', 1), values: [] }] }, 'readings.0.values'],
     ['six repeats', { readings: [readingOf('level', [1, 1, 1, 1, 1, 1])] }, 'readings.0.values'],
     ['a place that is none', { place: '9X' }, 'place'],
-    ['a photo that is no id', { photos: ['a.jpg'] }, 'photos.0'],
+    ['a photo that is no id', { photos: [{ id: 'a.jpg', caption: '', marks: [] }] }, 'photos.0.id'],
+    [
+      'a mark beside its photo',
+      { photos: [{ id: ID, caption: '', marks: [{ kind: 'ring', x: 1.2, y: 0, radius: 0.1 }] }] },
+      'photos.0.marks.0.x',
+    ],
+    ['a count of none', { counts: [{ item: 'all', good: 0, of: 0 }] }, 'counts.0.of'],
+    ['an override without why', { override: { grade: 'pass', reason: '' } }, 'override.reason'],
     ['a local time', { at: '2026-06-01 08:00' }, 'at'],
     ['who, which the server stamps', { by: 'Isla' }, 'by'],
   ])('%s is refused', (_, change, field) => {
@@ -64,6 +87,14 @@ describe('a finding', () => {
 describe('vehicles, inspections, people', () => {
   test.each([
     ['no axle', { axles: [] }],
+    ['a fluid of no litres', { spec: { ...CAR.spec, fluids: [{ fluid: 'coolant', grade: '', capacityL: 0 }] } }],
+    [
+      'a torque of nothing',
+      { spec: { ...CAR.spec, torques: [{ fastener: 'drain-plug', newtonMetres: 0, socket: '' }] } },
+    ],
+    ['a rating without its standard', { spec: { ...CAR.spec, battery: { type: 'agm', ratedA: 640, standard: null } } }],
+    ['nine studs', { spec: { ...CAR.spec, studs: 9 } }],
+    ['a disc minimum of 2 mm', { axles: [{ ...CAR.axles[0], discMinimumMm: 2 }] }],
     ['five axles', { axles: Array.from({ length: 5 }, () => CAR.axles[0]) }],
     ['a placard of 5 kPa', { axles: [{ ...CAR.axles[0], placardKpa: 5 }, CAR.axles[1]] }],
     ['no fleet code', { fleetCode: '  ' }],
@@ -76,8 +107,8 @@ describe('vehicles, inspections, people', () => {
   });
 
   test.each([
-    ['behind zero', { meterKm: -1 }],
-    ['beyond any meter', { meterKm: 3_000_001 }],
+    ['behind zero', { meter: -1 }],
+    ['beyond any meter', { meter: 3_000_001 }],
     ['colder than any bay', { ambientC: -61 }],
     ['a state nobody chose', { state: '' }],
   ])('an inspection %s is refused', (_, change) => {
@@ -97,6 +128,83 @@ describe('vehicles, inspections, people', () => {
     expect(newPersonSchema.safeParse({ ...isla, role: 'owner' }).success).toBe(false);
     expect(setupSchema.safeParse({ code: ' ', name: 'Maren', secret: '112358' }).success).toBe(false);
   });
+});
+
+describe('what an older app wrote', () => {
+  const old = findingOf('leak.engine', '', { access: 'seen' });
+  const {
+    leaks: _leaks,
+    counts: _counts,
+    codes: _codes,
+    howRead: _howRead,
+    standard: _standard,
+    override: _override,
+    carried: _carried,
+    inOneStroke: _stroke,
+    ...kept
+  } = old;
+  const oldLeak = { stage: 'damp', fluid: 'engine-oil', place: 'drain-plug', reaches: 'nothing', wiped: true };
+
+  test('a finding with its one leak, plain photos and readings', () => {
+    const lifted = findingSchema.parse({ ...kept, leak: oldLeak, photos: [ID] });
+    expect(lifted).toEqual({
+      ...old,
+      leaks: [leakOf({ ...oldLeak, place: 'drain-plug', stage: 'damp' } as never)],
+      photos: [{ id: ID, caption: '', marks: [] }],
+    });
+    const { bound: _bound, ...reading } = readingOf('level', 0.5);
+    const level = findingSchema.parse({ ...kept, point: 'cold.oil', leak: null, readings: [reading] });
+    expect(level).toMatchObject({ readings: [readingOf('level', 0.5)], leaks: [] });
+  });
+
+  test('an inspection by odometer and fourteen points, a vehicle without a sheet', () => {
+    const { meter, load: _load, rulebook: _rulebook, template: _template, focus: _focus, ...rest } = inspectionOf(CAR);
+    expect(newInspectionSchema.parse({ ...rest, meterKm: meter, limitSheet: 'baseline 1' })).toEqual(
+      inspectionOf(CAR, { template: 'first-fourteen' }),
+    );
+    const { makeUp: _makeUp, spec: _spec, vin: _vin, meterUnit: _unit, ...plain } = CAR;
+    const axles = CAR.axles.map(({ dual, brake, placardKpa }) => ({ dual, brake, placardKpa }));
+    expect(vehicleSchema.parse({ ...plain, axles })).toMatchObject({
+      meterUnit: 'km',
+      axles: [{ steered: false, placardKpa: 230 }, {}],
+    });
+  });
+
+  test('today’s shapes and nonsense pass through untouched', () => {
+    for (const value of [old, null, 7, 'x', []]) {
+      expect([upgradeFinding(value), upgradeInspection(value)]).toEqual([value, value]);
+    }
+    expect(upgradeVehicle(CAR)).toBe(CAR);
+  });
+});
+
+describe('a rulebook', () => {
+  const fields = (change: object) => {
+    const parsed = rulebookSchema.safeParse({ ...BUILT_IN_RULEBOOK, ...change });
+    return parsed.success ? [] : fieldErrors(parsed.error).map(({ field }) => field);
+  };
+  const [sheet] = BUILT_IN_RULEBOOK.sheets;
+  test('as built in passes', () => expect(fields({})).toEqual([]));
+  test.each([
+    ['a template without points', { templates: [{ ...rulesWith().template, points: [] }] }, 'templates.0.points'],
+    [
+      'a point nobody knows',
+      { templates: [{ ...rulesWith().template, points: ['tyre.nothing'] }] },
+      'templates.0.points.0',
+    ],
+    [
+      'a word of another vocabulary',
+      { sheets: [{ ...sheet, words: { ...sheet?.words, belt: { split: 'fail' } } }] },
+      'sheets.0.words.belt',
+    ],
+    [
+      'a fluid left out',
+      { sheets: [{ ...sheet, leaks: { ...sheet?.leaks, fuel: undefined } }] },
+      'sheets.0.leaks.fuel',
+    ],
+    ['a school nobody follows', { house: { ...BUILT_IN_RULEBOOK.house, treadAs: 'by eye' } }, 'house.treadAs'],
+    ['a thirteenth month', { house: { ...BUILT_IN_RULEBOOK.house, winterMonths: [13] } }, 'house.winterMonths.0'],
+  ])('%s is refused with its field', (_, change, field) => expect(fields(change)).toContain(field));
 });
 
 describe('operations', () => {

@@ -4,6 +4,7 @@ import { visitSchema } from './inspection';
 import { operationBatchSchema, operationOutcomeSchema } from './operation';
 import { newPersonSchema, personSchema, setupSchema, signInSchema } from './person';
 import { idSchema } from './shapes';
+import { rulebookPreviewSchema, rulebookSchema } from './rulebook';
 import { reportSchema, trendSchema } from './trend';
 
 /** Who may call: anyone, anyone signed in, or a workshop lead. */
@@ -140,6 +141,23 @@ export const ENDPOINTS = {
     params: byId,
     body: noBody,
     answer: reportSchema,
+  }),
+  /** Every version of the workshop's rules, oldest first; the built-in one (0) is not among them. */
+  rulebooks: endpoint({
+    method: 'get',
+    path: '/api/rulebooks',
+    access: 'signed-in',
+    params: nothing,
+    body: noBody,
+    answer: z.array(rulebookSchema),
+  }),
+  previewRulebook: endpoint({
+    method: 'post',
+    path: '/api/rulebooks/preview',
+    access: 'lead',
+    params: nothing,
+    body: rulebookSchema,
+    answer: rulebookPreviewSchema,
   }),
 } as const;
 export type EndpointName = keyof typeof ENDPOINTS;

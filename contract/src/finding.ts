@@ -1,26 +1,36 @@
 import {
   ACCESS,
   ACCESS_REASONS,
+  BOUNDS,
+  CODE_STATES,
+  COUNTED_ITEMS,
+  CRANK_STANDARDS,
   FLUIDS,
+  HOW_READ,
   LEAK_PLACES,
   LEAK_REACHES,
   LEAK_STAGES,
   MEASURE_CODES,
+  PHASES,
   POINT_CODES,
+  SPOTS,
   WORDS,
   impossibleIn,
   type Finding,
+  type FindingPhoto,
   type LeakObservation,
   type Reading,
 } from '@weskopos/core';
 import { z } from 'zod';
 import { idSchema, instantSchema, textSchema } from './shapes';
+import { upgradeFinding } from './upgrade';
 
 export const readingSchema = z.strictObject({
   measure: z.enum(MEASURE_CODES),
-  spot: z.enum(['whole', 'outer', 'centre', 'inner']),
-  phase: z.enum(['found', 'left']),
+  spot: z.enum(SPOTS),
+  phase: z.enum(PHASES),
   values: z.array(z.number()).min(1).max(5),
+  bound: z.enum(BOUNDS),
 }) satisfies z.ZodType<Reading>;
 
 export const leakSchema = z.strictObject({
@@ -29,36 +39,77 @@ export const leakSchema = z.strictObject({
   place: z.enum(LEAK_PLACES).nullable(),
   reaches: z.enum(LEAK_REACHES),
   wiped: z.boolean(),
+  dropsPerMinute: z.number().min(0).max(600).nullable(),
+  onlyRunning: z.boolean().nullable(),
 }) satisfies z.ZodType<LeakObservation>;
+
+/** A position over a photo, share of its width or height. */
+const shareSchema = z.number().min(0).max(1);
+const photoMarkSchema = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('arrow'), x: shareSchema, y: shareSchema, toX: shareSchema, toY: shareSchema }),
+  z.strictObject({ kind: z.literal('ring'), x: shareSchema, y: shareSchema, radius: shareSchema }),
+  z.strictObject({ kind: z.literal('text'), x: shareSchema, y: shareSchema, text: textSchema(80).min(1) }),
+]);
+const findingPhotoSchema = z.strictObject({
+  id: idSchema,
+  caption: textSchema(200),
+  marks: z.array(photoMarkSchema).max(30),
+}) satisfies z.ZodType<FindingPhoto>;
 
 const plainFindingSchema = z.strictObject({
   id: idSchema,
   inspectionId: idSchema,
   parent: idSchema.nullable(),
   point: z.enum(POINT_CODES),
-  place: z.string().regex(/^([1-4][LR][oi]?)?$/, 'a place such as 1L or 2Ro'),
+  place: z.string().regex(/^([1-4]([LR][oi]?)?)?$/, 'a place such as 1L, 2Ro or 2'),
   access: z.enum(ACCESS),
   accessReason: z.enum(ACCESS_REASONS).nullable(),
-  readings: z.array(readingSchema).max(12),
+  readings: z.array(readingSchema).max(24),
   words: z.array(z.enum(WORDS)).max(20),
-  leak: leakSchema.nullable(),
+  leaks: z.array(leakSchema).max(12),
+  counts: z
+    .array(
+      z.strictObject({
+        item: z.enum(COUNTED_ITEMS),
+        good: z.number().int().min(0).max(99),
+        of: z.number().int().min(1).max(99),
+      }),
+    )
+    .max(COUNTED_ITEMS.length),
+  codes: z
+    .array(
+      z.strictObject({
+        code: textSchema(20).trim().min(1),
+        text: textSchema(200),
+        state: z.enum(CODE_STATES),
+      }),
+    )
+    .max(40),
+  howRead: z.enum(HOW_READ).nullable(),
+  standard: z.enum(CRANK_STANDARDS).nullable(),
+  override: z.strictObject({ grade: z.enum(['pass', 'advisory', 'fail']), reason: textSchema(500) }).nullable(),
+  carried: z.strictObject({ at: z.iso.date(), from: z.enum(['visit', 'job']) }).nullable(),
+  inOneStroke: z.boolean(),
   note: textSchema(2000),
-  photos: z.array(idSchema).max(12),
+  photos: z.array(findingPhotoSchema).max(12),
   kept: z.array(textSchema(60)).max(20),
   at: instantSchema,
 }) satisfies z.ZodType<Finding>;
 
-/** A finding that could be true: the catalogue's ranges and words are part of the shape. */
-export const findingSchema: z.ZodType<Finding> = plainFindingSchema.superRefine((finding, context) => {
-  for (const problem of impossibleIn(finding)) {
-    context.addIssue({
-      code: 'custom',
-      path: problem.field.split('.').map((part) => (/^\d+$/.test(part) ? Number(part) : part)),
-      message: `allowed: ${problem.allowed}`,
-      params: { code: problem.code, allowed: problem.allowed },
-    });
-  }
-});
+/** A finding that could be true: the catalogue's ranges and words are part of the shape. Takes older shapes too. */
+export const findingSchema: z.ZodType<Finding> = z.preprocess(
+  upgradeFinding,
+  plainFindingSchema.superRefine((finding, context) => {
+    for (const problem of impossibleIn(finding)) {
+      context.addIssue({
+        code: 'custom',
+        path: problem.field.split('.').map((part) => (/^\d+$/.test(part) ? Number(part) : part)),
+        message: `allowed: ${problem.allowed}`,
+        params: { code: problem.code, allowed: problem.allowed },
+      });
+    }
+  }),
+);
 
 /** A finding as the server gives it back: with who made it. */
 export const storedFindingSchema: z.ZodType<StoredFinding> = plainFindingSchema.extend({ by: z.string() });

@@ -1,5 +1,7 @@
 export { idSchema, instantSchema } from './shapes';
-export { vehicleSchema } from './vehicle';
+export { plainVehicleSchema, specSchema, vehicleSchema } from './vehicle';
+export { rulebookPreviewSchema, rulebookSchema, type RulebookPreview } from './rulebook';
+export { upgradeOperation } from './upgrade';
 export { findingSchema, leakSchema, readingSchema, storedFindingSchema, type StoredFinding } from './finding';
 export { inspectionSchema, visitSchema, type Visit } from './inspection';
 export {

@@ -1,25 +1,32 @@
-import { ARRIVAL_STATES, METER_ANSWERS, METER_RANGE_KM, type Inspection } from '@weskopos/core';
+import { ARRIVAL_STATES, LOADS, METER_ANSWERS, METER_RANGE, type Inspection } from '@weskopos/core';
 import { z } from 'zod';
 import { storedFindingSchema } from './finding';
 import { idSchema, instantSchema, textSchema } from './shapes';
+import { upgradeInspection } from './upgrade';
 
 const plainInspectionSchema = z.strictObject({
   id: idSchema,
   vehicleId: idSchema,
   startedAt: instantSchema,
-  meterKm: z.number().min(METER_RANGE_KM.least).max(METER_RANGE_KM.most),
+  meter: z.number().min(METER_RANGE.km.least).max(METER_RANGE.km.most),
   meterAnswer: z.enum(METER_ANSWERS).nullable(),
   complaint: textSchema(2000),
   state: z.enum(ARRIVAL_STATES),
   ambientC: z.number().min(-60).max(60).nullable(),
-  limitSheet: textSchema(60),
+  load: z.enum(LOADS),
+  rulebook: z.number().int().min(0),
+  template: textSchema(40).min(1),
+  focus: z.array(textSchema(40)).max(400).nullable(),
   catalogueVersion: z.number().int().min(1),
   signedAt: instantSchema.nullable(),
 }) satisfies z.ZodType<Inspection>;
 
 export const inspectionSchema: z.ZodType<Inspection> = plainInspectionSchema;
-/** An inspection as it begins: never signed from the start. */
-export const newInspectionSchema: z.ZodType<Inspection> = plainInspectionSchema.extend({ signedAt: z.null() });
+/** An inspection as it begins: never signed from the start. Takes older shapes too. */
+export const newInspectionSchema: z.ZodType<Inspection> = z.preprocess(
+  upgradeInspection,
+  plainInspectionSchema.extend({ signedAt: z.null() }),
+);
 
 /** One visit: the inspection, every entry made in it, and who did it. */
 export const visitSchema = z.object({

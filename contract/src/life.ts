@@ -11,7 +11,7 @@ export type Life = z.infer<typeof lifeSchema>;
 export const visitSummarySchema = z.object({
   inspectionId: idSchema,
   startedAt: instantSchema,
-  meterKm: z.number(),
+  meter: z.number(),
   /** Null while it is not signed. */
   signedAt: instantSchema.nullable(),
   grade: z.enum(GRADES).nullable(),

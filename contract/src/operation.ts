@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { findingSchema } from './finding';
 import { newInspectionSchema } from './inspection';
 import { idSchema, instantSchema, textSchema } from './shapes';
+import { rulebookSchema } from './rulebook';
 import { vehicleSchema } from './vehicle';
 
 const envelope = { id: idSchema, at: instantSchema, device: textSchema(60).min(1) };
@@ -20,6 +21,7 @@ export const operationSchema = z.discriminatedUnion('kind', [
     kind: z.literal('inspection.sign'),
     body: z.strictObject({ inspectionId: idSchema, signedAt: instantSchema }),
   }),
+  z.strictObject({ ...envelope, kind: z.literal('rulebook.put'), body: rulebookSchema }),
 ]);
 export type Operation = z.infer<typeof operationSchema>;
 export type OperationKind = Operation['kind'];
@@ -39,6 +41,7 @@ export const REFUSALS = [
   'fleet-code-taken',
   'no-parent',
   'lead-only',
+  'rules-changed',
 ] as const;
 export type Refusal = (typeof REFUSALS)[number];
 

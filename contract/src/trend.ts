@@ -1,4 +1,4 @@
-import { GRADES, MEASURE_CODES, POINT_CODES, type Forecast, type Series } from '@weskopos/core';
+import { GRADES, MEASURE_CODES, POINT_CODES, SPOTS, SYSTEMS, type Forecast, type Series } from '@weskopos/core';
 import { z } from 'zod';
 import { instantSchema, idSchema } from './shapes';
 
@@ -6,14 +6,14 @@ const seriesSchema: z.ZodType<Series> = z.object({
   key: z.string(),
   point: z.enum(POINT_CODES),
   place: z.string(),
-  spot: z.enum(['whole', 'outer', 'centre', 'inner']),
+  spot: z.enum(SPOTS),
   measure: z.enum(MEASURE_CODES),
   readings: z.array(
     z.object({
       inspectionId: idSchema,
       at: instantSchema,
-      meterKm: z.number(),
-      travelledKm: z.number(),
+      meter: z.number(),
+      travelled: z.number(),
       value: z.number(),
       u: z.number(),
       startsPart: z.boolean(),
@@ -38,9 +38,9 @@ const forecastSchema: z.ZodType<Forecast> = z.discriminatedUnion('status', [
   z.object({
     status: z.literal('running-out'),
     fit: fitSchema,
-    lowKm: z.number(),
-    midKm: z.number(),
-    highKm: z.number().nullable(),
+    low: z.number(),
+    mid: z.number(),
+    high: z.number().nullable(),
   }),
 ]);
 
@@ -57,11 +57,15 @@ export const reportSchema = z.object({
     z.object({
       key: z.string(),
       grade: z.enum(GRADES),
+      computed: z.enum(GRADES),
       watch: z.boolean(),
       corrected: z.boolean(),
       closeCall: z.boolean(),
       reasons: z.array(z.looseObject({ rule: z.string(), grade: z.enum(GRADES) })),
     }),
+  ),
+  systems: z.array(
+    z.object({ system: z.enum(SYSTEMS), grade: z.enum(GRADES), counts: z.record(z.enum(GRADES), z.number()) }),
   ),
   notSeen: z.array(z.string()),
   runOut: z.array(trendSchema),

@@ -1,9 +1,26 @@
 export { UNITS, fromStored, toStored, type Quantity, type Unit } from './units/units';
-export { parseMeasure, type ParsedMeasure } from './units/parseMeasure';
-export { MEASURES, MEASURE_CODES, type Measure, type MeasureCode } from './catalogue/measures';
-export { VOCABULARIES, WORDS, type Vocabulary, type Word } from './catalogue/words';
+export { parseMeasure, parseWeekCode, type ParsedMeasure, type ParsedWeek } from './units/parseMeasure';
+export { MEASURES, MEASURE_CODES, namedSteps, type Measure, type MeasureCode } from './catalogue/measures';
+export { VOCABULARIES, VOCABULARY_NAMES, WORDS, type Vocabulary, type Word } from './catalogue/words';
+export {
+  CODE_STATES,
+  COUNTED_ITEMS,
+  CRANK_STANDARDS,
+  HOW_READ,
+  LAMPS,
+  USUAL_LAMPS,
+  type CodeState,
+  type Count,
+  type CountedItem,
+  type CrankStandard,
+  type FaultCode,
+  type HowRead,
+  type Lamp,
+} from './catalogue/counted';
+export { FLUID_LOOKS, whichFluid, type FluidGuess, type FluidLook } from './catalogue/whichFluid';
 export {
   COMMON_FLUIDS,
+  DRY,
   FLUIDS,
   LEAK_PLACES,
   LEAK_REACHES,
@@ -20,64 +37,150 @@ export {
   POINT_CODES,
   cataloguePoint,
   isPointCode,
+  mainSlot,
   pointKey,
-  type CataloguePoint,
+  soundByEye,
   type PointCode,
+} from './catalogue/catalogue';
+export {
+  CAUTIONS,
+  SPOTS,
+  STATIONS,
+  SYSTEMS,
+  type CataloguePoint,
+  type Caution,
+  type MeasureSlot,
+  type Need,
   type Spot,
   type Station,
-} from './catalogue/points';
+  type System,
+} from './catalogue/points/point';
+export { BUILT_IN_TEMPLATES, templateBy, type Template } from './catalogue/templates';
 export {
+  HOUSE_CHOICES,
+  HOUSE_QUESTIONS,
+  UNIT_CHOICES,
+  UNIT_QUESTIONS,
+  USUAL_HOUSE_RULES,
+  type HouseChoice,
+  type HouseQuestion,
+  type HouseRules,
+  type HouseUnits,
+  type UnitQuestion,
+} from './rules/houseRules';
+export { BUILT_IN_RULEBOOK, newestRulebook, rulebookAt, rulesOf, type Rulebook, type Rules } from './rules/rulebook';
+export { rulebookProblems, type RulebookProblem } from './rules/rulebookProblems';
+export { whatChanges, type GradeChange } from './rules/whatChanges';
+export {
+  METER_UNITS,
+  PLAIN_AXLE,
   VEHICLE_CLASSES,
   axleAt,
   hubPlaces,
   oppositePlace,
   tyresAtHub,
   type Axle,
+  type MeterUnit,
   type Place,
   type Vehicle,
   type VehicleClass,
 } from './vehicle/vehicle';
+export { DRIVES, GEARBOXES, POWERS, STEERINGS, USUAL_MAKE_UP, type MakeUp } from './vehicle/makeUp';
+export {
+  BATTERY_TYPES,
+  BLANK_SPEC,
+  BRAKE_FLUID_GRADES,
+  FASTENERS,
+  SPEC_FLUIDS,
+  capacityL,
+  torqueOf,
+  type BatteryType,
+  type BrakeFluidGrade,
+  type Fastener,
+  type SpecFluidName,
+  type SpecSheet,
+} from './vehicle/specSheet';
 export {
   ACCESS,
   ACCESS_REASONS,
-  ARRIVAL_STATES,
-  METER_ANSWERS,
+  BOUNDS,
+  PHASES,
   contentOf,
   nextFinding,
   readingAt,
   readingValue,
   type Access,
   type AccessReason,
-  type ArrivalState,
+  type Bound,
+  type Carried,
   type Finding,
   type FindingChange,
-  type Inspection,
-  type MeterAnswer,
+  type FindingPhoto,
+  type GradeOverride,
+  type PhotoMark,
   type Phase,
   type Reading,
 } from './inspection/finding';
-export { currentFindings, type CurrentFindings } from './inspection/currentFindings';
-export { vehiclePoints, walkSteps, type PointRef, type WalkStep } from './inspection/walkSteps';
 export {
-  limitRows,
-  valueThresholds,
+  ARRIVAL_STATES,
+  LOADS,
+  METER_ANSWERS,
+  type ArrivalState,
+  type Inspection,
+  type Load,
+  type MeterAnswer,
+} from './inspection/inspection';
+export { currentFindings, type CurrentFindings } from './inspection/currentFindings';
+export {
+  restOfStop,
+  visitPoints,
+  walkSteps,
+  type PointRef,
+  type WalkPlan,
+  type WalkStep,
+} from './inspection/walkSteps';
+export { carriedContent, carriedFrom } from './inspection/carry';
+export { watchedPoints } from './inspection/watchedPoints';
+export { parseLine } from './inspection/parseLine';
+export {
+  BASES,
+  LEAK_GRADES,
+  LIMIT_KINDS,
+  WORD_GRADES,
+  sheetProblems,
+  wordGrade,
+  type AppliesTo,
   type Basis,
+  type LeakGrade,
   type LimitKind,
   type LimitRow,
   type LimitSheet,
   type Threshold,
+  type WordGrade,
 } from './limits/limitSheet';
-export { BASELINE } from './limits/baseline';
+export { rowsFor, valueThresholds, type LimitScope } from './limits/rowsFor';
+export { BASELINE, US_LIGHT } from './limits/baseline';
 export { tapeThresholds } from './limits/tapeThresholds';
 export { GRADES, worseGrade, worstGrade, type Grade } from './grading/grade';
-export { gradePoint, gradeAtSpot, type GradingContext } from './grading/gradePoint';
+export { basisOf, gradePoint, gradeAtSpot } from './grading/gradePoint';
+export { placardAt, tyreTemperature, type GradingContext } from './grading/compared';
+export { tyreAgeYears } from './grading/tyreAge';
 export { judgeValue, type Judgement } from './grading/judgeValue';
 export { PLACARD_TEMPERATURE_C, pressureAtReference, pressureFromReference } from './grading/pressureAtReference';
 export { CLOSE_CALL_FACTOR, standardUncertainty } from './grading/uncertainty';
-export { verdictOf, worstFirst, type GradedPoint, type Verdict } from './grading/verdict';
-export type { PointGrade, Reason } from './grading/reason';
-export { doubtId, doubtsAbout, impossibleIn, type Doubt, type Impossible } from './plausibility/checkFinding';
-export { METER_RANGE_KM, checkMeter, type MeterCheck } from './plausibility/checkMeter';
+export {
+  gradedPoints,
+  rollUp,
+  verdictOf,
+  worstFirst,
+  type GradedPoint,
+  type SystemVerdict,
+  type Verdict,
+} from './grading/verdict';
+export type { NotJudged, PointGrade, Reason } from './grading/reason';
+export { impossibleIn, type Impossible } from './plausibility/checkFinding';
+export { doubtId, doubtsAbout, type Doubt } from './plausibility/doubts';
+export { METER_RANGE, checkMeter, type MeterCheck } from './plausibility/checkMeter';
 export { crossingOf, fitLine, lineAt, type Crossing, type LineFit } from './trends/leastSquares';
 export { expectedAt, forecastOf, type Forecast } from './trends/forecast';
 export {
@@ -88,7 +191,27 @@ export {
   type SeriesReading,
   type VisitRecord,
 } from './trends/series';
-export { travelledKm } from './trends/travelled';
-export { composeReport, forecastSeries, runOutOf, verdictFor, type Report } from './report/composeReport';
+export { travelledByVisit } from './trends/travelled';
+export { composeReport, failLimit, forecastSeries, runOutOf, verdictFor, type Report } from './report/composeReport';
 export { normalDraw, randomUuid, seededRandom } from './simulator/random';
 export { gaugeReads, wornTo, type WearTruth } from './simulator/wear';
+export { seasonOrLeak, type TyreLoss, type TyrePressure } from './bench/seasonOrLeak';
+export { GLYCOLS, drainToRaise, freezePoint, glycolShare, type Glycol, type TableValue } from './bench/glycol';
+export { boilingFromWater } from './bench/brakeFluidBoiling';
+export { OIL_USED_LIMITS, oilUsed, stickToLitres, type StickAdvice } from './bench/oil';
+export { batteryHealth, stateOfCharge, type StateOfCharge } from './bench/battery';
+export { fuelUse, mpgToLitresPer100Km, type FuelFill, type FuelStretch } from './bench/fuelUse';
+export { dueOf, type DueAnswer, type DueQuestion } from './bench/due';
+export { STUD_COUNTS, TORQUE_STAGES, torqueOrder, type StudCount } from './bench/torqueOrder';
+export {
+  CORNERS,
+  ROTATION_PATTERNS,
+  rotationOf,
+  type Corner,
+  type RotationAnswer,
+  type RotationPattern,
+  type RotationQuestion,
+} from './bench/rotation';
+export { FILTER_MISFITS, filterFit, type FilterFitQuestion, type FilterMisfit } from './bench/filterFit';
+export { dripLoss, dropRate, type DripLoss } from './bench/drips';
+export { partLeft, type PartLeft } from './bench/partLeft';

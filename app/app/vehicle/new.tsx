@@ -1,1 +1,1 @@
-export { NewVehicle as default } from '../../src/features/desk/lazyPages';
+export { VehicleEditor as default } from '../../src/features/desk/lazyPages';

@@ -8,16 +8,19 @@ interface FieldProps extends TextInputProps {
   /** What is wrong and what is allowed; what was typed stays. */
   readonly problem?: string | undefined;
   readonly help?: string;
+  readonly hideLabel?: boolean;
 }
 
 /** A labelled line to type in. */
-export function Field({ label, problem, help, style, ...rest }: FieldProps) {
+export function Field({ label, problem, help, hideLabel = false, style, ...rest }: FieldProps) {
   const palette = usePalette();
   return (
     <View style={styles.field}>
-      <Label size="m" soft>
-        {label}
-      </Label>
+      {hideLabel ? null : (
+        <Label size="m" soft>
+          {label}
+        </Label>
+      )}
       <TextInput
         aria-label={label}
         placeholderTextColor={palette.soft}

@@ -8,11 +8,20 @@ const WIDTH = 16;
  * The tally edge: pass a plain edge, advisory one notch cut, fail broken through and hatched, not seen dashed.
  * Told apart by shape alone; always stands beside its word.
  */
-export function GradeMark({ grade, height = 40 }: { readonly grade: Grade; readonly height?: number }) {
+export function GradeMark({
+  grade,
+  height = 40,
+  carried = false,
+}: {
+  readonly grade: Grade;
+  readonly height?: number;
+  /** An earlier look stands in: drawn as a ghost. */
+  readonly carried?: boolean;
+}) {
   const { line } = gradeColours(usePalette(), grade);
   const middle = height / 2;
   return (
-    <Svg width={WIDTH} height={height} aria-hidden>
+    <Svg width={WIDTH} height={height} aria-hidden opacity={carried ? 0.45 : 1}>
       {grade === 'pass' ? <Path d={`M2 0H10V${height}H2Z`} fill={line} /> : null}
       {grade === 'recorded' ? <Path d={`M3 1H9V${height - 1}H3Z`} fill="none" stroke={line} strokeWidth={2} /> : null}
       {grade === 'not-seen' ? (

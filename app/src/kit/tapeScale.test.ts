@@ -1,25 +1,40 @@
-import { MEASURES, MEASURE_CODES } from '@weskopos/core';
+import { MEASURES, MEASURE_CODES, fromStored } from '@weskopos/core';
 import { findingOf, readingOf } from '@weskopos/core/src/tests/builders';
 import fc from 'fast-check';
 import { readingChange, withReading, wordChange } from '../features/walk/readings';
-import { fromY, keyMoves, stepped, toY } from './tapeScale';
+import { fittedTape, fromShare, keyMoves, stepped, tapeTicks, toShare } from './tapeScale';
 
-const HEIGHT = 300;
-const MARGIN = 24;
+const TAPES = MEASURE_CODES.filter((code) => MEASURES[code].taken === 'tape');
 
 test('a finger anywhere on any tape gives a value of the gauge’s step that lies under the finger', () => {
+  expect(TAPES.length).toBeGreaterThan(8);
   fc.assert(
-    fc.property(fc.constantFrom(...MEASURE_CODES), fc.integer({ min: -50, max: HEIGHT + 50 }), (code, y) => {
+    fc.property(fc.constantFrom(...TAPES), fc.double({ min: -0.2, max: 1.2, noNaN: true }), (code, share) => {
       const measure = MEASURES[code];
-      const value = fromY(measure, HEIGHT, MARGIN, y);
+      const value = fromShare(measure, share);
       expect(value).toBeGreaterThanOrEqual(measure.least);
       expect(value).toBeLessThanOrEqual(measure.most);
       expect(Math.abs(value / measure.step - Math.round(value / measure.step))).toBeLessThan(1e-6);
-      const half = (measure.step / (measure.tape[1] - measure.tape[0])) * (HEIGHT - 2 * MARGIN);
-      const clamped = Math.min(HEIGHT - MARGIN, Math.max(MARGIN, y));
-      expect(Math.abs(toY(measure, HEIGHT, MARGIN, value) - clamped)).toBeLessThanOrEqual(half / 2 + 1e-6);
+      const half = measure.step / (measure.tape[1] - measure.tape[0]) / 2;
+      const clamped = Math.min(1, Math.max(0, share));
+      expect(Math.abs(toShare(measure, value) - clamped)).toBeLessThanOrEqual(half + 1e-6);
     }),
   );
+});
+
+test('a tape of a state closes in on its limits; one of wear keeps its zero and grows to hold what was read', () => {
+  const [low, high] = fittedTape(MEASURES.pressure, [207, 230, 253]).tape;
+  expect(low).toBeGreaterThan(150);
+  expect(low).toBeLessThan(207);
+  expect(high).toBeGreaterThan(253);
+  expect(fittedTape(MEASURES.tread, [3, 12, null]).tape).toEqual([0, 12]);
+  expect(fittedTape(MEASURES.pressure, [null])).toBe(MEASURES.pressure);
+});
+
+test('ticks are round in the unit that is shown', () => {
+  const shown = tapeTicks({ ...MEASURES.pressure, tape: [100, 500] }, 'psi', 6).map((kpa) => fromStored(kpa, 'psi'));
+  for (const psi of shown) expect(psi % 10).toBeCloseTo(0, 4);
+  expect(shown.length).toBeGreaterThan(3);
 });
 
 test('keys move by the gauge’s step and stop at what is possible', () => {
@@ -37,8 +52,8 @@ describe('a reading set on a point', () => {
 
   test('takes the place of the one before, or joins it as a repeat; as left stands beside as found', () => {
     const first = withReading([], slot, 3.5);
-    expect(withReading(first, slot, 4)).toEqual([{ ...slot, values: [4] }]);
-    expect(withReading(first, slot, 4, true)).toEqual([{ ...slot, values: [3.5, 4] }]);
+    expect(withReading(first, slot, 4)).toEqual([{ ...slot, values: [4], bound: 'exact' }]);
+    expect(withReading(first, slot, 4, { again: true })).toEqual([{ ...slot, values: [3.5, 4], bound: 'exact' }]);
     expect(withReading(first, { ...slot, phase: 'left' }, 8)).toHaveLength(2);
   });
 
@@ -50,6 +65,21 @@ describe('a reading set on a point', () => {
     expect(
       readingChange(findingOf('pad.inner', '1L', { access: 'partly', accessReason: 'seized' }), slot, 4).access,
     ).toBe('partly');
+  });
+
+  test('an exact reading takes the place of a bound, and another measure of the same spot stands beside it', () => {
+    const bar = withReading([], { ...slot, measure: 'tread', spot: 'outer' }, 1.6, { bound: 'over' });
+    expect(withReading(bar, { ...slot, measure: 'tread', spot: 'outer' }, 3)).toEqual([
+      { measure: 'tread', spot: 'outer', phase: 'found', values: [3], bound: 'exact' },
+    ]);
+    expect(
+      withReading(withReading([], { ...slot, measure: 'disc' }, 24), { ...slot, measure: 'disc-lip' }, 1),
+    ).toHaveLength(2);
+  });
+
+  test('a fresh look takes the place of a carried one', () => {
+    const carried = findingOf('pad.inner', '1L', { carried: { at: '2026-05-01', from: 'visit' } });
+    expect(readingChange(carried, slot, 4)).toMatchObject({ carried: null, access: 'seen' });
   });
 
   test('the last word taken off leaves the point open, never sound by itself', () => {

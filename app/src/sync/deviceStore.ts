@@ -1,5 +1,5 @@
-import type { Operation, Refusal } from '@weskopos/contract';
-import { openDB, type DBSchema } from 'idb';
+import { upgradeOperation, type Operation, type Refusal } from '@weskopos/contract';
+import { openDB, type DBSchema, type IDBPTransaction, type StoreNames } from 'idb';
 
 export interface RefusedOperation {
   readonly operation: Operation;
@@ -42,15 +42,31 @@ interface Schema extends DBSchema {
 }
 
 /** Version of what is stored; a new one upgrades, never drops the queue. */
-const VERSION = 1;
+const VERSION = 2;
+
+type Upgrading = IDBPTransaction<Schema, StoreNames<Schema>[], 'versionchange'>;
+
+/** Waiting changes are lifted to today's shapes; what only mirrors the server is fetched again, but who is signed in stays. */
+async function liftDocuments(transaction: Upgrading): Promise<void> {
+  const documents = transaction.objectStore('documents');
+  const person = await documents.get('person');
+  await documents.clear();
+  if (person !== undefined) await documents.put(person, 'person');
+  for (let at = await transaction.objectStore('queue').openCursor(); at; at = await at.continue())
+    await at.update({ ...at.value, operation: upgradeOperation(at.value.operation) });
+}
 
 export async function openDeviceStore(name = 'weskopos'): Promise<DeviceStore> {
   const db = await openDB<Schema>(name, VERSION, {
-    upgrade(fresh) {
-      fresh.createObjectStore('queue', { autoIncrement: true }).createIndex('id', 'operation.id', { unique: true });
-      fresh.createObjectStore('refused', { keyPath: 'id' });
-      fresh.createObjectStore('photos', { keyPath: 'id' });
-      fresh.createObjectStore('documents');
+    upgrade(fresh, from, _to, transaction) {
+      if (from < 1) {
+        fresh.createObjectStore('queue', { autoIncrement: true }).createIndex('id', 'operation.id', { unique: true });
+        fresh.createObjectStore('refused', { keyPath: 'id' });
+        fresh.createObjectStore('photos', { keyPath: 'id' });
+        fresh.createObjectStore('documents');
+        return;
+      }
+      void liftDocuments(transaction);
     },
   });
   return {

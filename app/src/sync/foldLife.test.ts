@@ -65,7 +65,7 @@ test('the yard shows what this device knows better: a vehicle and a visit the se
   const summary = (life: Life) => ({
     inspectionId: life.vehicle.id,
     startedAt: at,
-    meterKm: 1,
+    meter: 1,
     signedAt: null,
     grade: null,
     counts: null,

@@ -23,6 +23,8 @@ export function foldLife(life: Life | undefined, operation: Operation, by: strin
           ? visit
           : { ...visit, findings: [...visit.findings, { ...operation.body, by }] },
       );
+    case 'rulebook.put':
+      return life;
     case 'inspection.sign':
       return onVisit(life, operation.body.inspectionId, (visit) =>
         visit.inspection.signedAt

@@ -1,6 +1,8 @@
 import type { Life, Visit } from '@weskopos/contract';
-import { useMemo } from 'react';
-import { selectLife, useWorkshop } from './workshop';
+import { useMemo, useState } from 'react';
+import { shallow, useShallow } from 'zustand/shallow';
+import { newestRulebook, rulesOf, type Inspection, type Rulebook, type Rules } from '@weskopos/core';
+import { rulesFor, selectLife, selectRulebooks, useWorkshop } from './workshop';
 
 /** One vehicle's life with this device's waiting changes; undefined while it is not known. */
 export function useLife(vehicleId: string): Life | undefined {
@@ -13,18 +15,50 @@ export function useLife(vehicleId: string): Life | undefined {
   );
 }
 
+/** The same list object as long as its members are the same: what is made of it is not made anew. */
+function useStable<T>(list: readonly T[]): readonly T[] {
+  const [stable, setStable] = useState(list);
+  if (stable === list || shallow(stable, list)) return stable;
+  setStable(list);
+  return list;
+}
+
 /** One visit and the signed ones before it. */
 export function useVisit(
   vehicleId: string,
   visitId: string,
-): { readonly life: Life; readonly visit: Visit; readonly earlier: readonly Visit[] } | undefined {
+):
+  | { readonly life: Life; readonly visit: Visit; readonly earlier: readonly Visit[]; readonly rules: Rules }
+  | undefined {
   const life = useLife(vehicleId);
-  return useMemo(() => {
-    const visit = life?.visits.find(({ inspection }) => inspection.id === visitId);
-    if (!life || !visit) return undefined;
-    const earlier = life.visits.filter(
-      ({ inspection }) => inspection.signedAt !== null && inspection.startedAt < visit.inspection.startedAt,
-    );
-    return { life, visit, earlier };
-  }, [life, visitId]);
+  const visit = life?.visits.find(({ inspection }) => inspection.id === visitId);
+  const rules = useRules(visit?.inspection);
+  const earlier = useStable(
+    life && visit
+      ? life.visits.filter(
+          ({ inspection }) => inspection.signedAt !== null && inspection.startedAt < visit.inspection.startedAt,
+        )
+      : NO_VISITS,
+  );
+  return useMemo(() => (life && visit ? { life, visit, earlier, rules } : undefined), [life, visit, earlier, rules]);
+}
+const NO_VISITS: readonly Visit[] = [];
+
+/** Every version of the rules known here. */
+export function useRulebooks(): readonly Rulebook[] {
+  return useWorkshop(useShallow(selectRulebooks));
+}
+
+/** The rules a visit was made under; those of today, with the full template, without one. */
+export function useRules(inspection?: Pick<Inspection, 'rulebook' | 'template'>): Rules {
+  const rulebooks = useRulebooks();
+  const version = inspection?.rulebook;
+  const template = inspection?.template;
+  return useMemo(
+    () =>
+      version === undefined || template === undefined
+        ? rulesOf(newestRulebook(rulebooks), 'full')
+        : rulesFor(rulebooks, { rulebook: version, template }),
+    [rulebooks, version, template],
+  );
 }

@@ -2,9 +2,23 @@
 import 'fake-indexeddb/auto';
 import type { Life, Operation, OperationOutcome, Person, YardEntry } from '@weskopos/contract';
 import { CAR, inspectionOf, findingOf, readingOf } from '@weskopos/core/src/tests/builders';
-import { putFinding, undoLast } from '../features/walk/findings';
+import { BUILT_IN_RULEBOOK, newestRulebook, rulebookAt, type Rulebook } from '@weskopos/core';
+import { openDB } from 'idb';
+import { putFinding, putFindings, undoLast } from '../features/walk/findings';
+import { amount } from '../words/show';
+import { openDeviceStore } from './deviceStore';
 import { foldLife } from './foldLife';
-import { openWorkshop, record, reconnect, selectLife, signOut, signedIn, useWorkshop } from './workshop';
+import {
+  openWorkshop,
+  record,
+  reconnect,
+  rulesFor,
+  selectLife,
+  selectRulebooks,
+  signOut,
+  signedIn,
+  useWorkshop,
+} from './workshop';
 
 const ISLA: Person = { id: '00000000-0000-4000-8000-00000000000b', name: 'Isla', role: 'inspector' };
 const inspection = inspectionOf(CAR);
@@ -16,6 +30,7 @@ class FakeServer {
   up = true;
   session = false;
   life: Life = { vehicle: CAR, visits: [] };
+  rulebooks: Rulebook[] = [];
   readonly seen = new Set<string>();
 
   answer(method: string, url: string, body: string | undefined): { status: number; json: unknown } {
@@ -27,6 +42,7 @@ class FakeServer {
     }
     if (!this.session) return problem(401);
     if (url === '/api/session') return { status: 200, json: ISLA };
+    if (url === '/api/rulebooks') return { status: 200, json: this.rulebooks };
     if (url === '/api/yard')
       return { status: 200, json: [{ vehicle: CAR, last: null, open: null }] satisfies YardEntry[] };
     if (url.endsWith('/life')) return { status: 200, json: this.life };
@@ -36,6 +52,7 @@ class FakeServer {
       const repeated = this.seen.has(operation.id);
       this.seen.add(operation.id);
       this.life = foldLife(this.life, operation, ISLA.name) ?? this.life;
+      if (operation.kind === 'rulebook.put') this.rulebooks = [...this.rulebooks, operation.body];
       return { id: operation.id, status: repeated ? 'repeated' : 'applied', refusal: null };
     });
     return { status: 200, json: outcomes };
@@ -125,4 +142,78 @@ test('signing out without the server is refused, not half done', async () => {
   server.up = true;
   await signOut();
   expect(state()).toMatchObject({ status: 'signed-out', person: null });
+});
+
+describe('the rules on the device', () => {
+  beforeAll(async () => {
+    server.session = true;
+    await signedIn(ISLA);
+  });
+
+  const psi: Rulebook = {
+    ...BUILT_IN_RULEBOOK,
+    version: 1,
+    house: { ...BUILT_IN_RULEBOOK.house, units: { ...BUILT_IN_RULEBOOK.house.units, pressure: 'psi' } },
+  };
+
+  test('a new version counts at once, offline too, and speaks in its units; old visits keep theirs', async () => {
+    server.up = false;
+    expect(amount('pressure', 241.3165)).toBe('241 kPa');
+    await record({ kind: 'rulebook.put', body: psi });
+    expect(newestRulebook(selectRulebooks(state())).version).toBe(1);
+    expect(amount('pressure', 241.3165)).toBe('35.0 psi');
+    expect(rulesFor(selectRulebooks(state()), { rulebook: 0, template: 'full' }).version).toBe(0);
+    server.up = true;
+    await untilSent();
+    expect(rulebookAt(state().rulebooks, 1)).toEqual(psi);
+    expect(server.rulebooks).toEqual([psi]);
+  });
+});
+
+test('several points said in one act are undone in one', async () => {
+  const life = () => selectLife(state(), CAR.id)?.visits.at(-1)?.findings ?? [];
+  const before = life().length;
+  const refs = [
+    { point: 'belt.tension', place: '' },
+    { point: 'hose.heater', place: '' },
+  ] as const;
+  await putFindings(
+    target,
+    refs.map((one) => ({ ref: one, change: () => ({ access: 'seen', inOneStroke: true }) })),
+  );
+  expect(
+    life()
+      .slice(before)
+      .map(({ access, inOneStroke }) => [access, inOneStroke]),
+  ).toEqual([
+    ['seen', true],
+    ['seen', true],
+  ]);
+  expect(undoLast(inspection.id)).toEqual(refs[0]);
+  expect(
+    life()
+      .slice(-2)
+      .map(({ access }) => access),
+  ).toEqual(['open', 'open']);
+});
+
+test('a device of the first version keeps who is signed in and its queue, lifted to today’s shapes', async () => {
+  const name = 'of the first version';
+  const old = await openDB(name, 1, {
+    upgrade(fresh) {
+      fresh.createObjectStore('queue', { autoIncrement: true }).createIndex('id', 'operation.id', { unique: true });
+      for (const store of ['refused', 'photos']) fresh.createObjectStore(store, { keyPath: 'id' });
+      fresh.createObjectStore('documents');
+    },
+  });
+  const { leaks: _leaks, counts: _counts, codes: _codes, ...rest } = findingOf('belt.aux', '');
+  await old.put('documents', ISLA, 'person');
+  await old.put('documents', [{ old: true }], 'yard');
+  await old.add('queue', { by: ISLA.id, operation: { id: 'x', kind: 'finding.put', body: { ...rest, leak: null } } });
+  old.close();
+  const store = await openDeviceStore(name);
+  expect(await store.read('person')).toEqual(ISLA);
+  expect(await store.read('yard')).toBeUndefined();
+  const [queued] = await store.queue();
+  expect(queued?.operation.body).toMatchObject({ point: 'belt.aux', leaks: [], counts: [], override: null });
 });

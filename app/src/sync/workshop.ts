@@ -1,9 +1,11 @@
 import type { Life, Operation, Person, YardEntry } from '@weskopos/contract';
+import { newestRulebook, rulebookAt, rulesOf, type Inspection, type Rulebook, type Rules } from '@weskopos/core';
 import { create } from 'zustand';
 import { openDeviceStore, type DeviceStore, type RefusedOperation } from './deviceStore';
 import { foldLife, mergeLife } from './foldLife';
 import { createSync, type Sync, type SyncState } from './syncEngine';
 import { call, sendPhoto, ServerProblem, Unreachable } from './transport';
+import { speakByHouse } from '../words/show';
 
 /**
  * Lives of state: `person`, `entries`, `lives` mirror documents on the device and follow the server;
@@ -14,6 +16,8 @@ export interface WorkshopState {
   readonly person: Person | null;
   readonly entries: readonly YardEntry[] | null;
   readonly lives: Readonly<Record<string, Life>>;
+  /** Every version of the workshop's rules; the built-in one is known without. */
+  readonly rulebooks: readonly Rulebook[];
   readonly pending: readonly Operation[];
   readonly refused: readonly RefusedOperation[];
   readonly sync: SyncState;
@@ -28,6 +32,7 @@ export const useWorkshop = create<WorkshopState>(() => ({
   person: null,
   entries: null,
   lives: {},
+  rulebooks: [],
   pending: [],
   refused: [],
   sync: { waiting: 0, ofOthers: 0, refused: 0, link: 'idle' },
@@ -39,6 +44,12 @@ const { getState, setState } = useWorkshop;
 let store: DeviceStore;
 let sync: Sync;
 const deviceId = `web-${Math.random().toString(36).slice(2, 10)}`;
+
+/** Figures and places are told by the newest rules, those waiting here included. */
+useWorkshop.subscribe((state, before) => {
+  if (state.rulebooks !== before.rulebooks || state.pending !== before.pending)
+    speakByHouse(newestRulebook(selectRulebooks(state)).house);
+});
 
 const lifeKey = (id: string) => `life/${id}`;
 
@@ -66,11 +77,12 @@ export async function openWorkshop(): Promise<void> {
     },
   });
   window.addEventListener('online', () => void reconnect());
-  const [person, entries, queue, refused] = await Promise.all([
+  const [person, entries, queue, refused, rulebooks] = await Promise.all([
     store.read<Person>('person'),
     store.read<YardEntry[]>('yard'),
     store.queue(),
     store.refused(),
+    store.read<Rulebook[]>('rulebooks'),
   ]);
   const pending = queue.map(({ operation }) => operation);
   const ids = new Set([
@@ -82,7 +94,7 @@ export async function openWorkshop(): Promise<void> {
     const life = await store.read<Life>(lifeKey(id));
     if (life) lives[id] = life;
   }
-  setState({ entries: entries ?? null, lives, pending, refused });
+  setState({ entries: entries ?? null, lives, pending, refused, rulebooks: rulebooks ?? [] });
   if (person) setState({ person, status: 'ready' });
   await reconnect();
 }
@@ -120,6 +132,9 @@ export async function signOut(): Promise<void> {
 /** Fetches the yard and every vehicle's life ahead, so that the bay needs no signal. */
 export async function refresh(): Promise<void> {
   try {
+    const rulebooks = await call('rulebooks');
+    await store.write('rulebooks', rulebooks);
+    setState({ rulebooks });
     const entries = await call('yard');
     await store.write('yard', entries);
     setState({ entries });
@@ -145,7 +160,14 @@ async function taken(operation: Operation): Promise<void> {
     changed[id] = life;
     await store.write(lifeKey(id), life);
   }
-  setState(({ pending }) => ({ lives: changed, pending: pending.filter(({ id }) => id !== operation.id) }));
+  const rulebooks =
+    operation.kind === 'rulebook.put' ? [...getState().rulebooks, operation.body] : getState().rulebooks;
+  if (rulebooks !== getState().rulebooks) await store.write('rulebooks', rulebooks);
+  setState(({ pending }) => ({
+    lives: changed,
+    rulebooks,
+    pending: pending.filter(({ id }) => id !== operation.id),
+  }));
 }
 
 function touchedLives(operation: Operation, lives: WorkshopState['lives']): string[] {
@@ -209,4 +231,21 @@ export function selectLife(
       (life, operation) => foldLife(life, operation, state.person?.name ?? ''),
       state.lives[vehicleId],
     );
+}
+
+/** The rules as this device knows them, with a change that still waits; the same list while nothing of them waits. */
+export function selectRulebooks({
+  rulebooks,
+  pending,
+}: Pick<WorkshopState, 'rulebooks' | 'pending'>): readonly Rulebook[] {
+  const waiting = pending.flatMap((operation) => (operation.kind === 'rulebook.put' ? [operation.body] : []));
+  return waiting.length === 0 ? rulebooks : [...rulebooks, ...waiting];
+}
+
+/** The rules a visit was made under. */
+export function rulesFor(
+  rulebooks: readonly Rulebook[],
+  { rulebook, template }: Pick<Inspection, 'rulebook' | 'template'>,
+): Rules {
+  return rulesOf(rulebookAt(rulebooks, rulebook), template);
 }

@@ -1,19 +1,30 @@
-import { PLACARD_TEMPERATURE_C, type PointGrade, type Reason } from '@weskopos/core';
+import { MEASURES, PLACARD_TEMPERATURE_C, basisOf, type PointGrade, type Reason } from '@weskopos/core';
 import { words } from './en';
-import { amount, capital, figure } from './show';
+import { amount, capital, figure, figureIn, houseRules } from './show';
 
 /** One plain sentence of why, from the reason's data. */
 export function reasonSentence(reason: Reason): string {
   switch (reason.rule) {
     case 'limit':
       return limitSentence(reason);
+    case 'undecided': {
+      const { measure, value, bound, threshold } = reason;
+      return `${capital(words.bound[bound])} ${amount(measure, value)}: whether it is under ${figure(measure, threshold.value)} (${threshold.grade}) a gauge must tell.`;
+    }
     case 'leak': {
+      const where = reason.place ? `, ${words.leakPlace[reason.place]}` : '';
       const reaches = reason.reaches === 'nothing' ? '' : `, and it reaches ${words.reach[reason.reaches]}`;
       const watch = reason.watch ? '. Wipe it and look again next time' : '';
-      return `${capital(words.fluid[reason.fluid])}, ${words.stage[reason.stage].toLowerCase()}${reaches}${watch}.`;
+      return `${capital(words.fluid[reason.fluid])}${where}, ${words.stage[reason.stage].toLowerCase()}${reaches}${watch}.`;
     }
     case 'word':
       return `${capital(words.word[reason.word])}.`;
+    case 'count':
+      return reason.item === 'all'
+        ? `${reason.good} of ${reason.of}.`
+        : `${capital(words.lamp[reason.item])}: ${reason.good} of ${reason.of} lit.`;
+    case 'code':
+      return `Code ${reason.code}, ${words.codeState[reason.state]}.`;
     case 'sound':
       return 'Looked at, nothing wrong.';
     case 'not-looked-at':
@@ -22,66 +33,92 @@ export function reasonSentence(reason: Reason): string {
       return `Not reached${reason.why ? `: ${words.accessReason[reason.why]}` : ''}.`;
     case 'partly-seen':
       return `Only partly seen${reason.why ? `: ${words.accessReason[reason.why]}` : ''}.`;
-    case 'reading-missing':
-      return reason.spots.length === 1 && reason.spots[0] === 'whole'
-        ? 'No reading yet.'
-        : `No reading yet: ${reason.spots.map((spot) => words.spot[spot]).join(', ')}.`;
+    case 'reading-missing': {
+      const measures = reason.measures.map((measure) => words.measure[measure].toLowerCase()).join(' or ');
+      const spots = reason.spots.map((spot) => words.spot[spot]).filter(Boolean);
+      if (spots.length > 0) return `No reading yet: ${spots.join(', ')}.`;
+      return reason.measures.length > 1 ? `No reading yet: ${measures}.` : 'No reading yet.';
+    }
     case 'no-limit':
-      return {
-        'no-row': 'Recorded; the limit sheet has no limit for it.',
-        'no-placard': 'Recorded; the spec sheet has no placard pressure to judge by.',
-        'tyre-not-cold': 'Recorded; the tyre was not cold, so it is not judged.',
-        'no-temperature': 'Recorded; without the ambient temperature it is not judged.',
-      }[reason.why];
+      return `Recorded; ${words.notJudged[reason.why]}.`;
   }
 }
 
 function limitSentence(reason: Extract<Reason, { rule: 'limit' }>): string {
-  const { measure, value, threshold, kind } = reason;
+  const { measure, value, threshold, kind, bound } = reason;
   const crossed = reason.grade !== 'pass';
   const spot = words.spot[reason.spot];
-  const subject = capital(`${spot ? `${spot} ` : ''}${amount(measure, value)}`);
+  const told = `${words.bound[bound]} ${amount(measure, value)}`.trim();
+  const subject = capital(`${spot ? `${spot} ` : ''}${told}`);
+  const side = threshold.bad === 'below' ? 'under' : threshold.inclusive ? 'at or over' : 'over';
   const edge = `${threshold.grade} ${threshold.inclusive ? 'from' : threshold.bad === 'below' ? 'under' : 'over'}`;
+  const percent = (share: number) => `${Math.round(share * 100)} %`;
   switch (kind) {
     case 'value':
+      if (typeof MEASURES[measure].taken !== 'string')
+        return `${capital(`${spot ? `${spot}: ` : ''}${words.measure[measure].toLowerCase()} ${figure(measure, value)}`)}.`;
+      if (bound !== 'exact')
+        return crossed ? `${subject}: measure it.` : `${subject}; ${edge} ${figure(measure, threshold.value)}.`;
       return crossed
-        ? `${subject} is ${threshold.bad === 'below' ? 'under' : threshold.inclusive ? 'at or over' : 'over'} ${figure(measure, threshold.value)} (${words.basis[threshold.basis]}).`
+        ? `${subject} is ${side} ${figure(measure, threshold.value)} (${words.basis[threshold.basis]}).`
         : `${subject}; ${edge} ${figure(measure, threshold.value)}.`;
     case 'spread':
       return `${amount(measure, value)} between the most and the least worn place.`;
     case 'across':
       return `${amount(measure, value)} different from the other side.`;
+    case 'front-rear':
+      return `${amount(measure, value)} different from the other axle.`;
     case 'inner-outer':
       return `${amount(measure, value)} between inner and outer pad.`;
+    case 'over-minimum':
+      return crossed && value < 0
+        ? `${figureIn('mm', -value)} mm under the stamped minimum.`
+        : `${figureIn('mm', value)} mm above the stamped minimum.`;
+    case 'share-of-new':
+      return `${percent(value)} of new; ${threshold.grade} under ${percent(threshold.value)}.`;
+    case 'rated-share':
+      return `${percent(value)} of the rated current; ${threshold.grade} under ${percent(threshold.value)}.`;
+    case 'age':
+      return `${bound === 'exact' ? '' : 'More than '}${Math.floor(value)} years old; ${edge} ${threshold.value}.`;
+    case 'over-design-low':
+      return `Freezes at ${amount('freeze', value + houseRules().designLowC)}; the lowest to expect is ${amount('freeze', houseRules().designLowC)}.`;
+    case 'per-12-volts':
+      return `${value.toFixed(2)} V of a 12 V system${crossed ? ` is ${side} ${threshold.value}` : `; ${edge} ${threshold.value}`}.`;
     case 'placard-share': {
       const { atReferenceKpa = 0, placardKpa = 0 } = reason.pressure ?? {};
       const share = Math.round(Math.abs(value) * 100);
       const off = value === 0 ? 'as the placard' : `${share} % ${value < 0 ? 'under' : 'over'} the placard`;
-      return `${Math.round(atReferenceKpa)} kPa at ${PLACARD_TEMPERATURE_C} °C, ${off} (${placardKpa}).`;
+      return `${amount('pressure', atReferenceKpa)} at ${PLACARD_TEMPERATURE_C} °C, ${off} (${figure('pressure', placardKpa)}).`;
     }
   }
 }
 
 /** The source of the limit behind a reason, for who taps on it. */
 export function reasonSource(reason: Reason): string | null {
-  if (reason.rule === 'limit') return `${capital(words.basis[reason.threshold.basis])}: ${reason.threshold.source}`;
-  if (reason.rule === 'leak' || reason.rule === 'word') return `${capital(words.basis[reason.basis])}: baseline sheet`;
-  return null;
+  const basis = basisOf(reason);
+  if (basis === null) return null;
+  const source = 'threshold' in reason ? reason.threshold.source : 'the limit sheet';
+  return `${capital(words.basis[basis])}: ${source}`;
 }
 
-/** The reasons that decide, as one line: those of the grade, or the first. */
-export function gradeSentence({ grade, reasons }: Pick<PointGrade, 'grade' | 'reasons'>): string {
-  const deciding = reasons.filter((reason) => reason.grade === grade);
-  const rest = reasons.filter((reason) => reason.grade !== grade && reason.grade !== 'pass');
+/** The reasons that decide, as one line: those of the computed grade, or the first; a person's own grade comes first. */
+export function gradeSentence({
+  computed,
+  override,
+  reasons,
+}: Pick<PointGrade, 'computed' | 'override' | 'reasons'>): string {
+  const deciding = reasons.filter((reason) => reason.grade === computed);
+  const rest = reasons.filter((reason) => reason.grade !== computed && reason.grade !== 'pass');
   // A sound tread has three passing places: the nearest to its limit says it all.
-  const shown = grade === 'pass' ? [nearest(deciding)] : [...deciding, ...rest];
-  return shown.map(reasonSentence).join(' ');
+  const shown = computed === 'pass' ? [nearest(deciding)] : [...deciding, ...rest];
+  const why = shown.map(reasonSentence).join(' ');
+  return override ? `Given by hand: ${override.reason} Computed ${words.grade[computed].toLowerCase()}: ${why}` : why;
 }
 
 function nearest(reasons: readonly Reason[]): Reason {
   const limits = reasons.filter((reason) => reason.rule === 'limit');
   const gap = (reason: Reason) =>
     reason.rule === 'limit' ? Math.abs(reason.value - reason.threshold.value) : Infinity;
-  const leak = reasons.find((reason) => reason.rule === 'leak');
-  return leak ?? [...limits].sort((a, b) => gap(a) - gap(b))[0] ?? reasons[0] ?? { rule: 'sound', grade: 'pass' };
+  const told = reasons.find((reason) => reason.rule === 'leak' || (reason.rule === 'count' && reason.item === 'all'));
+  return told ?? [...limits].sort((a, b) => gap(a) - gap(b))[0] ?? reasons[0] ?? { rule: 'sound', grade: 'pass' };
 }

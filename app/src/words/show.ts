@@ -1,37 +1,117 @@
-import { cataloguePoint, fromStored, type MeasureCode, type PointCode, type Spot, type Unit } from '@weskopos/core';
+import {
+  MEASURES,
+  USUAL_HOUSE_RULES,
+  cataloguePoint,
+  fromStored,
+  namedSteps,
+  type HouseRules,
+  type MeasureCode,
+  type MeterUnit,
+  type PointCode,
+  type Spot,
+  type Unit,
+  type UnitQuestion,
+} from '@weskopos/core';
 import { words } from './en';
 
-const decimals: Record<MeasureCode, number> = { tread: 1, lining: 1, pressure: 0, level: 2, water: 1 };
-const units: Record<MeasureCode, string> = { tread: 'mm', lining: 'mm', pressure: 'kPa', level: '', water: '%' };
+/** The workshop's ways of telling units and positions. One for the whole app, like the language; the root draws anew when it changes. */
+let house: HouseRules = USUAL_HOUSE_RULES;
+export function speakByHouse(rules: HouseRules): void {
+  house = rules;
+}
+export function houseRules(): HouseRules {
+  return house;
+}
+
+/** Which unit question a measure answers to; the others have one unit only. */
+const QUESTION: Partial<Record<MeasureCode, UnitQuestion>> = {
+  tread: 'tread',
+  pressure: 'pressure',
+  freeze: 'temperature',
+  boiling: 'temperature',
+  temperature: 'temperature',
+  torque: 'torque',
+  volume: 'volume',
+  'age-distance': 'distance',
+  'service-left': 'distance',
+};
+/** Decimals by unit, so that nothing finer than a gauge's step is shown. */
+const DECIMALS: Partial<Record<Unit, number>> = {
+  mm: 1,
+  '/32in': 1,
+  bar: 2,
+  psi: 1,
+  level: 2,
+  '%': 0,
+  V: 2,
+  L: 2,
+  'US qt': 2,
+};
+const FINER: Partial<Record<MeasureCode, number>> = { water: 1, 'disc-runout': 2 };
+
+/** The unit a typed figure has when none is written. */
+export function workshopUnit(measure: MeasureCode): Unit {
+  const question = QUESTION[measure];
+  return question ? house.units[question] : MEASURES[measure].unit;
+}
+
+/** `202305` → `0523`; a code from before 2000 has no decade. */
+function weekCode(yyyyww: number): string {
+  const year = Math.floor(yyyyww / 100);
+  return year < 2000 ? 'before 2000' : `${String(yyyyww % 100).padStart(2, '0')}${String(year % 100).padStart(2, '0')}`;
+}
 
 /** A stored value in the workshop's figures, without its unit: `3.0`. */
 export function figure(measure: MeasureCode, stored: number): string {
-  return fromStored(stored, workshopUnit(measure)).toFixed(decimals[measure]).replace('-', '−');
+  const steps = namedSteps(measure);
+  if (steps) return words.namedStep[steps[Math.round(stored)] ?? '']?.toLowerCase() ?? '';
+  if (measure === 'tyre-age') return weekCode(stored);
+  return figureIn(workshopUnit(measure), stored, FINER[measure]);
+}
+
+/** A stored value in a unit: `2.30`. */
+export function figureIn(unit: Unit, stored: number, decimals: number = DECIMALS[unit] ?? 0): string {
+  return fromStored(stored, unit)
+    .toFixed(decimals)
+    .replace('-', '−')
+    .replace(/^−(0(\.0+)?)$/, '$1');
+}
+
+const UNIT_WORDS: Partial<Record<Unit, string>> = { level: '', step: '', yyyyww: '', '/32in': '/32 in' };
+
+export function unitOf(measure: MeasureCode): string {
+  const unit = workshopUnit(measure);
+  return UNIT_WORDS[unit] ?? unit;
 }
 
 /** With its unit: `3.0 mm`. */
 export function amount(measure: MeasureCode, stored: number): string {
-  return `${figure(measure, stored)}${units[measure] && ` ${units[measure]}`}`;
+  return `${figure(measure, stored)} ${unitOf(measure)}`.trim().replace(' /32', '/32');
 }
 
+/** What an empty field asks for. */
 export function unitWord(measure: MeasureCode): string {
-  return units[measure] || 'of the marks';
+  if (measure === 'tyre-age') return 'e.g. 0523';
+  return unitOf(measure) || 'of the marks';
 }
 
-/** The unit a typed figure has when none is written. */
-export function workshopUnit(measure: MeasureCode): Unit {
-  return ({ tread: 'mm', lining: 'mm', pressure: 'kPa', level: 'level', water: '%' } as const)[measure];
+/** A distance or hours on a meter, with thin spaces: `84 310 km`. */
+export function meterWords(value: number, unit: MeterUnit): string {
+  const shown = unit === 'km' ? fromStored(value, house.units.distance) : value;
+  const digits = unit === 'h' ? 1 : 0;
+  const text = shown.toLocaleString('en-GB', { maximumFractionDigits: digits }).replace(/,/g, '\u202f');
+  return `${text} ${unit === 'km' ? house.units.distance : 'h'}`;
 }
 
-/** `84 310 km`, with thin spaces. */
-export function kilometres(km: number): string {
-  return `${Math.round(km).toLocaleString('en-GB').replace(/,/g, '\u202f')} km`;
+/** A distance said as roughly as it is known: `3 400 km`. */
+export function roughMeter(value: number, unit: MeterUnit): string {
+  const step = unit === 'h' ? 5 : value >= 10_000 ? 1000 : value >= 1000 ? 100 : 10;
+  return meterWords(Math.round(value / step) * step, unit);
 }
 
-/** A distance said as roughly as it is known: `about 3,400 km`. */
-export function roughKilometres(km: number): string {
-  const step = km >= 10_000 ? 1000 : km >= 1000 ? 100 : 10;
-  return kilometres(Math.round(km / step) * step);
+/** The unit a meter is read in. */
+export function meterTypedUnit(unit: MeterUnit): Unit {
+  return unit === 'km' ? house.units.distance : 'h';
 }
 
 export function day(iso: string): string {
@@ -42,22 +122,31 @@ export function dayAndTime(iso: string): string {
   return `${day(iso)}, ${new Date(iso).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })}`;
 }
 
-/** `1L` → `nearside front`; `2Ro` → `offside rear, outer`. With more than two axles: `nearside axle 2`. */
+/** Which of the two words of the house's school a vehicle side has. Kerb and driver follow the traffic; left is always near. */
+function nearOrOff(side: 'L' | 'R'): 'near' | 'off' {
+  const nearSide = house.positionWords === 'left-right' || house.traffic === 'left' ? 'L' : 'R';
+  return side === nearSide ? 'near' : 'off';
+}
+
+/** `1L` → `nearside front`; `2Ro` → `offside rear, outer`; `2` → `rear axle`. With more than two axles: `nearside axle 2`. */
 export function placeWords(place: string, axles: number): string {
-  const match = /^(\d)([LR])([oi])?$/.exec(place);
+  const match = /^(\d)([LR])?([oi])?$/.exec(place);
   if (!match) return '';
   const [, number, side, twin] = match;
   const axle = number === '1' ? 'front' : Number(number) === axles ? 'rear' : `axle ${number}`;
-  return `${words.side[side as 'L' | 'R']} ${axle}${twin ? (twin === 'o' ? ', outer' : ', inner') : ''}`;
+  if (!side) return axle.startsWith('axle') ? axle : `${axle} axle`;
+  const called = words.side[house.positionWords][nearOrOff(side as 'L' | 'R')];
+  return `${called} ${axle}${twin ? (twin === 'o' ? ', outer' : ', inner') : ''}`;
 }
 
 /** `1L` → `NSF`. */
 export function placeInitials(place: string, axles: number): string {
-  const match = /^(\d)([LR])([oi])?$/.exec(place);
+  const match = /^(\d)([LR])?([oi])?$/.exec(place);
   if (!match) return place;
   const [, number, side, twin] = match;
-  const axle = number === '1' ? 'F' : Number(number) === axles ? 'R' : number;
-  return `${words.sideInitial[side as 'L' | 'R']}${axle}${twin ?? ''}`;
+  const axle = number === '1' ? 'F' : Number(number) === axles ? 'R' : (number ?? '');
+  const initials = side ? words.sideInitial[house.positionWords][nearOrOff(side as 'L' | 'R')] : '';
+  return `${initials}${axle}${twin ?? ''}`;
 }
 
 export function stopWords(stop: string, axles: number): string {
@@ -75,6 +164,11 @@ export function pointShort(point: PointCode, place: string, axles: number): stri
   return [words.point[point], cataloguePoint(point).repeats ? placeInitials(place, axles) : '']
     .filter(Boolean)
     .join(' ');
+}
+
+/** The name of a template: the workshop's own, or the built-in one's word. */
+export function templateWords({ code, name }: { readonly code: string; readonly name: string }): string {
+  return name || words.template[code] || code;
 }
 
 export function capital(text: string): string {

@@ -1,15 +1,42 @@
-import { BASELINE, CATALOGUE, gradePoint, type Forecast } from '@weskopos/core';
-import { CAR, contextOf, findingOf, inspectionOf, readingOf, treadOf } from '@weskopos/core/src/tests/builders';
+import {
+  BASELINE,
+  CATALOGUE,
+  HOUSE_QUESTIONS,
+  HOUSE_CHOICES,
+  USUAL_HOUSE_RULES,
+  gradePoint,
+  type Forecast,
+  type HouseRules,
+} from '@weskopos/core';
+import { words } from './en';
+import {
+  CAR,
+  contextOf,
+  findingOf,
+  inspectionOf,
+  leakOf,
+  readingOf,
+  rulesWith,
+  treadOf,
+} from '@weskopos/core/src/tests/builders';
 import { forecastSentence } from './forecastSentence';
 import { gradeSentence, reasonSource } from './reasonSentence';
-import { kilometres, placeInitials, placeWords, pointWords, roughKilometres } from './show';
+import {
+  amount,
+  figure,
+  meterWords,
+  placeInitials,
+  placeWords,
+  pointWords,
+  roughMeter,
+  speakByHouse,
+  stopWords,
+} from './show';
 
 const graded = (finding: ReturnType<typeof findingOf>, change = {}) =>
   gradePoint(finding, contextOf(CAR, [finding], change));
-const leak = (change: object) =>
-  findingOf('leak.engine', '', {
-    leak: { stage: 'damp', fluid: 'engine-oil', place: null, reaches: 'nothing', wiped: false, ...change },
-  });
+const leak = (change: Parameters<typeof leakOf>[0]) =>
+  findingOf('leak.engine', '', { leaks: [leakOf({ stage: 'damp', ...change })] });
 
 test.each([
   [
@@ -65,14 +92,136 @@ test.each([
   expect([placeWords(place, 2), placeInitials(place, 2)]).toEqual([spoken, initials]);
 });
 
-test('every point of the catalogue has a name of its own', () => {
-  const names = CATALOGUE.map(({ code }) => pointWords(code, '', 2));
+test('every point of a station has a name of its own, and every school its words', () => {
+  const names = CATALOGUE.map(({ code, station }) => `${station}: ${pointWords(code, '', 2)}`);
   expect(new Set(names).size).toBe(CATALOGUE.length);
+  for (const question of HOUSE_QUESTIONS)
+    for (const school of HOUSE_CHOICES[question])
+      expect((words.school[question] as Record<string, string>)[school]).toMatch(/\w/);
 });
 
-test('distances', () => {
-  expect(kilometres(84_310)).toBe('84\u202f310 km');
-  expect([13_260, 3449, 84].map(roughKilometres)).toEqual(['13\u202f000 km', '3\u202f400 km', '80 km']);
+test('distances and hours', () => {
+  expect(meterWords(84_310, 'km')).toBe('84\u202f310 km');
+  expect(meterWords(1463.5, 'h')).toBe('1\u202f463.5 h');
+  expect([13_260, 3449, 84].map((km) => roughMeter(km, 'km'))).toEqual(['13\u202f000 km', '3\u202f400 km', '80 km']);
+});
+
+describe('by house rule', () => {
+  const speak = (change: Partial<HouseRules>) => speakByHouse({ ...USUAL_HOUSE_RULES, ...change });
+  afterEach(() => speakByHouse(USUAL_HOUSE_RULES));
+
+  test.each([
+    ['kerb, traffic left', {}, ['nearside front', 'offside rear', 'NSF']],
+    ['kerb, traffic right', { traffic: 'right' }, ['offside front', 'nearside rear', 'OSF']],
+    ['left and right', { positionWords: 'left-right' }, ['left front', 'right rear', 'LF']],
+    [
+      'left and right, traffic right',
+      { positionWords: 'left-right', traffic: 'right' },
+      ['left front', 'right rear', 'LF'],
+    ],
+    ['driver, traffic left', { positionWords: 'driver' }, ['passenger side front', 'driver side rear', 'PF']],
+    [
+      'driver, traffic right',
+      { positionWords: 'driver', traffic: 'right' },
+      ['driver side front', 'passenger side rear', 'DF'],
+    ],
+  ] as const)('%s', (_, change, spoken) => {
+    speak(change);
+    expect([placeWords('1L', 2), placeWords('2R', 2), placeInitials('1L', 2)]).toEqual(spoken);
+  });
+
+  test('figures in the workshop’s units, stored in SI', () => {
+    speak({
+      units: { pressure: 'psi', tread: '/32in', distance: 'mi', temperature: '°F', volume: 'US qt', torque: 'lb·ft' },
+    });
+    expect(amount('pressure', 241.3165)).toBe('35.0 psi');
+    expect(amount('tread', 1.5875)).toBe('2.0/32 in');
+    expect(amount('temperature', 100)).toBe('212 °F');
+    expect(amount('torque', 115.2445)).toBe('85 lb·ft');
+    expect(amount('lining', 3.5)).toBe('3.5 mm');
+    expect(meterWords(160.9344, 'km')).toBe('100 mi');
+    const pass = findingOf('tyre.tread', '1L', { readings: treadOf(1.2, 1.2, 1.2) });
+    expect(gradeSentence(graded(pass))).toContain('1.5/32 in is under 2.0 (law)');
+  });
+});
+
+test.each([
+  ['a week code', figure('tyre-age', 202305), '0523'],
+  ['a code of three digits', figure('tyre-age', 199952), 'before 2000'],
+  ['a named step', figure('play', 1), 'just felt'],
+  ['a whole axle', placeWords('2', 2), 'rear axle'],
+  ['a stop', stopWords('1R', 2), 'Offside front'],
+  ['no minus before nothing', amount('freeze', -0.2), '0 °C'],
+])('%s', (_, said, expected) => expect(said).toBe(expected));
+
+describe('reasons of every kind in one sentence', () => {
+  const spec = { ...CAR.spec, battery: { type: 'flooded', ratedA: 600, standard: 'EN' }, brakeFluid: 'DOT 4' } as const;
+  const vehicle = { ...CAR, spec, axles: CAR.axles.map((axle) => ({ ...axle, discMinimumMm: 20, liningNewMm: 10 })) };
+  const said = (finding: ReturnType<typeof findingOf>, change = {}, others: ReturnType<typeof findingOf>[] = []) =>
+    gradeSentence(gradePoint(finding, contextOf(vehicle, [finding, ...others], change)));
+  const bars = treadOf(1.6, 1.6, 1.6).map((reading) => ({ ...reading, bound: 'over' as const }));
+  const rest = findingOf('battery.rest', '', { readings: [readingOf('rest-voltage', 12.6)] });
+
+  test.each([
+    ['bar', said(findingOf('tyre.tread', '1L', { readings: bars })), 'a gauge must tell'],
+    ['play', said(findingOf('rod.end', '1L', { readings: [readingOf('play', 1)] })), 'Play just felt.'],
+    [
+      'disc',
+      said(findingOf('disc', '1L', { readings: [readingOf('disc', 20.3)] })),
+      '0.3 mm above the stamped minimum',
+    ],
+    [
+      'disc under',
+      said(findingOf('disc', '1L', { readings: [readingOf('disc', 19.5)] })),
+      '0.5 mm under the stamped minimum',
+    ],
+    ['age', said(findingOf('tyre.age', '1L', { readings: [readingOf('tyre-age', 201922)] })), '7 years old'],
+    [
+      'frost',
+      said(findingOf('coolant.strength', '', { readings: [readingOf('freeze', -20)] })),
+      'Freezes at −20 °C; the lowest to expect is −25 °C',
+    ],
+    [
+      'crank',
+      said(findingOf('battery.crank', '', { readings: [readingOf('crank', 420)], standard: 'EN' }), {}, [rest]),
+      '70 % of the rated current',
+    ],
+    [
+      'other standard',
+      said(findingOf('battery.crank', '', { readings: [readingOf('crank', 420)], standard: 'SAE' }), {}, [rest]),
+      'another test standard',
+    ],
+    [
+      'charging',
+      said(findingOf('charge.voltage', '', { readings: [readingOf('charge-voltage', 13.2)] })),
+      '13.20 V of a 12 V system is under 13.5',
+    ],
+    [
+      'percent',
+      said(findingOf('pad.outer', '1L', { readings: [readingOf('lining', 2.9)] }), {
+        rules: rulesWith({ liningAs: 'percent' }),
+      }),
+      '29 % of new',
+    ],
+    [
+      'lamp',
+      said(findingOf('walk.lamps', '', { counts: [{ item: 'high-brake', good: 0, of: 1 }] })),
+      'High brake: 0 of 1 lit.',
+    ],
+    [
+      'code',
+      said(findingOf('cabin.codes', '', { codes: [{ code: 'C 7', text: '', state: 'returned' }] })),
+      'Code C 7, came back after clearing.',
+    ],
+    [
+      'by hand',
+      said(
+        findingOf('belt.aux', '', { words: ['noisy'], override: { grade: 'pass', reason: 'New tensioner fitted.' } }),
+      ),
+      'Given by hand: New tensioner fitted. Computed advisory: Noisy.',
+    ],
+    ['either way', said(findingOf('coolant.strength', '')), 'share of glycol or freeze point'],
+  ])('%s', (_, sentence, expected) => expect(sentence).toContain(expected));
 });
 
 describe('a forecast is a range in words, never a bare figure of nothing', () => {
@@ -81,12 +230,9 @@ describe('a forecast is a range in words, never a bare figure of nothing', () =>
     [{ status: 'needs-readings', have: 1, want: 2 }, 'Needs 2 readings'],
     [{ status: 'not-falling', fit }, 'Does not wear'],
     [{ status: 'reached', fit }, 'under 1.5 mm now'],
-    [
-      { status: 'running-out', fit, lowKm: 2800, midKm: 3400, highKm: 4100 },
-      'at least 2\u202f800 km, at most 4\u202f100 km',
-    ],
-    [{ status: 'running-out', fit, lowKm: 2800, midKm: 3400, highKm: null }, 'no upper end'],
+    [{ status: 'running-out', fit, low: 2800, mid: 3400, high: 4100 }, 'at least 2\u202f800 km, at most 4\u202f100 km'],
+    [{ status: 'running-out', fit, low: 2800, mid: 3400, high: null }, 'no upper end'],
   ])('%j', (forecast, sentence) => {
-    expect(forecastSentence(forecast, 'lining', 1.5)).toContain(sentence);
+    expect(forecastSentence(forecast, 'lining', 1.5, 'km')).toContain(sentence);
   });
 });

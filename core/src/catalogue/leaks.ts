@@ -14,6 +14,7 @@ export const FLUIDS = [
   'washer',
   'urea',
   'refrigerant-oil',
+  'damper-oil',
   'water',
   'unknown',
 ] as const;
@@ -47,10 +48,35 @@ export const LEAK_PLACES = [
   'rear-crank-seal',
   'cooler-joint',
   'bell-housing',
+  'output-seal-left',
+  'output-seal-right',
+  'input-seal',
+  'pinion-seal',
+  'axle-cover',
+  'breather',
+  'wheel-cylinder',
+  'calliper',
+  'pipe-run',
+  'hose-end',
+  'pump',
+  'master-cylinder',
+  'rack-boot-left',
+  'rack-boot-right',
+  'steering-box-shaft',
+  'damper-rod',
+  'radiator-side',
+  'radiator-bottom',
+  'pump-weep-hole',
+  'heater-pipe',
+  'expansion-tank',
+  'filler-cap',
+  'tank',
+  'filter-head',
+  'ram',
 ] as const;
 export type LeakPlace = (typeof LEAK_PLACES)[number];
 
-/** What was seen of a leak. `dry` is a finding of its own: looked at, nothing there. */
+/** What was seen of a leak at one place. `dry` is a finding of its own: looked at, nothing there. */
 export interface LeakObservation {
   readonly stage: LeakStage;
   readonly fluid: Fluid;
@@ -58,4 +84,19 @@ export interface LeakObservation {
   readonly reaches: LeakReach;
   /** Wiped clean so that the next look tells something. */
   readonly wiped: boolean;
+  /** Drops counted, per minute; null when they were not. */
+  readonly dropsPerMinute: number | null;
+  /** Drips only while the engine runs; null when that was not asked. */
+  readonly onlyRunning: boolean | null;
 }
+
+/** Looked at, nothing there. */
+export const DRY: LeakObservation = {
+  stage: 'dry',
+  fluid: 'unknown',
+  place: null,
+  reaches: 'nothing',
+  wiped: false,
+  dropsPerMinute: null,
+  onlyRunning: null,
+};

@@ -1,10 +1,21 @@
 import fc from 'fast-check';
 import { FLUIDS, LEAK_STAGES } from '../catalogue/leaks';
 import { BASELINE } from '../limits/baseline';
-import { CAR, MINIBUS, contextOf, findingOf, inspectionOf, readingOf, treadOf } from '../tests/builders';
+import {
+  CAR,
+  MINIBUS,
+  contextOf,
+  findingOf,
+  inspectionOf,
+  leakOf,
+  readingOf,
+  rulesWith,
+  treadOf,
+} from '../tests/builders';
 import { GRADES } from './grade';
 import { tapeThresholds } from '../limits/tapeThresholds';
-import { gradeAtSpot, gradePoint, type GradingContext } from './gradePoint';
+import type { GradingContext } from './compared';
+import { gradeAtSpot, gradePoint } from './gradePoint';
 import { verdictOf, worstFirst } from './verdict';
 
 const rank = (grade: (typeof GRADES)[number]) => GRADES.indexOf(grade);
@@ -85,18 +96,18 @@ describe('tread', () => {
     fc.assert(
       fc.property(mm, (value) => {
         const plain = tread(CAR, value, value, value).grade;
-        const guarded = tread(CAR, value, value, value, { guarded: true }).grade;
+        const guarded = tread(CAR, value, value, value, { rules: rulesWith({ nearLimit: 'guarded' }) }).grade;
         expect(rank(guarded)).toBeGreaterThanOrEqual(rank(plain));
         expect(guarded === 'fail').toBe(plain === 'fail');
       }),
     );
-    expect(tread(CAR, 3.1, 3.1, 3.1, { guarded: true }).grade).toBe('advisory');
+    expect(tread(CAR, 3.1, 3.1, 3.1, { rules: rulesWith({ nearLimit: 'guarded' }) }).grade).toBe('advisory');
   });
 });
 
 test('each place of a tread keeps the grade of its own reading', () => {
   const result = tread(CAR, 4.3, 4.4, 2.8);
-  expect((['outer', 'centre', 'inner', 'whole'] as const).map((spot) => gradeAtSpot(result, spot))).toEqual([
+  expect((['outer', 'centre', 'inner', 'whole'] as const).map((spot) => gradeAtSpot(result, 'tread', spot))).toEqual([
     'pass',
     'pass',
     'advisory',
@@ -106,12 +117,18 @@ test('each place of a tread keeps the grade of its own reading', () => {
 
 describe('limits on the tape', () => {
   test('value limits as they are', () => {
-    expect(tapeThresholds(BASELINE, 'tread', '1L', CAR, inspectionOf(CAR)).map(({ value }) => value)).toEqual([3, 1.6]);
+    expect(
+      tapeThresholds({ point: 'tyre.tread', place: '1L' }, 'tread', contextOf(CAR, [])).map(({ value }) => value),
+    ).toEqual([3, 1.6]);
   });
 
   test('a placard’s shares as the gauge would show them today; where a reading crosses them the grade changes', () => {
     const inspection = inspectionOf(CAR, { ambientC: 0 });
-    const edges = tapeThresholds(BASELINE, 'pressure', '1L', CAR, inspection);
+    const edges = tapeThresholds(
+      { point: 'tyre.pressure', place: '1L' },
+      'pressure',
+      contextOf(CAR, [], { inspection }),
+    );
     expect(edges.map(({ grade }) => grade)).toEqual(['advisory', 'advisory', 'fail']);
     const grade = (kpa: number) =>
       gradePoint(
@@ -128,7 +145,10 @@ describe('limits on the tape', () => {
   });
 
   test.each([{ state: 'hot' as const }, { ambientC: null }])('none where nothing is judged: %j', (change) => {
-    expect(tapeThresholds(BASELINE, 'pressure', '1L', CAR, inspectionOf(CAR, change))).toEqual([]);
+    const inspection = inspectionOf(CAR, change);
+    expect(
+      tapeThresholds({ point: 'tyre.pressure', place: '1L' }, 'pressure', contextOf(CAR, [], { inspection })),
+    ).toEqual([]);
   });
 });
 
@@ -226,14 +246,10 @@ describe('levels and brake fluid', () => {
 });
 
 describe('leaks', () => {
-  const leak = (change: object) =>
+  const leak = (change: Parameters<typeof leakOf>[0]) =>
     gradePoint(
       { point: 'leak.engine', place: '' },
-      contextOf(CAR, [
-        findingOf('leak.engine', '', {
-          leak: { stage: 'dry', fluid: 'engine-oil', place: null, reaches: 'nothing', wiped: false, ...change },
-        }),
-      ]),
+      contextOf(CAR, [findingOf('leak.engine', '', { leaks: [leakOf(change)] })]),
     );
 
   test.each([
@@ -296,7 +312,7 @@ describe('the verdict', () => {
     const verdict = verdictOf(contextOf(CAR, []));
     expect(verdict.grade).toBe('not-seen');
     expect(verdict.counts['not-seen']).toBe(verdict.points.length);
-    expect(verdict.points).toHaveLength(24);
+    expect(verdict.points.length).toBeGreaterThan(100);
   });
 
   test('the worst counts, recorded readings do not spoil a pass, gaps stand beside it', () => {
@@ -306,13 +322,13 @@ describe('the verdict', () => {
     ];
     const verdict = verdictOf(contextOf(CAR, findings, { inspection: inspectionOf(CAR, { state: 'hot' }) }));
     expect(verdict.grade).toBe('pass');
-    expect(verdict.counts).toMatchObject({ pass: 1, recorded: 1, 'not-seen': 22 });
+    expect(verdict.counts).toMatchObject({ pass: 1, recorded: 1, 'not-seen': verdict.points.length - 2 });
   });
 
   test('worst first, in walking order within a grade, with what is watched last', () => {
-    const leak = { stage: 'damp', fluid: 'engine-oil', place: null, reaches: 'nothing', wiped: true } as const;
+    const leaks = [leakOf({ stage: 'damp', wiped: true })];
     const findings = [
-      findingOf('leak.engine', '', { leak }),
+      findingOf('leak.engine', '', { leaks }),
       findingOf('cold.belts', '', { words: ['noisy'] }),
       findingOf('hose.coolant.top', '', { words: ['bulged'] }),
       findingOf('belt.aux', ''),

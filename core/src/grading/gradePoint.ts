@@ -1,180 +1,197 @@
-import { MEASURES, type MeasureCode } from '../catalogue/measures';
-import { cataloguePoint, pointKey, type Spot } from '../catalogue/points';
-import {
-  readingAt,
-  readingValue,
-  type Finding,
-  type Inspection,
-  type Phase,
-  type Reading,
-} from '../inspection/finding';
+import { cataloguePoint, mainSlot, pointKey } from '../catalogue/catalogue';
+import type { MeasureCode } from '../catalogue/measures';
+import type { CataloguePoint, MeasureSlot, Spot } from '../catalogue/points/point';
+import { readingAt, type Finding, type Phase, type Reading } from '../inspection/finding';
 import type { PointRef } from '../inspection/walkSteps';
-import { limitRows, type LimitRow, type LimitSheet } from '../limits/limitSheet';
-import { axleAt, oppositePlace, type Vehicle } from '../vehicle/vehicle';
+import { wordGrade, type LimitRow } from '../limits/limitSheet';
+import { rowsFor, type LimitScope } from '../limits/rowsFor';
+import { compared, type Compared, type GradingContext } from './compared';
 import { GRADES, worstGrade, type Grade } from './grade';
 import { gradeLeak } from './gradeLeak';
+import { judgeBound } from './judgeBound';
 import { judgeValue } from './judgeValue';
-import { pressureAtReference } from './pressureAtReference';
 import type { PointGrade, Reason } from './reason';
-import { standardUncertainty } from './uncertainty';
-
-export interface GradingContext {
-  readonly vehicle: Pick<Vehicle, 'class' | 'axles'>;
-  readonly inspection: Pick<Inspection, 'state' | 'ambientC'>;
-  readonly sheet: LimitSheet;
-  /** House rule: pass only when clear of the limit by the gauge's uncertainty. */
-  readonly guarded: boolean;
-  /** What stands for each point now, by point key: the other pad, the other side. */
-  readonly standing: ReadonlyMap<string, Finding>;
-}
 
 /**
- * Grades one point as found and as left. The grade is that of *as left*; the worst of its parts counts;
- * missing is `not-seen`, never a pass.
+ * Grades one point as found and as left. The computed grade is that of *as left*; the worst of its parts counts;
+ * missing is `not-seen`, never a pass. A person's own grade stands beside it and counts.
  */
 export function gradePoint(ref: PointRef, context: GradingContext): PointGrade {
-  const reasons = reasonsFor(ref, context, undefined);
-  const found = worstGrade(reasonsFor(ref, context, 'found').map((reason) => reason.grade));
   const finding = context.standing.get(pointKey(ref.point, ref.place));
+  const reasons = reasonsFor(ref, finding, context, undefined);
+  const computed = worstGrade(reasons.map((reason) => reason.grade));
   const putRight = finding?.readings.some((reading) => reading.phase === 'left') ?? false;
-  const grade = worstGrade(reasons.map((reason) => reason.grade));
+  const found = putRight
+    ? worstGrade(reasonsFor(ref, finding, context, 'found').map((reason) => reason.grade))
+    : computed;
+  const override = finding?.override ?? null;
   return {
-    grade,
+    grade: override?.grade ?? computed,
+    computed,
+    override,
+    failsLaw: reasons.some((reason) => reason.grade === 'fail' && basisOf(reason) === 'law'),
     watch: reasons.some((reason) => reason.rule === 'leak' && reason.watch),
-    corrected: putRight && GRADES.indexOf(found) > GRADES.indexOf(grade),
-    asFound: putRight ? found : grade,
+    corrected: putRight && GRADES.indexOf(found) > GRADES.indexOf(computed),
+    asFound: found,
     closeCall: reasons.some((reason) => reason.rule === 'limit' && reason.closeCall),
+    carried: finding?.carried ?? null,
     reasons,
   };
+}
+
+/** On whose authority a reason grades; null for one that compares with nothing. */
+export function basisOf(reason: Reason): 'law' | 'maker' | 'house' | null {
+  if (reason.rule === 'limit' || reason.rule === 'undecided') return reason.threshold.basis;
+  return 'basis' in reason ? reason.basis : null;
 }
 
 /**
  * The grade of one place's own reading, leaving out what only arises by comparison with others (spread, other pad,
  * other side); `not-seen` without a reading there.
  */
-export function gradeAtSpot({ reasons }: Pick<PointGrade, 'reasons'>, spot: Spot): Grade {
+export function gradeAtSpot({ reasons }: Pick<PointGrade, 'reasons'>, measure: string, spot: Spot): Grade {
   const own = reasons.filter((reason) => {
     if (reason.rule === 'limit')
-      return reason.spot === spot && (reason.kind === 'value' || reason.kind === 'placard-share');
-    return reason.rule === 'no-limit';
+      return reason.measure === measure && reason.spot === spot && !COMPARISONS.includes(reason.kind);
+    if (reason.rule === 'undecided') return reason.measure === measure && reason.spot === spot;
+    return reason.rule === 'no-limit' && reason.measure === measure;
   });
   return worstGrade(own.map((reason) => reason.grade));
 }
+const COMPARISONS: readonly LimitRow['kind'][] = ['spread', 'across', 'inner-outer', 'front-rear'];
 
-function reasonsFor(ref: PointRef, context: GradingContext, phase: Phase | undefined): Reason[] {
-  const finding = context.standing.get(pointKey(ref.point, ref.place));
+function reasonsFor(
+  ref: PointRef,
+  finding: Finding | undefined,
+  context: GradingContext,
+  phase: Phase | undefined,
+): Reason[] {
   if (!finding || finding.access === 'open') return [{ rule: 'not-looked-at', grade: 'not-seen' }];
   if (finding.access === 'not-reached') return [{ rule: 'not-reached', grade: 'not-seen', why: finding.accessReason }];
-  const reasons = [
+  const point = cataloguePoint(ref.point);
+  const reasons: Reason[] = [
     ...(finding.access === 'partly'
       ? [{ rule: 'partly-seen', grade: 'not-seen', why: finding.accessReason } as const]
       : []),
-    ...measureReasons(ref, finding, context, phase),
-    ...(finding.leak ? [gradeLeak(finding.leak, context.sheet)] : []),
-    ...finding.words.map((word): Reason => ({ rule: 'word', grade: context.sheet.words[word], word, basis: 'house' })),
+    ...gaps(point, finding, context, phase),
+    ...usedSlots(point, finding, phase).flatMap(({ measure, readings }) =>
+      withoutAsides(point, measure, measureReasons(ref, finding, measure, readings, context, phase)),
+    ),
+    ...observationReasons(point, finding, context),
   ];
-  if (reasons.length === 0) {
-    // A leak point says `dry` in so many words; an entry without an observation is not a look.
-    const silent = cataloguePoint(ref.point).kind === 'leak';
-    return [silent ? { rule: 'not-looked-at', grade: 'not-seen' } : { rule: 'sound', grade: 'pass' }];
-  }
-  return reasons.sort((a, b) => GRADES.indexOf(b.grade) - GRADES.indexOf(a.grade));
+  return reasons.length === 0
+    ? [silentReason(point, finding)]
+    : reasons.sort((a, b) => GRADES.indexOf(b.grade) - GRADES.indexOf(a.grade));
 }
 
-function measureReasons(ref: PointRef, finding: Finding, context: GradingContext, phase: Phase | undefined): Reason[] {
-  const { measure, spots } = cataloguePoint(ref.point);
-  if (!measure) return [];
-  const missing = spots.filter((spot) => !readingAt(finding, spot, phase));
-  const rows = limitRows(context.sheet, measure, context.vehicle.class);
-  const judged = rows.flatMap((row) => judgeRow(row, ref, finding, context, phase));
-  const ungraded: Reason[] =
-    judged.some((reason) => reason.rule === 'no-limit') || rows.length > 0
-      ? []
-      : [{ rule: 'no-limit', grade: 'recorded', measure, why: 'no-row' }];
-  const gaps: Reason[] =
-    missing.length > 0 ? [{ rule: 'reading-missing', grade: 'not-seen', measure, spots: missing }] : [];
-  return [...gaps, ...judged, ...ungraded];
+/** A leak, a count or a code reading says nothing by being silent; an eye that saw nothing wrong does. */
+function silentReason(point: CataloguePoint, finding: Finding): Reason {
+  const wants =
+    point.leakWanted || (point.counted !== null && finding.words.length === 0 && finding.counts.length === 0);
+  return wants ? { rule: 'not-looked-at', grade: 'not-seen' } : { rule: 'sound', grade: 'pass' };
 }
 
-function judgeRow(
-  row: LimitRow,
+function readingsAt(slot: MeasureSlot, finding: Finding, phase: Phase | undefined): Reading[] {
+  return slot.spots.flatMap((spot) => readingAt(finding, slot.measure, spot, phase) ?? []);
+}
+
+function usedSlots(point: CataloguePoint, finding: Finding, phase: Phase | undefined) {
+  return point.measures
+    .map((slot) => ({ measure: slot.measure, readings: readingsAt(slot, finding, phase) }))
+    .filter(({ readings }) => readings.length > 0);
+}
+
+/** An extra that nothing judges, beside what the point is really judged by, says nothing of the grade. */
+function withoutAsides(point: CataloguePoint, measure: MeasureCode, reasons: Reason[]): Reason[] {
+  const aside = point.measures.some((slot) => slot.measure === measure && slot.need === 'extra');
+  const judgedOtherwise = point.vocabulary !== null || mainSlot(point) !== null;
+  return reasons.filter(
+    (reason) => !(aside && judgedOtherwise && reason.rule === 'no-limit' && reason.why === 'no-row'),
+  );
+}
+
+/** What is wanted and was not read. */
+function gaps(point: CataloguePoint, finding: Finding, { rules }: GradingContext, phase: Phase | undefined): Reason[] {
+  const wanted = point.measures.filter(
+    ({ need, measure }) => need === 'each' || (need === 'extra' && rules.template.asks.includes(measure)),
+  );
+  const each = wanted.flatMap((slot): Reason[] => {
+    const spots = slot.spots.filter((spot) => !readingAt(finding, slot.measure, spot, phase));
+    return spots.length > 0 ? [{ rule: 'reading-missing', grade: 'not-seen', measures: [slot.measure], spots }] : [];
+  });
+  const ones = point.measures.filter(({ need }) => need === 'one');
+  const none = ones.length > 0 && ones.every((slot) => readingsAt(slot, finding, phase).length === 0);
+  const measures = ones.map(({ measure }) => measure);
+  return none ? [...each, { rule: 'reading-missing', grade: 'not-seen', measures, spots: ['whole'] }] : each;
+}
+
+function measureReasons(
   ref: PointRef,
   finding: Finding,
-  context: GradingContext,
-  phase: Phase | undefined,
-): Reason[] {
-  const readings = cataloguePoint(ref.point)
-    .spots.map((spot) => readingAt(finding, spot, phase))
-    .filter((reading): reading is Reading => reading !== undefined);
-  switch (row.kind) {
-    case 'value':
-      return readings.flatMap((reading) =>
-        judge(row, reading.spot, readingValue(reading), uncertaintyOf(row.measure, reading), context.guarded),
-      );
-    case 'spread':
-      return spreadReasons(row, readings, context.guarded);
-    case 'across':
-      return differenceReasons(row, ref, readings, context, phase, pointKey(ref.point, oppositePlace(ref.place)));
-    case 'inner-outer': {
-      const other = ref.point === 'pad.inner' ? 'pad.outer' : 'pad.inner';
-      return differenceReasons(row, ref, readings, context, phase, pointKey(other, ref.place));
-    }
-    case 'placard-share':
-      return readings.flatMap((reading) => placardReasons(row, ref, reading, context));
-  }
-}
-
-function uncertaintyOf(measure: MeasureCode, reading: Reading): number {
-  return standardUncertainty(MEASURES[measure], reading.values.length);
-}
-
-function judge(row: LimitRow, spot: Spot, value: number, u: number, guarded: boolean): Reason[] {
-  const judgement = judgeValue(value, row.thresholds, u, guarded);
-  return judgement ? [{ rule: 'limit', kind: row.kind, measure: row.measure, spot, value, ...judgement }] : [];
-}
-
-function spreadReasons(row: LimitRow, readings: readonly Reading[], guarded: boolean): Reason[] {
-  if (readings.length < 2) return [];
-  const values = readings.map(readingValue);
-  const u = Math.SQRT2 * Math.max(...readings.map((reading) => uncertaintyOf(row.measure, reading)));
-  return onlyBad(judge(row, 'whole', Math.max(...values) - Math.min(...values), u, guarded));
-}
-
-function differenceReasons(
-  row: LimitRow,
-  ref: PointRef,
+  measure: Reading['measure'],
   readings: readonly Reading[],
   context: GradingContext,
   phase: Phase | undefined,
-  otherKey: string,
 ): Reason[] {
-  const own = readings[0];
-  const otherFinding = context.standing.get(otherKey);
-  const other = readingAt(otherFinding, own?.spot ?? 'whole', phase) ?? readingAt(otherFinding, own?.spot ?? 'whole');
-  if (!own || !other || otherKey === pointKey(ref.point, ref.place)) return [];
-  const u = Math.hypot(uncertaintyOf(row.measure, own), uncertaintyOf(row.measure, other));
-  return onlyBad(judge(row, own.spot, Math.abs(readingValue(own) - readingValue(other)), u, context.guarded));
-}
-
-/** A difference that is small enough says nothing worth a line of its own. */
-function onlyBad(reasons: Reason[]): Reason[] {
-  return reasons.filter((reason) => reason.grade !== 'pass');
-}
-
-function placardReasons(row: LimitRow, ref: PointRef, reading: Reading, context: GradingContext): Reason[] {
-  const placardKpa = axleAt(context.vehicle.axles, ref.place)?.placardKpa ?? null;
-  const { state, ambientC } = context.inspection;
-  const ungraded = (why: 'no-placard' | 'tyre-not-cold' | 'no-temperature'): Reason[] => [
-    { rule: 'no-limit', grade: 'recorded' satisfies Grade, measure: row.measure, why },
-  ];
-  if (placardKpa === null) return ungraded('no-placard');
-  if (state !== 'cold') return ungraded('tyre-not-cold');
-  if (ambientC === null) return ungraded('no-temperature');
-  const atReferenceKpa = pressureAtReference(readingValue(reading), ambientC);
-  const off = atReferenceKpa - placardKpa;
-  const share = Math.abs(off) <= (row.ignoreUpToKpa ?? 0) ? 0 : off / placardKpa;
-  const u = uncertaintyOf(row.measure, reading) / placardKpa;
-  return judge(row, reading.spot, share, u, context.guarded).map((reason) =>
-    reason.rule === 'limit' ? { ...reason, pressure: { atReferenceKpa, placardKpa } } : reason,
+  const scope: LimitScope = {
+    vehicle: context.vehicle,
+    house: context.rules.house,
+    at: context.inspection.startedAt,
+  };
+  const rows = rowsFor(context.rules.sheet, measure, ref.point, ref.place, scope);
+  if (rows.length === 0) return [{ rule: 'no-limit', grade: 'recorded', measure, why: 'no-row' }];
+  return rows.flatMap((row) =>
+    compared(row, ref, finding, readings, context, phase).flatMap((one) => judgeCompared(row, one, context)),
   );
+}
+
+function judgeCompared(row: LimitRow, one: Compared, { rules }: GradingContext): Reason[] {
+  if (one.status === 'not-judged') return [{ rule: 'no-limit', grade: 'recorded', measure: row.measure, why: one.why }];
+  const { spot, value, bound, pressure } = one;
+  const base = { rule: 'limit', kind: row.kind, measure: row.measure, spot, value, bound } as const;
+  if (bound !== 'exact') {
+    const { crossed, undecided } = judgeBound(value, bound, row.thresholds);
+    if (crossed) return [{ ...base, grade: crossed.grade, threshold: crossed, closeCall: false }];
+    const byBars = row.measure === 'tread' && rules.house.treadAs === 'bars' && undecided?.grade === 'advisory';
+    const [edge] = row.thresholds;
+    if (undecided && !byBars)
+      return [{ rule: 'undecided', grade: 'recorded', measure: row.measure, spot, value, bound, threshold: undecided }];
+    const nearest = row.thresholds.find(({ grade }) => grade === 'fail') ?? edge;
+    return nearest ? [{ ...base, grade: 'pass', threshold: nearest, closeCall: false }] : [];
+  }
+  const judgement = judgeValue(value, row.thresholds, one.u, rules.house.nearLimit === 'guarded');
+  if (!judgement || (one.onlyWhenBad && judgement.grade === 'pass')) return [];
+  return [{ ...base, ...judgement, ...(pressure ? { pressure } : {}) }];
+}
+
+function observationReasons(point: CataloguePoint, finding: Finding, { rules }: GradingContext): Reason[] {
+  const { sheet, house } = rules;
+  return [
+    ...finding.leaks.map((leak) => gradeLeak(leak, sheet, house)),
+    ...finding.words.map((word): Reason => ({
+      rule: 'word',
+      grade: point.vocabulary ? wordGrade(sheet, point.vocabulary, word) : 'advisory',
+      word,
+      basis: 'house',
+    })),
+    ...finding.counts.map(({ item, good, of }): Reason => {
+      const short =
+        item === 'all' ? (sheet.countFails.includes(point.code as never) ? 'fail' : 'advisory') : sheet.lamps[item];
+      return {
+        rule: 'count',
+        grade: good < of ? short : 'pass',
+        item,
+        good,
+        of,
+        basis: item === 'all' ? 'house' : 'law',
+      };
+    }),
+    ...finding.codes.map(({ code, state }): Reason => ({
+      rule: 'code',
+      grade: sheet.codes[state],
+      code,
+      state,
+      basis: 'house',
+    })),
+  ];
 }

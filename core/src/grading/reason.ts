@@ -1,10 +1,23 @@
-import type { Fluid, LeakReach, LeakStage } from '../catalogue/leaks';
+import type { CodeState, CountedItem } from '../catalogue/counted';
+import type { Fluid, LeakPlace, LeakReach, LeakStage } from '../catalogue/leaks';
 import type { MeasureCode } from '../catalogue/measures';
-import type { Spot } from '../catalogue/points';
+import type { Spot } from '../catalogue/points/point';
 import type { Word } from '../catalogue/words';
-import type { AccessReason } from '../inspection/finding';
+import type { AccessReason, Bound, Carried, GradeOverride } from '../inspection/finding';
 import type { Basis, LimitKind, Threshold } from '../limits/limitSheet';
 import type { Grade } from './grade';
+
+/** Why a reading is kept without being judged. */
+export type NotJudged =
+  | 'no-row'
+  | 'no-placard'
+  | 'tyre-not-cold'
+  | 'no-temperature'
+  | 'no-minimum'
+  | 'no-new-value'
+  | 'no-rated-value'
+  | 'other-standard'
+  | 'not-charged';
 
 /** Why a point has its grade, as data: what was compared with what, by which rule, from which source. */
 export type Reason =
@@ -14,8 +27,10 @@ export type Reason =
       readonly grade: Grade;
       readonly measure: MeasureCode;
       readonly spot: Spot;
-      /** What was judged, in the unit of the limit (a share for `placard-share`). */
+      /** What was judged, in the unit of the limit (a share, a difference, years …). */
       readonly value: number;
+      /** `over` and `under`: the truth is more, or at most, the value. */
+      readonly bound: Bound;
       /** The edge that was crossed; for a pass the nearest edge that was not. */
       readonly threshold: Threshold;
       readonly closeCall: boolean;
@@ -23,15 +38,41 @@ export type Reason =
       readonly pressure?: { readonly atReferenceKpa: number; readonly placardKpa: number };
     }
   | {
+      /** A bound that does not tell on which side of an edge the truth lies. */
+      readonly rule: 'undecided';
+      readonly grade: 'recorded';
+      readonly measure: MeasureCode;
+      readonly spot: Spot;
+      readonly value: number;
+      readonly bound: Bound;
+      readonly threshold: Threshold;
+    }
+  | {
       readonly rule: 'leak';
       readonly grade: Grade;
       readonly watch: boolean;
       readonly fluid: Fluid;
       readonly stage: LeakStage;
+      readonly place: LeakPlace | null;
       readonly reaches: LeakReach;
       readonly basis: Basis;
     }
   | { readonly rule: 'word'; readonly grade: Grade; readonly word: Word; readonly basis: Basis }
+  | {
+      readonly rule: 'count';
+      readonly grade: Grade;
+      readonly item: CountedItem;
+      readonly good: number;
+      readonly of: number;
+      readonly basis: Basis;
+    }
+  | {
+      readonly rule: 'code';
+      readonly grade: Grade;
+      readonly code: string;
+      readonly state: CodeState;
+      readonly basis: Basis;
+    }
   | { readonly rule: 'sound'; readonly grade: 'pass' }
   | { readonly rule: 'not-looked-at'; readonly grade: 'not-seen' }
   | { readonly rule: 'not-reached'; readonly grade: 'not-seen'; readonly why: AccessReason | null }
@@ -39,18 +80,25 @@ export type Reason =
   | {
       readonly rule: 'reading-missing';
       readonly grade: 'not-seen';
-      readonly measure: MeasureCode;
+      /** The measures any of which would do. */
+      readonly measures: readonly MeasureCode[];
       readonly spots: readonly Spot[];
     }
   | {
       readonly rule: 'no-limit';
       readonly grade: 'recorded';
       readonly measure: MeasureCode;
-      readonly why: 'no-row' | 'no-placard' | 'tyre-not-cold' | 'no-temperature';
+      readonly why: NotJudged;
     };
 
 export interface PointGrade {
+  /** What counts: the given grade where a person gave one, else the computed. */
   readonly grade: Grade;
+  /** What the rules say of the point as it was left. */
+  readonly computed: Grade;
+  readonly override: GradeOverride | null;
+  /** A limit of the law failed: only a lead may grade it otherwise. */
+  readonly failsLaw: boolean;
   /** Passed, but to be looked at again: it comes up by itself next time. */
   readonly watch: boolean;
   /** Found worse than it was left. */
@@ -58,6 +106,8 @@ export interface PointGrade {
   /** As found, before anything was put right. */
   readonly asFound: Grade;
   readonly closeCall: boolean;
+  /** An earlier look stands in for today's. */
+  readonly carried: Carried | null;
   /** Worst first. */
   readonly reasons: readonly Reason[];
 }

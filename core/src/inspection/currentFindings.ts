@@ -1,4 +1,4 @@
-import { pointKey } from '../catalogue/points';
+import { pointKey } from '../catalogue/catalogue';
 import type { Finding } from './finding';
 
 export interface CurrentFindings {

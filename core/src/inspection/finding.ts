@@ -1,6 +1,8 @@
+import type { PointCode } from '../catalogue/catalogue';
+import type { Count, CrankStandard, FaultCode, HowRead } from '../catalogue/counted';
 import type { LeakObservation } from '../catalogue/leaks';
 import type { MeasureCode } from '../catalogue/measures';
-import type { PointCode, Spot } from '../catalogue/points';
+import type { Spot } from '../catalogue/points/point';
 import type { Word } from '../catalogue/words';
 import type { Place } from '../vehicle/vehicle';
 
@@ -12,7 +14,12 @@ export const ACCESS_REASONS = ['tray-on', 'seized', 'loaded', 'unsafe', 'keepers
 export type AccessReason = (typeof ACCESS_REASONS)[number];
 
 /** As found on arrival, or as left after it was put right on the spot. */
-export type Phase = 'found' | 'left';
+export const PHASES = ['found', 'left'] as const;
+export type Phase = (typeof PHASES)[number];
+
+/** `over`: the truth is more than the value (bar not flush); `under`: at most the value. Never turned into a number. */
+export const BOUNDS = ['exact', 'over', 'under'] as const;
+export type Bound = (typeof BOUNDS)[number];
 
 export interface Reading {
   readonly measure: MeasureCode;
@@ -20,6 +27,32 @@ export interface Reading {
   readonly phase: Phase;
   /** Repeat readings of the same thing, stored unit; the mean counts. */
   readonly values: readonly number[];
+  readonly bound: Bound;
+}
+
+/** A mark drawn over a photo; positions are shares of its width and height, 0 to 1. The picture itself stays untouched. */
+export type PhotoMark =
+  | { readonly kind: 'arrow'; readonly x: number; readonly y: number; readonly toX: number; readonly toY: number }
+  | { readonly kind: 'ring'; readonly x: number; readonly y: number; readonly radius: number }
+  | { readonly kind: 'text'; readonly x: number; readonly y: number; readonly text: string };
+
+export interface FindingPhoto {
+  readonly id: string;
+  readonly caption: string;
+  readonly marks: readonly PhotoMark[];
+}
+
+/** A person's grade beside the computed one; both are kept. */
+export interface GradeOverride {
+  readonly grade: 'pass' | 'advisory' | 'fail';
+  readonly reason: string;
+}
+
+/** A dated look or job that stands in for looking today. */
+export interface Carried {
+  /** ISO date. */
+  readonly at: string;
+  readonly from: 'visit' | 'job';
 }
 
 /**
@@ -36,35 +69,22 @@ export interface Finding {
   readonly accessReason: AccessReason | null;
   readonly readings: readonly Reading[];
   readonly words: readonly Word[];
-  readonly leak: LeakObservation | null;
+  readonly leaks: readonly LeakObservation[];
+  readonly counts: readonly Count[];
+  readonly codes: readonly FaultCode[];
+  readonly howRead: HowRead | null;
+  /** Test standard of a measured cranking current. */
+  readonly standard: CrankStandard | null;
+  readonly override: GradeOverride | null;
+  readonly carried: Carried | null;
+  /** Said together with the rest of its station, in one stroke. */
+  readonly inOneStroke: boolean;
   readonly note: string;
-  readonly photos: readonly string[];
+  readonly photos: readonly FindingPhoto[];
   /** Doubts that were asked and kept, as `code:spot`. */
   readonly kept: readonly string[];
   /** When it was made on the device, ISO 8601. */
   readonly at: string;
-}
-
-export const ARRIVAL_STATES = ['cold', 'warm', 'hot'] as const;
-export type ArrivalState = (typeof ARRIVAL_STATES)[number];
-
-export const METER_ANSWERS = ['meter-replaced', 'last-misread', 'long-trip'] as const;
-export type MeterAnswer = (typeof METER_ANSWERS)[number];
-
-export interface Inspection {
-  readonly id: string;
-  readonly vehicleId: string;
-  readonly startedAt: string;
-  readonly meterKm: number;
-  /** Why a doubtful odometer was kept. */
-  readonly meterAnswer: MeterAnswer | null;
-  readonly complaint: string;
-  readonly state: ArrivalState;
-  /** °C, null when it was not read. */
-  readonly ambientC: number | null;
-  readonly limitSheet: string;
-  readonly catalogueVersion: number;
-  readonly signedAt: string | null;
 }
 
 /** The mean of a reading's values. Throws on an empty reading, which no valid finding holds. */
@@ -73,9 +93,14 @@ export function readingValue(reading: Reading): number {
   return reading.values.reduce((sum, value) => sum + value, 0) / reading.values.length;
 }
 
-/** The reading at a spot: as left where there is one, else as found. */
-export function readingAt(finding: Finding | undefined, spot: Spot, phase?: Phase): Reading | undefined {
-  const here = finding?.readings.filter((reading) => reading.spot === spot) ?? [];
+/** The reading of a measure at a spot: as left where there is one, else as found. */
+export function readingAt(
+  finding: Finding | undefined,
+  measure: MeasureCode,
+  spot: Spot = 'whole',
+  phase?: Phase,
+): Reading | undefined {
+  const here = finding?.readings.filter((reading) => reading.measure === measure && reading.spot === spot) ?? [];
   if (phase) return here.find((reading) => reading.phase === phase);
   return here.find((reading) => reading.phase === 'left') ?? here.find((reading) => reading.phase === 'found');
 }
@@ -86,26 +111,35 @@ export interface EntryStamp {
   readonly at: string;
 }
 
-export type FindingChange = Partial<
-  Pick<Finding, 'access' | 'accessReason' | 'readings' | 'words' | 'leak' | 'note' | 'photos' | 'kept'>
->;
+/** What an entry says, without where and when. */
+export type FindingContent = Omit<Finding, 'id' | 'inspectionId' | 'parent' | 'point' | 'place' | 'at'>;
+export type FindingChange = Partial<FindingContent>;
 
 /** An entry that says nothing: `open`, so it counts as not looked at. */
-export const BLANK_CONTENT = {
+export const BLANK_CONTENT: FindingContent = {
   access: 'open',
   accessReason: null,
   readings: [],
   words: [],
-  leak: null,
+  leaks: [],
+  counts: [],
+  codes: [],
+  howRead: null,
+  standard: null,
+  override: null,
+  carried: null,
+  inOneStroke: false,
   note: '',
   photos: [],
   kept: [],
-} as const satisfies Required<FindingChange>;
+};
 
-/** What an entry says, without where and when: laid over a later one it brings the earlier back. */
-export function contentOf(finding: Finding | undefined): Required<FindingChange> {
-  const { access, accessReason, readings, words, leak, note, photos, kept } = finding ?? BLANK_CONTENT;
-  return { access, accessReason, readings, words, leak, note, photos, kept };
+const CONTENT_FIELDS = Object.keys(BLANK_CONTENT) as (keyof FindingContent)[];
+
+/** What an entry says: laid over a later one it brings the earlier back. */
+export function contentOf(finding: Finding | undefined): FindingContent {
+  if (!finding) return BLANK_CONTENT;
+  return Object.fromEntries(CONTENT_FIELDS.map((field) => [field, finding[field]])) as unknown as FindingContent;
 }
 
 /** The next entry for a point: what stood there with `change` laid over it, naming it as parent; blank and `open` where nothing stood. */

@@ -1,46 +1,10 @@
 import fc from 'fast-check';
-import { CATALOGUE } from '../catalogue/points';
 import { pressureAtReference, pressureFromReference } from '../grading/pressureAtReference';
 import { gaugeReads, wornTo } from '../simulator/wear';
 import { seededRandom } from '../simulator/random';
-import { CAR, MINIBUS, findingOf } from '../tests/builders';
-import { hubPlaces } from '../vehicle/vehicle';
+import { findingOf } from '../tests/builders';
 import { currentFindings } from './currentFindings';
 import { nextFinding, type Finding } from './finding';
-import { vehiclePoints, walkSteps } from './walkSteps';
-
-describe('the walk', () => {
-  test('goes round the wheels always in the same direction', () => {
-    expect(hubPlaces(CAR.axles)).toEqual(['1L', '1R', '2R', '2L']);
-    expect(hubPlaces([...CAR.axles, ...CAR.axles.slice(0, 1)])).toEqual(['1L', '1R', '2R', '3R', '3L', '2L']);
-  });
-
-  test('a car has every catalogue point but arrival, wheels four times', () => {
-    const walked = CATALOGUE.filter(({ station }) => station !== 'arrival');
-    const perWheel = walked.filter(({ repeats }) => repeats !== null).length;
-    expect(vehiclePoints(CAR.axles)).toHaveLength(walked.length - perWheel + 4 * perWheel);
-  });
-
-  test('dual wheels have two tyres, one brake; drums have no pads', () => {
-    const places = (code: string, axles = MINIBUS.axles) =>
-      vehiclePoints(axles)
-        .filter(({ point }) => point === code)
-        .map(({ place }) => place);
-    expect(places('tyre.tread')).toEqual(['1L', '1R', '2Ro', '2Ri', '2Lo', '2Li']);
-    expect(places('pad.inner')).toEqual(['1L', '1R', '2R', '2L']);
-    expect(places('pad.inner', [CAR.axles[0]!, { ...CAR.axles[1]!, brake: 'drum' }])).toEqual(['1L', '1R']);
-  });
-
-  test('both pads of a brake are one step, outer first; step ids are unique', () => {
-    const steps = walkSteps(CAR.axles);
-    expect(steps.find(({ id }) => id === 'pads@2L')?.points.map(({ point }) => point)).toEqual([
-      'pad.outer',
-      'pad.inner',
-    ]);
-    expect(new Set(steps.map(({ id }) => id)).size).toBe(steps.length);
-    expect([...new Set(steps.map(({ station }) => station))]).toEqual(['cold', 'bonnet', 'wheel', 'under']);
-  });
-});
 
 describe('findings are added, never overwritten', () => {
   const first = findingOf('belt.aux', '', { words: ['noisy'] });

@@ -1,76 +1,7 @@
-import { FLUIDS, LEAK_STAGES } from '../catalogue/leaks';
-import { MEASURES, MEASURE_CODES } from '../catalogue/measures';
-import { CATALOGUE, cataloguePoint, isPointCode, pointKey } from '../catalogue/points';
-import { VOCABULARIES, WORDS } from '../catalogue/words';
 import { judgeValue } from '../grading/judgeValue';
 import { worstGrade } from '../grading/grade';
 import { CLOSE_CALL_FACTOR, standardUncertainty } from '../grading/uncertainty';
-import { VEHICLE_CLASSES } from '../vehicle/vehicle';
-import { BASELINE } from './baseline';
-import { limitRows, valueThresholds, type Threshold } from './limitSheet';
-
-describe('the baseline sheet', () => {
-  test('has limits for every measure of the catalogue and every class', () => {
-    for (const measure of MEASURE_CODES) {
-      for (const vehicleClass of VEHICLE_CLASSES)
-        expect(limitRows(BASELINE, measure, vehicleClass).length).toBeGreaterThan(0);
-    }
-  });
-
-  test('no class has two rows of one kind for a measure', () => {
-    for (const measure of MEASURE_CODES) {
-      for (const vehicleClass of VEHICLE_CLASSES) {
-        const kinds = limitRows(BASELINE, measure, vehicleClass).map(({ kind }) => kind);
-        expect(new Set(kinds).size).toBe(kinds.length);
-      }
-    }
-  });
-
-  test('value limits can be read on their gauge, and advice comes before failing', () => {
-    for (const measure of MEASURE_CODES) {
-      for (const side of ['below', 'above'] as const) {
-        const edges = valueThresholds(BASELINE, measure, 'car').filter(({ bad }) => bad === side);
-        for (const { value } of edges)
-          expect(value >= MEASURES[measure].least && value <= MEASURES[measure].most).toBe(true);
-        const advisory = edges.find(({ grade }) => grade === 'advisory');
-        const fail = edges.find(({ grade }) => grade === 'fail');
-        if (advisory && fail)
-          expect(side === 'below' ? advisory.value > fail.value : advisory.value < fail.value).toBe(true);
-      }
-    }
-  });
-
-  test('grades every fluid at every stage and every word there is, and names its sources', () => {
-    for (const fluid of FLUIDS) expect(Object.keys(BASELINE.leaks[fluid])).toEqual(LEAK_STAGES.slice(1));
-    expect(Object.keys(BASELINE.words).sort()).toEqual([...WORDS].sort());
-    for (const { thresholds } of BASELINE.rows) for (const { source } of thresholds) expect(source).not.toBe('');
-  });
-});
-
-describe('the catalogue', () => {
-  test('codes are their own names, once each', () => {
-    expect(new Set(CATALOGUE.map(({ code }) => code)).size).toBe(14);
-    expect(isPointCode('tyre.tread')).toBe(true);
-    expect(isPointCode('tyre.nothing')).toBe(false);
-    expect(() => cataloguePoint('tyre.nothing' as never)).toThrow(RangeError);
-    expect([pointKey('cold.oil', ''), pointKey('pad.inner', '2R')]).toEqual(['cold.oil', 'pad.inner@2R']);
-  });
-
-  test('a point has what its kind needs', () => {
-    for (const point of CATALOGUE) {
-      expect(point.measure !== null).toBe(point.kind === 'measure');
-      expect(point.leakPlaces.length > 0).toBe(point.kind === 'leak');
-      if (point.kind === 'words') expect(VOCABULARIES[point.vocabulary].length).toBeGreaterThan(3);
-      if (point.station !== 'arrival') expect(point.deck).not.toBeNull();
-    }
-  });
-
-  test('outside first', () => {
-    expect(cataloguePoint('tyre.tread').spots).toEqual(['outer', 'centre', 'inner']);
-    const codes = CATALOGUE.map(({ code }) => code);
-    expect(codes.indexOf('pad.outer')).toBeLessThan(codes.indexOf('pad.inner'));
-  });
-});
+import type { Threshold } from './limitSheet';
 
 describe('judging one value', () => {
   const edge = (change: Partial<Threshold>): Threshold => ({

@@ -1,46 +1,50 @@
-import type { MeterAnswer } from '../inspection/finding';
+import type { MeterAnswer } from '../inspection/inspection';
+import type { MeterUnit } from '../vehicle/vehicle';
 
-export const METER_RANGE_KM = { least: 0, most: 3_000_000 } as const;
-/** Further than this a day asks, km. */
-const MOST_KM_PER_DAY = 1500;
+/** What a meter can show, in its unit. */
+export const METER_RANGE = { km: { least: 0, most: 3_000_000 }, h: { least: 0, most: 200_000 } } as const;
+/** More than this a day asks, in the meter's unit. */
+const MOST_PER_DAY = { km: 1500, h: 24 } as const;
 const MS_PER_DAY = 86_400_000;
 
 export type MeterCheck =
-  | { readonly status: 'good'; readonly sinceKm: number | null; readonly sinceDays: number | null }
+  | { readonly status: 'good'; readonly since: number | null; readonly sinceDays: number | null }
   | { readonly status: 'impossible'; readonly least: number; readonly most: number }
   | {
       readonly status: 'doubtful';
       readonly code: 'behind' | 'too-far';
-      readonly lastKm: number;
+      readonly last: number;
       readonly answers: readonly MeterAnswer[];
     };
 
 /**
- * Checks an odometer reading against the last one. Behind it, or more than 1,500 km a day ahead, is doubtful:
+ * Checks a meter reading against the last one. Behind it, or more than 1,500 km (24 h) a day ahead, is doubtful:
  * asked why, kept with the answer, never blocked.
  *
- * @param km the reading, km
+ * @param value the reading, in the meter's unit
  * @param last the reading before, with its ISO date; null on a first visit
  * @param at ISO date of this reading
  */
 export function checkMeter(
-  km: number,
-  last: { readonly km: number; readonly at: string } | null,
+  value: number,
+  last: { readonly meter: number; readonly at: string } | null,
   at: string,
+  unit: MeterUnit = 'km',
 ): MeterCheck {
-  if (!(km >= METER_RANGE_KM.least && km <= METER_RANGE_KM.most)) return { status: 'impossible', ...METER_RANGE_KM };
-  if (!last) return { status: 'good', sinceKm: null, sinceDays: null };
+  const range = METER_RANGE[unit];
+  if (!(value >= range.least && value <= range.most)) return { status: 'impossible', ...range };
+  if (!last) return { status: 'good', since: null, sinceDays: null };
   const sinceDays = Math.max(0, (Date.parse(at) - Date.parse(last.at)) / MS_PER_DAY);
-  const sinceKm = km - last.km;
-  if (sinceKm < 0)
-    return { status: 'doubtful', code: 'behind', lastKm: last.km, answers: ['meter-replaced', 'last-misread'] };
+  const since = value - last.meter;
+  if (since < 0)
+    return { status: 'doubtful', code: 'behind', last: last.meter, answers: ['meter-replaced', 'last-misread'] };
   // A visit on the same day may follow a long road test; a whole day is the least that is judged by.
-  if (sinceKm > MOST_KM_PER_DAY * Math.max(1, sinceDays))
+  if (since > MOST_PER_DAY[unit] * Math.max(1, sinceDays))
     return {
       status: 'doubtful',
       code: 'too-far',
-      lastKm: last.km,
+      last: last.meter,
       answers: ['last-misread', 'long-trip', 'meter-replaced'],
     };
-  return { status: 'good', sinceKm, sinceDays };
+  return { status: 'good', since, sinceDays };
 }

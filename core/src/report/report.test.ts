@@ -1,17 +1,21 @@
-import { BASELINE } from '../limits/baseline';
-import { CAR, findingOf, inspectionOf, readingOf } from '../tests/builders';
+import { CAR, findingOf, inspectionOf, readingOf, rulesWith } from '../tests/builders';
 import { composeReport } from './composeReport';
 
-const visit = (n: number, meterKm: number, inner: number, outer: number) => {
+const visit = (n: number, meter: number, inner: number, outer: number) => {
   const id = `00000000-0000-4000-8000-0000000000c${n}`;
-  const inspection = inspectionOf(CAR, { id, meterKm, startedAt: `2026-0${n}-01T08:00:00.000Z` });
+  const inspection = inspectionOf(CAR, { id, meter, startedAt: `2026-0${n}-01T08:00:00.000Z` });
   const pad = (point: 'pad.inner' | 'pad.outer', mm: number) =>
     findingOf(point, '1L', { readings: [readingOf('lining', mm)] }, id);
   return { inspection, findings: [pad('pad.inner', inner), pad('pad.outer', outer)] };
 };
 
 describe('a report', () => {
-  const report = composeReport(CAR, visit(3, 20_000, 4, 7), [visit(1, 10_000, 8, 9), visit(2, 15_000, 6, 8)], BASELINE);
+  const report = composeReport(
+    CAR,
+    visit(3, 20_000, 4, 7),
+    [visit(1, 10_000, 8, 9), visit(2, 15_000, 6, 8)],
+    rulesWith(),
+  );
 
   test('tells what runs out soonest first, from this visit and those before it', () => {
     expect(report.runOut.map(({ series }) => series.key)).toEqual(['pad.inner@1L:whole', 'pad.outer@1L:whole']);

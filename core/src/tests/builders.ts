@@ -1,10 +1,16 @@
-import { BASELINE } from '../limits/baseline';
-import type { GradingContext } from '../grading/gradePoint';
+import type { GradingContext } from '../grading/compared';
+import { BUILT_IN_RULEBOOK, rulesOf, type Rules } from '../rules/rulebook';
+import type { HouseRules } from '../rules/houseRules';
 import { currentFindings } from '../inspection/currentFindings';
-import { nextFinding, type Finding, type FindingChange, type Inspection, type Reading } from '../inspection/finding';
-import type { PointCode, Spot } from '../catalogue/points';
+import { nextFinding, type Finding, type FindingChange, type Reading } from '../inspection/finding';
+import type { Inspection } from '../inspection/inspection';
+import type { PointCode } from '../catalogue/catalogue';
+import type { Spot } from '../catalogue/points/point';
+import { DRY, type LeakObservation } from '../catalogue/leaks';
 import type { MeasureCode } from '../catalogue/measures';
-import type { Vehicle } from '../vehicle/vehicle';
+import { USUAL_MAKE_UP } from '../vehicle/makeUp';
+import { BLANK_SPEC } from '../vehicle/specSheet';
+import { PLAIN_AXLE, type Vehicle } from '../vehicle/vehicle';
 
 /** Builders for tests, here and in the other workspaces. */
 
@@ -18,9 +24,13 @@ export const CAR: Vehicle = {
   class: 'car',
   use: 'tests',
   axles: [
-    { dual: false, brake: 'disc', placardKpa: 230 },
-    { dual: false, brake: 'disc', placardKpa: 220 },
+    { ...PLAIN_AXLE, steered: true, driven: true, placardKpa: 230, placardFullKpa: 250 },
+    { ...PLAIN_AXLE, placardKpa: 220, placardFullKpa: 280 },
   ],
+  vin: '',
+  meterUnit: 'km',
+  makeUp: USUAL_MAKE_UP,
+  spec: BLANK_SPEC,
 };
 
 export const MINIBUS: Vehicle = {
@@ -29,9 +39,10 @@ export const MINIBUS: Vehicle = {
   fleetCode: 'T 2',
   class: 'minibus',
   axles: [
-    { dual: false, brake: 'disc', placardKpa: null },
-    { dual: true, brake: 'disc', placardKpa: 350 },
+    { ...PLAIN_AXLE, steered: true },
+    { ...PLAIN_AXLE, dual: true, driven: true, placardKpa: 350 },
   ],
+  makeUp: { ...USUAL_MAKE_UP, drive: 'rear', passengerLift: true },
 };
 
 export function inspectionOf(vehicle: Vehicle, change: Partial<Inspection> = {}): Inspection {
@@ -39,13 +50,16 @@ export function inspectionOf(vehicle: Vehicle, change: Partial<Inspection> = {})
     id: '00000000-0000-4000-8000-0000000000aa',
     vehicleId: vehicle.id,
     startedAt: '2026-06-01T08:00:00.000Z',
-    meterKm: 50_000,
+    meter: 50_000,
     meterAnswer: null,
     complaint: '',
     state: 'cold',
     ambientC: 20,
-    limitSheet: 'baseline 1',
-    catalogueVersion: 1,
+    load: 'light',
+    rulebook: 0,
+    template: 'full',
+    focus: null,
+    catalogueVersion: 2,
     signedAt: null,
     ...change,
   };
@@ -76,12 +90,21 @@ export function readingOf(
   spot: Spot = 'whole',
   phase: Reading['phase'] = 'found',
 ): Reading {
-  return { measure, spot, phase, values: typeof values === 'number' ? [values] : values };
+  return { measure, spot, phase, values: typeof values === 'number' ? [values] : values, bound: 'exact' };
+}
+
+export function leakOf(change: Partial<LeakObservation> = {}): LeakObservation {
+  return { ...DRY, fluid: 'engine-oil', ...change };
 }
 
 /** Outer, centre, inner. */
 export function treadOf(outer: number, centre: number, inner: number): Reading[] {
   return [readingOf('tread', outer, 'outer'), readingOf('tread', centre, 'centre'), readingOf('tread', inner, 'inner')];
+}
+
+/** The built-in rules of a template, with house rules changed. */
+export function rulesWith(house: Partial<HouseRules> = {}, template = 'full'): Rules {
+  return rulesOf({ ...BUILT_IN_RULEBOOK, house: { ...BUILT_IN_RULEBOOK.house, ...house } }, template);
 }
 
 export function contextOf(
@@ -92,8 +115,7 @@ export function contextOf(
   return {
     vehicle,
     inspection: inspectionOf(vehicle),
-    sheet: BASELINE,
-    guarded: false,
+    rules: rulesWith(),
     standing: currentFindings(findings).standing,
     ...change,
   };

@@ -9,10 +9,10 @@ export type Forecast =
   | {
       readonly status: 'running-out';
       readonly fit: LineFit;
-      /** Distance left from the last visit until the limit, km: 80 % interval and most likely; `highKm` null when open. */
-      readonly lowKm: number;
-      readonly midKm: number;
-      readonly highKm: number | null;
+      /** Left from the last visit until the limit, in the meter's unit: 80 % interval and most likely; `high` null when open. */
+      readonly low: number;
+      readonly mid: number;
+      readonly high: number | null;
     };
 
 /** Readings of one part that a line needs. */
@@ -29,27 +29,27 @@ export function forecastOf(series: Series, limit: number): Forecast {
   const last = part.at(-1);
   const u = last?.u ?? MEASURES[series.measure].repeatability;
   const fit = fitLine(
-    part.map((reading) => ({ x: reading.travelledKm, y: reading.value })),
+    part.map((reading) => ({ x: reading.travelled, y: reading.value })),
     u,
   );
   if (!fit || !last) return { status: 'needs-readings', have: part.length, want: LEAST_READINGS };
   if (last.value < limit) return { status: 'reached', fit };
   const crossing = crossingOf(fit, limit);
   if (!crossing) return { status: 'not-falling', fit };
-  const left = (x: number) => Math.max(0, x - last.travelledKm);
+  const left = (x: number) => Math.max(0, x - last.travelled);
   return {
     status: 'running-out',
     fit,
-    lowKm: left(crossing.low),
-    midKm: left(crossing.mid),
-    highKm: crossing.high === null ? null : left(crossing.high),
+    low: left(crossing.low),
+    mid: left(crossing.mid),
+    high: crossing.high === null ? null : left(crossing.high),
   };
 }
 
 /** What the line expects at a distance since the first visit; undefined without a line. */
 export function expectedAt(
   forecast: Forecast,
-  travelledKm: number,
+  travelled: number,
 ): { readonly y: number; readonly half: number } | undefined {
-  return forecast.status === 'needs-readings' ? undefined : lineAt(forecast.fit, travelledKm);
+  return forecast.status === 'needs-readings' ? undefined : lineAt(forecast.fit, travelled);
 }

@@ -1,16 +1,18 @@
 import { MEASURES, type MeasureCode } from '../catalogue/measures';
-import { cataloguePoint, pointKey, type PointCode, type Spot } from '../catalogue/points';
+import { cataloguePoint, mainSlot, pointKey, type PointCode } from '../catalogue/catalogue';
 import { currentFindings } from '../inspection/currentFindings';
-import { readingAt, readingValue, type Finding, type Inspection } from '../inspection/finding';
+import type { Spot } from '../catalogue/points/point';
+import { readingValue, type Finding } from '../inspection/finding';
+import type { Inspection } from '../inspection/inspection';
 import { standardUncertainty } from '../grading/uncertainty';
-import { travelledKm } from './travelled';
+import { travelledByVisit } from './travelled';
 
 export interface SeriesReading {
   readonly inspectionId: string;
   readonly at: string;
-  readonly meterKm: number;
-  /** Distance since the first visit, km: what the line is drawn over. */
-  readonly travelledKm: number;
+  readonly meter: number;
+  /** Distance or hours since the first visit, in the meter's unit: what the line is drawn over. */
+  readonly travelled: number;
   readonly value: number;
   /** Standard uncertainty, stored unit. */
   readonly u: number;
@@ -32,40 +34,45 @@ export interface VisitRecord {
   readonly findings: readonly Finding[];
 }
 
-export function seriesKey(point: string, place: string, spot: Spot): string {
-  return `${pointKey(point, place)}:${spot}`;
+/** Names the series of a measure at one place; the point's main measure needs no name of its own. */
+export function seriesKey(point: PointCode, place: string, spot: Spot, measure: MeasureCode): string {
+  const main = mainSlot(cataloguePoint(point))?.measure === measure;
+  return `${pointKey(point, place)}:${spot}${main ? '' : `:${measure}`}`;
 }
 
 /** Every measured series of a vehicle, readings as found, oldest first. */
 export function seriesOf(visits: readonly VisitRecord[]): Series[] {
-  const travelled = travelledKm(visits.map(({ inspection }) => ({ ...inspection, at: inspection.startedAt })));
+  const travelled = travelledByVisit(visits.map(({ inspection }) => ({ ...inspection, at: inspection.startedAt })));
   const ordered = visits
     .filter(({ inspection }) => travelled.has(inspection.id))
     .sort((a, b) => a.inspection.startedAt.localeCompare(b.inspection.startedAt));
   const series = new Map<string, Series>();
   for (const { inspection, findings } of ordered) {
     for (const finding of currentFindings(findings).standing.values()) {
-      for (const spot of cataloguePoint(finding.point).spots) {
-        const reading = readingAt(finding, spot, 'found');
-        if (!reading) continue;
-        const key = seriesKey(finding.point, finding.place, spot);
+      // A carried look is the old reading again, not a new one.
+      if (finding.carried) continue;
+      for (const reading of finding.readings) {
+        // A bound is no number; the line leaves it out.
+        if (reading.phase !== 'found' || reading.bound !== 'exact') continue;
+        const { measure, spot } = reading;
+        const key = seriesKey(finding.point, finding.place, spot, measure);
         const sofar = series.get(key) ?? {
           key,
           point: finding.point,
           place: finding.place,
           spot,
-          measure: reading.measure,
+          measure,
           readings: [],
         };
         const value = readingValue(reading);
-        const u = standardUncertainty(MEASURES[reading.measure], reading.values.length);
+        const u = standardUncertainty(MEASURES[measure], reading.values.length);
         const at = {
           inspectionId: inspection.id,
           at: inspection.startedAt,
-          meterKm: inspection.meterKm,
-          travelledKm: travelled.get(inspection.id) ?? 0,
+          meter: inspection.meter,
+          travelled: travelled.get(inspection.id) ?? 0,
         };
-        const startsPart = MEASURES[reading.measure].nature === 'wear' && looksNew(value, u, sofar.readings.at(-1));
+        const startsPart = MEASURES[measure].nature === 'wear' && looksNew(value, u, sofar.readings.at(-1));
         series.set(key, { ...sofar, readings: [...sofar.readings, { ...at, value, u, startsPart }] });
       }
     }

@@ -4,7 +4,7 @@ import { expectedAt, forecastOf } from './forecast';
 import { crossingOf, fitLine, lineAt } from './leastSquares';
 import { readingsOfCurrentPart, seriesOf, type VisitRecord } from './series';
 import { t80 } from './studentT';
-import { travelledKm } from './travelled';
+import { travelledByVisit } from './travelled';
 
 describe('least squares', () => {
   test('meets the published fit of Anscombe’s first set', () => {
@@ -86,9 +86,9 @@ describe('distance travelled', () => {
   const visit = (
     id: string,
     at: string,
-    meterKm: number,
+    meter: number,
     meterAnswer: 'meter-replaced' | 'last-misread' | null = null,
-  ) => ({ id, at, meterKm, meterAnswer });
+  ) => ({ id, at, meter, meterAnswer });
 
   test('goes on over a replaced meter and leaves a misread out, in any order', () => {
     const visits = [
@@ -97,7 +97,7 @@ describe('distance travelled', () => {
       visit('c', '2026-03', 500, 'meter-replaced'),
       visit('b', '2026-02', 92_000),
     ];
-    expect([...travelledKm(visits)]).toEqual([
+    expect([...travelledByVisit(visits)]).toEqual([
       ['a', 0],
       ['b', 2000],
       ['c', 2000],
@@ -108,7 +108,7 @@ describe('distance travelled', () => {
       visit('b', '2026-02', 91_000),
       visit('c', '2026-03', 12_000, 'last-misread'),
     ];
-    expect([...travelledKm(misread)]).toEqual([
+    expect([...travelledByVisit(misread)]).toEqual([
       ['a', 0],
       ['c', 2000],
     ]);
@@ -116,12 +116,12 @@ describe('distance travelled', () => {
 });
 
 describe('series and forecast', () => {
-  const visitAt = (month: number, meterKm: number, pad: number): VisitRecord => {
+  const visitAt = (month: number, meter: number, pad: number): VisitRecord => {
     const id = `00000000-0000-4000-8000-0000000000${month.toString().padStart(2, '0')}`;
     const inspection = inspectionOf(CAR, {
       id,
       startedAt: `2026-${month.toString().padStart(2, '0')}-01T08:00:00.000Z`,
-      meterKm,
+      meter,
     });
     return { inspection, findings: [findingOf('pad.inner', '1L', { readings: [readingOf('lining', pad)] }, id)] };
   };
@@ -135,16 +135,16 @@ describe('series and forecast', () => {
     const series = padSeries([visitAt(3, 14_000, 8), visitAt(1, 10_000, 10), visitAt(2, 12_000, 9)]);
     expect(series.key).toBe('pad.inner@1L:whole');
     expect(series.readings.map(({ value }) => value)).toEqual([10, 9, 8]);
-    expect(series.readings.map((reading) => reading.travelledKm)).toEqual([0, 2000, 4000]);
+    expect(series.readings.map((reading) => reading.travelled)).toEqual([0, 2000, 4000]);
   });
 
   test('a perfect line runs out where it must, with a range around it', () => {
     const forecast = forecastOf(padSeries([visitAt(1, 10_000, 10), visitAt(2, 12_000, 9), visitAt(3, 14_000, 8)]), 1.5);
     expect(forecast.status).toBe('running-out');
     if (forecast.status !== 'running-out') return;
-    expect(forecast.midKm).toBeCloseTo(13_000, 0);
-    expect(forecast.lowKm).toBeLessThan(13_000);
-    expect(forecast.highKm ?? Infinity).toBeGreaterThan(13_000);
+    expect(forecast.mid).toBeCloseTo(13_000, 0);
+    expect(forecast.low).toBeLessThan(13_000);
+    expect(forecast.high ?? Infinity).toBeGreaterThan(13_000);
     expect(expectedAt(forecast, 6000)?.y).toBeCloseTo(7, 6);
   });
 

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { parseMeasure } from './parseMeasure';
+import { parseMeasure, parseWeekCode } from './parseMeasure';
 import { fromStored, toStored, UNITS, type Unit } from './units';
 
 const units = Object.keys(UNITS) as Unit[];
@@ -12,6 +12,10 @@ describe('units', () => {
     [100, 'mi', 160.9344, 10],
     [32, '°F', 0, 10],
     [212, '°F', 100, 10],
+    [85, 'lb·ft', 115.2445, 4],
+    [4, 'US qt', 3.785411784, 9],
+    [1, 'imp gal', 4.54609, 9],
+    [500, 'ml', 0.5, 9],
   ] as const)('%d %s is stored as %d', (shown, unit, stored, digits) => {
     expect(toStored(shown, unit)).toBeCloseTo(stored, digits);
   });
@@ -37,6 +41,13 @@ describe('typed values', () => {
     ['41F', '°C', 5],
     ['52390 mi', 'km', 84313.53216],
     ['.5', 'mm', 0.5],
+    ['1/2 qt', 'L', 0.473],
+    ['1 1/2 qt', 'L', 1.4195],
+    ['85 lb ft', 'N·m', 115.2445],
+    ['3/4', 'level', 0.75],
+    ['6/32in', 'mm', 4.7625],
+    ['12.4v', 'V', 12.4],
+    ['2 min', 's', 120],
   ] as const)('“%s” in a field of %s is %d', (typed, usual, stored) => {
     const parsed = parseMeasure(typed, usual);
     expect(parsed.status).toBe('value');
@@ -56,5 +67,18 @@ describe('typed values', () => {
 
   test('nothing typed is empty, not zero', () => {
     expect(parseMeasure('  ', 'mm')).toEqual({ status: 'empty' });
+  });
+});
+
+describe('the week moulded into a tyre', () => {
+  test.each([
+    ['0523', 202305, false],
+    ['5320', 202053, false],
+    ['523', 199952, true],
+  ])('“%s”', (typed, yyyyww, before2000) => {
+    expect(parseWeekCode(typed)).toEqual({ status: 'week', yyyyww, before2000 });
+  });
+  test.each(['5420', '0023', '12', '12345', 'abcd', ''])('“%s” is no week', (typed) => {
+    expect(parseWeekCode(typed)).toEqual({ status: 'unreadable' });
   });
 });

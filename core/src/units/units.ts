@@ -1,5 +1,23 @@
 /** What a unit measures; a value is converted only within its quantity. */
-export type Quantity = 'length' | 'pressure' | 'distance' | 'share' | 'fraction' | 'temperature';
+export type Quantity =
+  | 'length'
+  | 'pressure'
+  | 'distance'
+  | 'share'
+  | 'fraction'
+  | 'temperature'
+  | 'volume'
+  | 'torque'
+  | 'voltage'
+  | 'current'
+  | 'angle'
+  | 'seconds'
+  | 'hours'
+  | 'months'
+  | 'clicks'
+  | 'rate'
+  | 'week'
+  | 'step';
 
 interface UnitDefinition {
   readonly quantity: Quantity;
@@ -8,23 +26,46 @@ interface UnitDefinition {
   readonly offset: number;
 }
 
+const plain = (quantity: Quantity): UnitDefinition => ({ quantity, factor: 1, offset: 0 });
+const scaled = (quantity: Quantity, factor: number): UnitDefinition => ({ quantity, factor, offset: 0 });
+
 /**
  * Units by symbol, each as its step to the stored unit of the quantity:
- * length mm, pressure kPa (gauge), distance km, share %, fraction 1, temperature °C.
- * Factors: inch 25.4 mm, mile 1.609344 km (both exact), psi 6.894757293168 kPa (NIST SP 811, B.8).
+ * length mm, pressure kPa (gauge), distance km, share %, fraction 1, temperature °C, volume L, torque N·m.
+ * Factors: inch 25.4 mm, mile 1.609344 km, US gallon 3.785411784 L, imperial gallon 4.54609 L (all exact),
+ * psi 6.894757293168 kPa and lb·ft 1.3558179483 N·m (NIST SP 811, B.8).
  */
 export const UNITS = {
-  mm: { quantity: 'length', factor: 1, offset: 0 },
-  '/32in': { quantity: 'length', factor: 25.4 / 32, offset: 0 },
-  kPa: { quantity: 'pressure', factor: 1, offset: 0 },
-  bar: { quantity: 'pressure', factor: 100, offset: 0 },
-  psi: { quantity: 'pressure', factor: 6.894757293168, offset: 0 },
-  km: { quantity: 'distance', factor: 1, offset: 0 },
-  mi: { quantity: 'distance', factor: 1.609344, offset: 0 },
-  '%': { quantity: 'share', factor: 1, offset: 0 },
-  level: { quantity: 'fraction', factor: 1, offset: 0 },
-  '°C': { quantity: 'temperature', factor: 1, offset: 0 },
+  mm: plain('length'),
+  '/32in': scaled('length', 25.4 / 32),
+  in: scaled('length', 25.4),
+  kPa: plain('pressure'),
+  bar: scaled('pressure', 100),
+  psi: scaled('pressure', 6.894757293168),
+  km: plain('distance'),
+  mi: scaled('distance', 1.609344),
+  '%': plain('share'),
+  level: plain('fraction'),
+  '°C': plain('temperature'),
   '°F': { quantity: 'temperature', factor: 5 / 9, offset: -160 / 9 },
+  L: plain('volume'),
+  ml: scaled('volume', 0.001),
+  'US qt': scaled('volume', 3.785411784 / 4),
+  'US gal': scaled('volume', 3.785411784),
+  'imp gal': scaled('volume', 4.54609),
+  'N·m': plain('torque'),
+  'lb·ft': scaled('torque', 1.3558179483),
+  V: plain('voltage'),
+  A: plain('current'),
+  '°': plain('angle'),
+  s: plain('seconds'),
+  min: scaled('seconds', 60),
+  h: plain('hours'),
+  months: plain('months'),
+  clicks: plain('clicks'),
+  '/min': plain('rate'),
+  yyyyww: plain('week'),
+  step: plain('step'),
 } as const satisfies Record<string, UnitDefinition>;
 
 export type Unit = keyof typeof UNITS;

@@ -1,19 +1,36 @@
-export const VEHICLE_CLASSES = ['car', 'light-goods', 'goods', 'minibus'] as const;
+import type { MakeUp } from './makeUp';
+import type { SpecSheet } from './specSheet';
+
+export const VEHICLE_CLASSES = ['car', 'light-goods', 'goods', 'minibus', 'bus', 'plant'] as const;
 export type VehicleClass = (typeof VEHICLE_CLASSES)[number];
 
 export interface Axle {
   /** Two tyres each side. */
   readonly dual: boolean;
   readonly brake: 'disc' | 'drum';
+  readonly steered: boolean;
+  readonly driven: boolean;
   /** Placard pressure for this axle at 20 °C, kPa gauge; null when the spec sheet is silent. */
   readonly placardKpa: number | null;
+  /** The same at full load. */
+  readonly placardFullKpa: number | null;
+  /** Stamped or the maker's, mm. */
+  readonly discMinimumMm: number | null;
+  /** New lining of pad or shoe, mm. */
+  readonly liningNewMm: number | null;
+  readonly tyreSize: string;
 }
+
+/** What the meter counts. */
+export const METER_UNITS = ['km', 'h'] as const;
+export type MeterUnit = (typeof METER_UNITS)[number];
 
 export interface Vehicle {
   readonly id: string;
   /** The workshop's own short name, e.g. `FH 07`. */
   readonly fleetCode: string;
   readonly plate: string;
+  readonly vin: string;
   readonly make: string;
   readonly model: string;
   readonly year: number;
@@ -21,10 +38,26 @@ export interface Vehicle {
   /** From the front. */
   readonly axles: readonly Axle[];
   readonly use: string;
+  readonly meterUnit: MeterUnit;
+  readonly makeUp: MakeUp;
+  readonly spec: SpecSheet;
 }
 
+/** An axle of which nothing is known but how it is made. */
+export const PLAIN_AXLE: Axle = {
+  dual: false,
+  brake: 'disc',
+  steered: false,
+  driven: false,
+  placardKpa: null,
+  placardFullKpa: null,
+  discMinimumMm: null,
+  liningNewMm: null,
+  tyreSize: '',
+};
+
 export type Side = 'L' | 'R';
-/** Neutral place: axle from the front, vehicle side, and `o`/`i` for the outer and inner of a dual pair. */
+/** Neutral place: axle from the front, vehicle side, and `o`/`i` for the outer and inner of a dual pair; `2` for a whole axle. */
 export type Place = string;
 
 /**
@@ -51,4 +84,11 @@ export function axleAt(axles: readonly Axle[], place: Place): Axle | undefined {
 /** The same place on the other side: `1L` → `1R`, `2Lo` → `2Ro`. */
 export function oppositePlace(place: Place): Place {
   return place.replace(/[LR]/, (side) => (side === 'L' ? 'R' : 'L'));
+}
+
+/** The same side on the other of two axles: `1L` → `2L`; undefined where there are not just two, or the tyres do not pair. */
+export function otherAxlePlace(axles: readonly Axle[], place: Place): Place | undefined {
+  const [front, rear] = axles;
+  if (axles.length !== 2 || front?.dual || rear?.dual) return undefined;
+  return place.replace(/^\d/, (n) => (n === '1' ? '2' : '1'));
 }

@@ -1,9 +1,11 @@
 import { randomUUID } from 'node:crypto';
 import path from 'node:path';
-import { applyChange } from '../operations/applyChange';
-import type { Change, OwnOperation } from '../operations/change';
-import { newFinding, newFolder, newInspection, newVehicle, operationOf } from '../tests/workshop';
-import { readVisits } from '../inspections/readVisits';
+import { lifeSchema } from '@weskopos/contract';
+import { DRY, PLAIN_AXLE } from '@weskopos/core';
+import { replayJournal } from '../operations/acceptChanges';
+import type { Change } from '../operations/change';
+import { newFolder, newInspection, newVehicle } from '../tests/workshop';
+import { readLife } from '../vehicles/readLife';
 import type { Engine } from './engine';
 import { migrate, readMigrations } from './migrate';
 import { openPglite } from './pgliteEngine';
@@ -18,40 +20,86 @@ afterAll(() => engine.close());
 test('each migration runs on tables that are filled by the version before, and the data is read on', async () => {
   const migrations = await readMigrations();
   expect(migrations.map(({ name }) => name)).toEqual([...migrations.map(({ name }) => name)].sort());
-  expect(migrations.length).toBeGreaterThan(1);
+  expect(migrations.length).toBeGreaterThan(2);
   await migrate(engine, migrations.slice(0, 1));
 
-  const person = randomUUID();
-  const change = (operation: Change['operation'], by: string | null = person): Change => ({
-    operation,
-    by,
-    receivedAt: AT,
+  const [person, vehicle, inspection, entry, photo] = Array.from({ length: 5 }, () => randomUUID());
+  const put = (statement: string, ...values: (string | number | undefined)[]) =>
+    engine.query(
+      statement,
+      values.map((value) => value ?? null),
+    );
+  // As the first version wrote it: one leak in the finding, an odometer, axles with a placard only.
+  await put(`insert into person values ($1, 'Isla', 'inspector', 'x', $2)`, person, AT);
+  await put(
+    `insert into vehicle values ($1, 'T 9', '', 'Osprell', 'Linnet', 2020, 'car', '', $2)`,
+    vehicle,
+    JSON.stringify([
+      { dual: false, brake: 'disc', placardKpa: 230 },
+      { dual: false, brake: 'drum', placardKpa: null },
+    ]),
+  );
+  await put(
+    `insert into inspection (id, vehicle_id, started_at, started_by, meter_km, complaint, state, limit_sheet, catalogue_version)
+     values ($1, $2, $3, $4, 50000, '', 'cold', 'baseline 1', 1)`,
+    inspection,
+    vehicle,
+    AT,
+    person,
+  );
+  await put(
+    `insert into finding (id, inspection_id, point, place, access, words, leak_stage, leak_fluid, leak_place, leak_reaches, leak_wiped, note, kept, made_at, made_by)
+     values ($1, $2, 'leak.engine', '', 'seen', '[]', 'damp', 'engine-oil', 'drain-plug', 'nothing', true, 'old', '[]', $3, $4)`,
+    entry,
+    inspection,
+    AT,
+    person,
+  );
+  await put(`insert into reading values ($1, 'tread', 'outer', 'found', 0, 5.5)`, entry);
+  await put(`insert into finding_photo values ($1, $2, 1)`, entry, photo);
+
+  for (let count = 2; count <= migrations.length; count += 1) await migrate(engine, migrations.slice(0, count));
+
+  const life = await readLife(engine, vehicle ?? '');
+  expect(lifeSchema.parse(life)).toEqual(life);
+  expect(life?.vehicle.axles).toEqual([
+    { ...PLAIN_AXLE, placardKpa: 230 },
+    { ...PLAIN_AXLE, brake: 'drum' },
+  ]);
+  expect(life?.visits[0]?.inspection).toMatchObject({
+    meter: 50_000,
+    template: 'first-fourteen',
+    rulebook: 0,
+    load: 'light',
   });
-  const addPerson: OwnOperation = {
-    id: randomUUID(),
-    at: AT,
-    device: 'server',
-    kind: 'person.add',
-    body: { id: person, name: 'Isla', role: 'inspector', secretHash: 'x' },
-  };
+  expect(life?.visits[0]?.findings[0]).toMatchObject({
+    leaks: [{ ...DRY, stage: 'damp', fluid: 'engine-oil', place: 'drain-plug', wiped: true }],
+    readings: [{ measure: 'tread', spot: 'outer', phase: 'found', values: [5.5], bound: 'exact' }],
+    photos: [{ id: photo, caption: '', marks: [] }],
+    override: null,
+    by: 'Isla',
+  });
+});
+
+test('a journal line of the first version is applied as today’s', async () => {
   const vehicle = newVehicle();
+  const { vin: _vin, meterUnit: _unit, makeUp: _makeUp, spec: _spec, ...old } = vehicle;
   const inspection = newInspection(vehicle.id);
-  for (const one of [
-    change(addPerson, null),
-    change(operationOf('vehicle.put', vehicle)),
-    change(operationOf('inspection.start', inspection)),
-  ]) {
-    expect(await applyChange(engine, one)).toMatchObject({ status: 'applied' });
-  }
-  const before = await readVisits(engine, 'i.vehicle_id = $1', vehicle.id);
-
-  for (let count = 2; count <= migrations.length; count += 1) {
-    await migrate(engine, migrations.slice(0, count));
-    expect(await readVisits(engine, 'i.vehicle_id = $1', vehicle.id)).toEqual(before);
-  }
-
-  const finding = newFinding(inspection.id);
-  expect(await applyChange(engine, change(operationOf('finding.put', finding)))).toMatchObject({ status: 'applied' });
-  const [visit] = await readVisits(engine, 'i.id = $1', inspection.id);
-  expect(visit?.findings).toEqual([{ ...finding, by: 'Isla' }]);
+  const { meter, load: _load, rulebook: _rulebook, template: _template, focus: _focus, ...oldInspection } = inspection;
+  const [person] = await engine.query<{ id: string }>('select id from person');
+  const change = (kind: 'vehicle.put' | 'inspection.start', body: object) =>
+    ({
+      operation: { id: randomUUID(), at: AT, device: 'd', kind, body },
+      by: person?.id ?? null,
+      receivedAt: AT,
+    }) as Change;
+  const replay = await replayJournal(engine, [
+    change('vehicle.put', old),
+    change('inspection.start', { ...oldInspection, meterKm: meter, limitSheet: 'baseline 1' }),
+  ]);
+  expect(replay).toEqual({ replayed: 2, failed: [] });
+  expect((await readLife(engine, vehicle.id))?.visits[0]?.inspection).toEqual({
+    ...inspection,
+    template: 'first-fourteen',
+  });
 });

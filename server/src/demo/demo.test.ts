@@ -1,4 +1,12 @@
-import { verdictFor, BASELINE, forecastSeries, seriesOf, seededRandom, vehiclePoints } from '@weskopos/core';
+import {
+  BUILT_IN_RULEBOOK,
+  forecastSeries,
+  rulesOf,
+  seededRandom,
+  seriesOf,
+  verdictFor,
+  visitPoints,
+} from '@weskopos/core';
 import { operationSchema, type Life, type YardEntry } from '@weskopos/contract';
 import fs from 'node:fs/promises';
 import path from 'node:path';
@@ -9,6 +17,7 @@ import { seedDemo } from './seedDemo';
 import { visitOperations } from './visitOperations';
 import { DEMO_PEOPLE, STORIES } from './world';
 
+const RULES = rulesOf(BUILT_IN_RULEBOOK, 'interim');
 const NOW = new Date('2026-06-01T10:00:00Z');
 const ID = '00000000-0000-4000-8000-000000000001';
 
@@ -23,7 +32,11 @@ describe('a story becomes operations', () => {
     const halfDone = story.visits[index]?.halfDone;
     expect(operations[0]?.kind).toBe('inspection.start');
     expect(operations.at(-1)?.kind).toBe(halfDone ? 'finding.put' : 'inspection.sign');
-    const points = vehiclePoints(story.vehicle.axles).length;
+    const points = visitPoints({
+      vehicle: story.vehicle,
+      ...rulesOf(BUILT_IN_RULEBOOK, story.template),
+      focus: null,
+    }).length;
     const findings = operations.filter(({ kind }) => kind === 'finding.put').length;
     if (halfDone) expect(findings).toBeLessThan(points);
     else expect(findings).toBe(points);
@@ -62,12 +75,12 @@ describe('the demo workshop', () => {
   });
   afterAll(() => workshop.stop());
 
-  test('has four vehicles, three to six visits each, one of them half done', async () => {
-    expect(yard).toHaveLength(4);
+  test('has five vehicles, two to six visits each, one of them half done', async () => {
+    expect(yard).toHaveLength(5);
     expect(yard.filter(({ open }) => open)).toHaveLength(1);
     for (const { vehicle } of yard) {
       const { visits } = await lifeOf(vehicle.fleetCode);
-      expect(visits.length).toBeGreaterThanOrEqual(3);
+      expect(visits.length).toBeGreaterThanOrEqual(2);
       expect(visits.length).toBeLessThanOrEqual(6);
     }
   });
@@ -80,11 +93,11 @@ describe('the demo workshop', () => {
   test('shows its stories: the dragging calliper runs out first, the oil burner fails on the stick', async () => {
     const minibus = await lifeOf('FH 07');
     const signed = minibus.visits.filter(({ inspection }) => inspection.signedAt);
-    const [soonest] = forecastSeries(minibus.vehicle, seriesOf(signed), BASELINE);
+    const [soonest] = forecastSeries(minibus.vehicle, seriesOf(signed), RULES);
     expect(soonest?.series.key).toBe('pad.inner@1L:whole');
     const estate = await lifeOf('FH 02');
     const last = estate.visits.at(-1)!;
-    const verdict = verdictFor(estate.vehicle, last.inspection, last.findings, BASELINE);
+    const verdict = verdictFor(estate.vehicle, last.inspection, last.findings, RULES);
     expect(verdict.points.find(({ key }) => key === 'cold.oil')?.result.grade).toBe('fail');
   });
 
@@ -93,7 +106,12 @@ describe('the demo workshop', () => {
       const visit = (await lifeOf(vehicle.fleetCode)).visits.find(
         ({ inspection }) => inspection.id === last?.inspectionId,
       )!;
-      const { grade, counts } = verdictFor(vehicle, visit.inspection, visit.findings, BASELINE);
+      const { grade, counts } = verdictFor(
+        vehicle,
+        visit.inspection,
+        visit.findings,
+        rulesOf(BUILT_IN_RULEBOOK, visit.inspection.template),
+      );
       expect(last).toMatchObject({ grade, counts });
     }
   });

@@ -1,17 +1,23 @@
 import {
-  BASELINE,
+  BUILT_IN_RULEBOOK,
   CATALOGUE_VERSION,
+  DRY,
+  LAMPS,
   MEASURES,
+  USUAL_LAMPS,
   cataloguePoint,
   gaugeReads,
+  mainSlot,
   nextFinding,
   pointKey,
   pressureFromReference,
   randomUuid,
+  rulesOf,
   walkSteps,
   wornTo,
   type Finding,
   type FindingChange,
+  type MeasureCode,
   type PointRef,
   type Reading,
   type Spot,
@@ -20,7 +26,9 @@ import type { Operation } from '@weskopos/contract';
 import type { Story, StoryVisit } from './world';
 
 /** How the edges of a tread stand to its centre, mm. */
-const TREAD_EDGE: Record<Spot, number> = { whole: 0, outer: -0.2, centre: 0, inner: -0.4 };
+const TREAD_EDGE: Partial<Record<Spot, number>> = { outer: -0.2, inner: -0.4 };
+const OIL_POINTS: readonly string[] = ['cold.oil', 'oil.level', 'close.level'];
+const COOLANT_POINTS: readonly string[] = ['cold.coolant', 'coolant.level'];
 const MINUTE_MS = 60_000;
 
 export interface DrawnVisit {
@@ -29,7 +37,7 @@ export interface DrawnVisit {
   readonly photos: readonly { readonly id: string; readonly key: string }[];
 }
 
-/** One visit of a story as the operations a phone would have sent, one entry a minute. */
+/** One visit of a story as the operations a phone would have sent, three entries a minute. */
 export function visitOperations(
   story: Story,
   vehicleId: string,
@@ -41,14 +49,15 @@ export function visitOperations(
   const inspectionId = randomUuid(random);
   const day = new Date(now.getTime() - visit.daysAgo * 24 * 60 * MINUTE_MS);
   if (visit.daysAgo > 0) day.setUTCHours(8, 10 + index * 7, 0, 0);
-  else day.setTime(day.getTime() - 40 * MINUTE_MS);
+  else day.setTime(day.getTime() - 50 * MINUTE_MS);
   let minute = 0;
-  const at = () => new Date(day.getTime() + minute++ * MINUTE_MS).toISOString();
+  const at = () => new Date(day.getTime() + minute++ * (MINUTE_MS / 3)).toISOString();
   const operation = <K extends Operation['kind']>(kind: K, body: Extract<Operation, { kind: K }>['body']) =>
     ({ id: randomUuid(random), at: at(), device: 'demo', kind, body }) as Operation;
 
+  const { template, house } = rulesOf(BUILT_IN_RULEBOOK, story.template);
   const photos: { id: string; key: string }[] = [];
-  const entries = walkSteps(story.vehicle.axles)
+  const entries = walkSteps({ vehicle: story.vehicle, template, house, focus: null })
     .filter((step) => visit.halfDone?.includes(step.stop) ?? true)
     .flatMap((step) => step.points)
     .map((ref): Operation => {
@@ -58,7 +67,7 @@ export function visitOperations(
       const change: FindingChange = {
         access: 'seen',
         words: visit.words?.[key] ?? [],
-        photos: drawn.map(({ id }) => id),
+        photos: drawn.map(({ id }) => ({ id, caption: '', marks: [] })),
         ...look(story, visit, index, ref, random),
       };
       const finding: Finding = nextFinding(
@@ -70,7 +79,7 @@ export function visitOperations(
       return operation(
         'finding.put',
         visit.notReached?.includes(key)
-          ? { ...finding, access: 'not-reached', accessReason: 'tray-on', leak: null }
+          ? { ...finding, access: 'not-reached', accessReason: 'tray-on', leaks: [] }
           : finding,
       );
     });
@@ -78,12 +87,15 @@ export function visitOperations(
     id: inspectionId,
     vehicleId,
     startedAt: day.toISOString(),
-    meterKm: visit.km,
+    meter: visit.km,
     meterAnswer: null,
     complaint: visit.complaint ?? '',
     state: 'cold',
     ambientC: visit.ambientC,
-    limitSheet: `${BASELINE.code} ${BASELINE.version}`,
+    load: 'light',
+    rulebook: 0,
+    template: story.template,
+    focus: null,
     catalogueVersion: CATALOGUE_VERSION,
     signedAt: null,
   });
@@ -91,48 +103,83 @@ export function visitOperations(
   return { operations: [start, ...entries, ...sign], photos };
 }
 
+/** Told by the story as the gauge showed them. */
+const AS_READ: readonly MeasureCode[] = ['level', 'water'];
+/** What a healthy vehicle reads where the story tells nothing else, stored unit. */
+const HEALTHY: Partial<Record<MeasureCode, number>> = {
+  shoe: 3.9,
+  disc: 24,
+  'disc-lip': 0.4,
+  glycol: 48,
+  'rest-voltage': 12.62,
+  'charge-voltage': 14.2,
+  crank: 590,
+  play: 0,
+  clicks: 5,
+  torque: 120,
+  seconds: 2,
+  'part-age': 20,
+  hours: 120,
+};
+
 /** What the gauge, the stick or the eye tells of one point. */
-function look(
+function look(story: Story, visit: StoryVisit, index: number, ref: PointRef, random: () => number): FindingChange {
+  const point = cataloguePoint(ref.point);
+  if (point.leakWanted) return { leaks: [ref.point === 'leak.engine' && visit.leak ? visit.leak : DRY] };
+  if (point.counted)
+    return {
+      counts:
+        point.counted === 'all'
+          ? [{ item: 'all', good: 5, of: 5 }]
+          : LAMPS.map((item) => ({ item, good: USUAL_LAMPS[item], of: USUAL_LAMPS[item] })),
+    };
+  const readings = point.measures
+    .filter(({ need, measure }) => need !== 'extra' && (need === 'each' || measure === mainSlot(point)?.measure))
+    .flatMap(({ measure, spots }) =>
+      spots.map((spot): Reading => {
+        const gauge = MEASURES[measure];
+        const truth = truthOf(story, visit, index, ref, measure, spot, random);
+        const value =
+          gauge.repeatability === 0 || AS_READ.includes(measure)
+            ? truth
+            : gaugeReads(truth, gauge.step, gauge.repeatability, random);
+        return { measure, spot, phase: 'found', values: [Number(value.toFixed(3))], bound: 'exact' };
+      }),
+    );
+  return { readings, howRead: point.howRead ? 'mark-seen' : null };
+}
+
+/** What stands behind one reading. Level and water are told as they are read. */
+function truthOf(
   story: Story,
   visit: StoryVisit,
   index: number,
   { point, place }: PointRef,
+  measure: MeasureCode,
+  spot: Spot,
   random: () => number,
-): FindingChange {
-  const { measure, kind } = cataloguePoint(point);
+): number {
   const km = visit.km - (story.visits[0]?.km ?? 0);
-  if (kind === 'leak')
-    return {
-      leak:
-        point === 'leak.engine' && visit.leak
-          ? visit.leak
-          : { stage: 'dry', fluid: 'unknown', place: null, reaches: 'nothing', wiped: false },
-    };
-  if (!measure) return {};
-  const gauge = MEASURES[measure];
-  const read = (truth: number, spot: Spot = 'whole'): Reading => ({
-    measure,
-    spot,
-    phase: 'found',
-    values: [gaugeReads(truth, gauge.step, gauge.repeatability, random)],
-  });
   switch (measure) {
     case 'tread':
-      return {
-        readings: cataloguePoint(point).spots.map((spot) =>
-          read(wornTo(story.tread(place), km) + TREAD_EDGE[spot], spot),
-        ),
-      };
+      return point === 'walk.spare' ? 7.5 : wornTo(story.tread(place), km) + (TREAD_EDGE[spot] ?? 0);
     case 'lining':
-      return { readings: [read(wornTo(story.pad(place, point === 'pad.inner' ? 'inner' : 'outer'), km))] };
+      return wornTo(story.pad(place, point === 'pad.inner' ? 'inner' : 'outer'), km);
     case 'pressure':
-      return { readings: [read(pressureFromReference(story.pressureKpa(place, index), visit.ambientC))] };
+      return point === 'walk.spare' ? 240 : pressureFromReference(story.pressureKpa(place, index), visit.ambientC);
     case 'water':
-      return { readings: [{ measure, spot: 'whole', phase: 'found', values: [visit.waterShare ?? 1] }] };
+      return visit.waterShare ?? 1;
+    case 'tyre-age':
+      return 202214;
     case 'level': {
-      const level =
-        (point === 'cold.oil' ? visit.levels?.oil : visit.levels?.coolant) ?? 0.7 + Math.round(random() * 4) * 0.05;
-      return { readings: [{ measure, spot: 'whole', phase: 'found', values: [Number(level.toFixed(2))] }] };
+      const told = OIL_POINTS.includes(point)
+        ? visit.levels?.oil
+        : COOLANT_POINTS.includes(point)
+          ? visit.levels?.coolant
+          : undefined;
+      return told ?? 0.7 + Math.round(random() * 4) * 0.05;
     }
+    default:
+      return HEALTHY[measure] ?? 0;
   }
 }

@@ -1,4 +1,15 @@
-import type { LeakObservation, Vehicle, WearTruth, Word } from '@weskopos/core';
+import {
+  BLANK_SPEC,
+  DRY,
+  PLAIN_AXLE,
+  USUAL_MAKE_UP,
+  type Axle,
+  type LeakObservation,
+  type SpecSheet,
+  type Vehicle,
+  type WearTruth,
+  type Word,
+} from '@weskopos/core';
 import type { DrawnSubject } from './drawPhoto';
 
 /** The demo's people; their PINs are printed at the start. */
@@ -32,18 +43,48 @@ export interface Story {
   readonly pad: (place: string, side: 'outer' | 'inner') => WearTruth;
   readonly pressureKpa: (place: string, visit: number) => number;
   readonly visits: readonly StoryVisit[];
+  readonly template: string;
 }
 
 const weep = (stage: LeakObservation['stage'], wiped = true): LeakObservation => ({
+  ...DRY,
   stage,
   fluid: 'engine-oil',
   place: 'rear-crank-seal',
-  reaches: 'nothing',
   wiped,
+});
+/** An axle by its placard; lining and disc as the invented makers build them. */
+const axle = (placardKpa: number, change: Partial<Axle> = {}): Axle => ({
+  ...PLAIN_AXLE,
+  placardKpa,
+  placardFullKpa: placardKpa + 40,
+  discMinimumMm: change.brake === 'drum' ? null : 20,
+  liningNewMm: 12,
+  ...change,
+});
+const frontAxle = (placardKpa: number, change: Partial<Axle> = {}) => axle(placardKpa, { steered: true, ...change });
+const spec = (change: Partial<SpecSheet>): SpecSheet => ({
+  ...BLANK_SPEC,
+  battery: { type: 'flooded', ratedA: 640, standard: 'EN' },
+  brakeFluid: 'DOT 4',
+  stickSpanL: 1.2,
+  studs: 5,
+  fluids: [
+    { fluid: 'engine-oil', grade: '5W-30', capacityL: 5.2 },
+    { fluid: 'coolant', grade: 'ethylene glycol, green', capacityL: 7.5 },
+    { fluid: 'brake-fluid', grade: 'DOT 4', capacityL: 0.9 },
+  ],
+  torques: [
+    { fastener: 'wheel-bolts', newtonMetres: 120, socket: '17' },
+    { fastener: 'drain-plug', newtonMetres: 30, socket: '13' },
+  ],
+  intervals: [{ job: 'Engine oil and filter', km: 20_000, months: 12, hours: null }],
+  parts: [{ part: 'Oil filter', number: 'TH 1042' }],
+  ...change,
 });
 const front = (place: string) => place.startsWith('1');
 
-/** Four vehicles of Ferrant Holm Community Transport, invented like everything here. */
+/** Vehicles of Ferrant Holm Community Transport, invented like everything here. */
 export const STORIES: readonly Story[] = [
   {
     vehicle: {
@@ -54,11 +95,13 @@ export const STORIES: readonly Story[] = [
       year: 2018,
       class: 'minibus',
       use: 'quarry road',
-      axles: [
-        { dual: false, brake: 'disc', placardKpa: 400 },
-        { dual: true, brake: 'disc', placardKpa: 350 },
-      ],
+      axles: [frontAxle(400), axle(350, { dual: true, driven: true })],
+      vin: '',
+      meterUnit: 'km',
+      makeUp: { ...USUAL_MAKE_UP, drive: 'rear', passengerLift: true },
+      spec: spec({ studs: 6, hardUse: true, torques: [{ fastener: 'wheel-bolts', newtonMetres: 180, socket: '19' }] }),
     },
+    template: 'interim',
     tread: (place) => ({ fresh: front(place) ? 8.6 : 8.2, fittedKm: -2000, per1000: front(place) ? 0.24 : 0.17 }),
     // The nearside front calliper drags since last winter: its inner pad goes first.
     pad: (place, side) => ({
@@ -105,11 +148,13 @@ export const STORIES: readonly Story[] = [
       year: 2020,
       class: 'car',
       use: 'care visits',
-      axles: [
-        { dual: false, brake: 'disc', placardKpa: 230 },
-        { dual: false, brake: 'drum', placardKpa: 220 },
-      ],
+      axles: [frontAxle(230, { driven: true }), axle(220, { brake: 'drum', liningNewMm: 5 })],
+      vin: '',
+      meterUnit: 'km',
+      makeUp: { ...USUAL_MAKE_UP, power: 'petrol', steering: 'electric' },
+      spec: spec({}),
     },
+    template: 'interim',
     tread: (place) => ({ fresh: 7.4, fittedKm: -3000, per1000: front(place) ? 0.19 : 0.1 }),
     pad: () => ({ fresh: 10.4, fittedKm: -4000, per1000: 0.16 }),
     // A slow puncture, hidden by the cold season.
@@ -138,11 +183,13 @@ export const STORIES: readonly Story[] = [
       year: 2019,
       class: 'light-goods',
       use: 'beach rescue',
-      axles: [
-        { dual: false, brake: 'disc', placardKpa: 240 },
-        { dual: false, brake: 'disc', placardKpa: 260 },
-      ],
+      axles: [frontAxle(240, { driven: true }), axle(260, { driven: true })],
+      vin: '',
+      meterUnit: 'km',
+      makeUp: { ...USUAL_MAKE_UP, drive: 'four-selectable', towbar: true },
+      spec: spec({ studs: 6 }),
     },
+    template: 'interim',
     tread: (place) => ({ fresh: 9.6, fittedKm: -500, per1000: front(place) ? 0.31 : 0.22 }),
     pad: (place) => ({ fresh: 12, fittedKm: -500, per1000: front(place) ? 0.24 : 0.15 }),
     pressureKpa: (place) => (front(place) ? 241 : 259),
@@ -170,11 +217,13 @@ export const STORIES: readonly Story[] = [
       year: 2009,
       class: 'car',
       use: 'volunteer driver',
-      axles: [
-        { dual: false, brake: 'disc', placardKpa: 220 },
-        { dual: false, brake: 'disc', placardKpa: 220 },
-      ],
+      axles: [frontAxle(220, { driven: true }), axle(220)],
+      vin: '',
+      meterUnit: 'km',
+      makeUp: { ...USUAL_MAKE_UP, power: 'petrol', timingBelt: false },
+      spec: spec({ stickSpanL: 1 }),
     },
+    template: 'interim',
     tread: (place) => ({ fresh: front(place) ? 6.1 : 6.8, fittedKm: 0, per1000: 0.15 }),
     pad: (place) => ({ fresh: front(place) ? 6.8 : 7.6, fittedKm: 0, per1000: 0.19 }),
     pressureKpa: () => 219,
@@ -194,6 +243,37 @@ export const STORIES: readonly Story[] = [
         leak: weep('stain'),
         photos: { 'leak.engine': ['leak', 0.2], 'tyre.tread@1R': ['tread', 0.7] },
       },
+    ],
+  },
+  {
+    vehicle: {
+      fleetCode: 'FH 12',
+      plate: '',
+      make: 'Tarnwell',
+      model: 'Crofter 22',
+      year: 2017,
+      class: 'plant',
+      use: 'airstrip and verges',
+      axles: [
+        frontAxle(180, { driven: true, brake: 'drum', discMinimumMm: null }),
+        axle(120, { driven: true, brake: 'drum' }),
+      ],
+      vin: '',
+      meterUnit: 'h',
+      makeUp: { ...USUAL_MAKE_UP, drive: 'four-selectable', spareWheel: false, timingBelt: false },
+      spec: spec({
+        studs: null,
+        brakeFluid: null,
+        intervals: [{ job: 'Engine oil and filter', km: null, months: 12, hours: 200 }],
+      }),
+    },
+    template: 'plant-weekly',
+    tread: () => ({ fresh: 20, fittedKm: 0, per1000: 2 }),
+    pad: () => ({ fresh: 5, fittedKm: 0, per1000: 0.2 }),
+    pressureKpa: (place) => (front(place) ? 178 : 119),
+    visits: [
+      { daysAgo: 60, km: 1_412, by: 'Callum', ambientC: 12 },
+      { daysAgo: 6, km: 1_463, by: 'Callum', ambientC: 6, words: { 'plant.aircleaner': ['debris'] } },
     ],
   },
 ];

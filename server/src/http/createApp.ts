@@ -10,6 +10,7 @@ import { operationRoutes } from '../operations/routes';
 import { peopleRoutes } from '../people/routes';
 import { photoRoutes } from '../photos/routes';
 import { reportRoutes } from '../reports/routes';
+import { ruleRoutes } from '../rules/routes';
 import { trendRoutes } from '../trends/routes';
 import { vehicleRoutes } from '../vehicles/routes';
 import { crossSiteGuard } from './guard';
@@ -68,6 +69,7 @@ export function createApp(context: Context): Express {
   trendRoutes(api, context);
   reportRoutes(api, context);
   photoRoutes(api, context);
+  ruleRoutes(api, context);
   app.use('/api', () => {
     throw new NotFound('endpoint');
   });

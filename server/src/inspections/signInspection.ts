@@ -1,8 +1,9 @@
-import { BASELINE, verdictFor } from '@weskopos/core';
+import { verdictFor } from '@weskopos/core';
 import type { Refusal } from '@weskopos/contract';
 import type { Tx } from '../db/engine';
-import { operationValues, type Applied } from '../operations/applyChange';
+import { writeDown, type Applied } from '../operations/applyChange';
 import type { Change } from '../operations/change';
+import { rulesOfVisit } from '../rules/rulesOfVisit';
 import { readLife } from '../vehicles/readLife';
 
 /** Signs a visit: from here on nothing in it changes. The verdict is graded here, from what the server holds. */
@@ -16,15 +17,12 @@ export async function signInspection(
     [body.inspectionId],
   );
   const refusal: Refusal | null = !target ? 'no-inspection' : target.signed_at ? 'already-signed' : null;
-  const [operation] = await tx.query<NonNullable<Applied>>(
-    `insert into operation (id, kind, person_id, device, made_at, received_at, refusal) values ($1, $2, $3, $4, $5, $6, $7)
-     on conflict (id) do nothing returning refusal`,
-    [...operationValues(change), refusal],
-  );
+  const operation = await writeDown(tx, change, refusal);
   const life = operation && !refusal && target ? await readLife(tx, target.vehicle_id) : undefined;
   const visit = life?.visits.find(({ inspection }) => inspection.id === body.inspectionId);
   if (life && visit) {
-    const { grade, counts } = verdictFor(life.vehicle, visit.inspection, visit.findings, BASELINE);
+    const rules = await rulesOfVisit(tx, visit.inspection);
+    const { grade, counts } = verdictFor(life.vehicle, visit.inspection, visit.findings, rules);
     await tx.query('update inspection set signed_at = $2, signed_by = $3, grade = $4, counts = $5 where id = $1', [
       body.inspectionId,
       body.signedAt,

@@ -1,4 +1,4 @@
-import type { OperationOutcome } from '@weskopos/contract';
+import { upgradeOperation, type OperationOutcome } from '@weskopos/contract';
 import type { Engine } from '../db/engine';
 import { DatabaseError } from '../db/pgliteEngine';
 import type { Journal } from '../journal/journal';
@@ -46,7 +46,7 @@ export async function replayJournal(engine: Engine, changes: readonly Change[]):
       if (have.has(change.operation.id)) continue;
       have.add(change.operation.id);
       try {
-        await applyChange(engine, change);
+        await applyChange(engine, { ...change, operation: upgradeOperation(change.operation) });
         replayed += 1;
       } catch (error) {
         // One change must not keep a workshop from opening; anything but the database's own refusal still does.

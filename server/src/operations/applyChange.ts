@@ -1,10 +1,11 @@
 import type { OperationOutcome, Refusal } from '@weskopos/contract';
-import type { Engine } from '../db/engine';
+import type { Engine, Queries } from '../db/engine';
 import { putFinding } from '../inspections/putFinding';
 import { signInspection } from '../inspections/signInspection';
 import { startInspection } from '../inspections/startInspection';
 import { addPerson } from '../people/addPerson';
 import { addPhoto } from '../photos/addPhoto';
+import { putRulebook } from '../rules/putRulebook';
 import { putVehicle } from '../vehicles/putVehicle';
 import type { Change } from './change';
 
@@ -31,6 +32,8 @@ function write(engine: Engine, change: Change): Promise<Applied> {
       return putFinding(engine, change, operation.body);
     case 'inspection.sign':
       return engine.transaction((tx) => signInspection(tx, change, operation.body));
+    case 'rulebook.put':
+      return putRulebook(engine, change, operation.body);
     case 'person.add':
       return addPerson(engine, change, operation.body);
     case 'photo.add':
@@ -45,4 +48,14 @@ export function operationValues({
   receivedAt,
 }: Change): [string, string, string | null, string, string, string] {
   return [operation.id, operation.kind, by, operation.device, operation.at, receivedAt];
+}
+
+/** Writes the operation itself down, once, with why it was refused; answers nothing when it was there before. */
+export async function writeDown(db: Queries, change: Change, refusal: Refusal | null): Promise<Applied> {
+  const [operation] = await db.query<NonNullable<Applied>>(
+    `insert into operation (id, kind, person_id, device, made_at, received_at, refusal) values ($1, $2, $3, $4, $5, $6, $7)
+     on conflict (id) do nothing returning refusal`,
+    [...operationValues(change), refusal],
+  );
+  return operation;
 }

@@ -1,3 +1,4 @@
+import { BUILT_IN_RULEBOOK, DRY } from '@weskopos/core';
 import fc from 'fast-check';
 import { randomUUID } from 'node:crypto';
 import { newFinding, openVisit, operationOf, startWorkshop, type TestWorkshop } from '../tests/workshop';
@@ -39,13 +40,36 @@ test('no change to a sound operation is answered with a 500 or a stack, and what
     operationOf(
       'finding.put',
       newFinding(inspection.id, {
-        leak: { stage: 'damp', fluid: 'fuel', place: null, reaches: 'nothing', wiped: false },
+        leaks: [{ ...DRY, stage: 'damp', fluid: 'fuel' }],
+        photos: [{ id: randomUUID(), caption: 'here', marks: [{ kind: 'ring', x: 0.5, y: 0.5, radius: 0.1 }] }],
         point: 'leak.engine',
         place: '',
         readings: [],
       }),
     ),
-    operationOf('finding.put', newFinding(inspection.id, { words: ['glazed'] })),
+    operationOf(
+      'finding.put',
+      newFinding(inspection.id, { words: ['glazed'], override: { grade: 'advisory', reason: 'seen worse' } }),
+    ),
+    operationOf(
+      'finding.put',
+      newFinding(inspection.id, {
+        point: 'walk.lamps',
+        place: '',
+        readings: [],
+        counts: [{ item: 'dip', good: 1, of: 2 }],
+      }),
+    ),
+    operationOf(
+      'finding.put',
+      newFinding(inspection.id, {
+        point: 'cabin.codes',
+        place: '',
+        readings: [],
+        codes: [{ code: 'C 12', text: '', state: 'stored' }],
+      }),
+    ),
+    operationOf('rulebook.put', { ...BUILT_IN_RULEBOOK, version: 1 }),
     operationOf('inspection.start', { ...inspection, id: randomUUID() }),
     operationOf('vehicle.put', { ...vehicle, use: 'fuzz' }),
   ];

@@ -1,3 +1,4 @@
+import { DRY } from '@weskopos/core';
 import { lifeSchema, reportSchema, trendSchema, yardEntrySchema } from '@weskopos/contract';
 import { randomUUID } from 'node:crypto';
 import { z } from 'zod';
@@ -21,7 +22,10 @@ afterAll(() => workshop.stop());
 const pad = (inspectionId: string, mm: number, place = '1L') =>
   operationOf(
     'finding.put',
-    newFinding(inspectionId, { place, readings: [{ measure: 'lining', spot: 'whole', phase: 'found', values: [mm] }] }),
+    newFinding(inspectionId, {
+      place,
+      readings: [{ measure: 'lining', spot: 'whole', phase: 'found', values: [mm], bound: 'exact' }],
+    }),
   );
 const entries = async () =>
   (await workshop.context.engine.query<{ n: number }>('select count(*)::int as n from finding'))[0]?.n;
@@ -31,16 +35,16 @@ describe('a visit from start to report', () => {
     const { client } = workshop;
     const vehicle = newVehicle();
     const visits = [0, 1, 2].map((n) =>
-      newInspection(vehicle.id, { meterKm: 50_000 + n * 5000, startedAt: `2026-0${n + 1}-01T08:00:00.000Z` }),
+      newInspection(vehicle.id, { meter: 50_000 + n * 5000, startedAt: `2026-0${n + 1}-01T08:00:00.000Z` }),
     );
     await client.operations(operationOf('vehicle.put', vehicle));
     const leak = newFinding(visits[2]!.id, {
       point: 'leak.engine',
       place: '',
       readings: [],
-      leak: { stage: 'damp', fluid: 'fuel', place: 'filter-seat', reaches: 'exhaust', wiped: true },
+      leaks: [{ ...DRY, stage: 'damp', fluid: 'fuel', place: 'filter-seat', reaches: 'exhaust', wiped: true }],
       note: 'wet since the ferry',
-      photos: [randomUUID()],
+      photos: [{ id: randomUUID(), caption: 'from below', marks: [{ kind: 'ring', x: 0.4, y: 0.5, radius: 0.1 }] }],
     });
     for (const [n, inspection] of visits.entries()) {
       const outcomes = await client.operations(
@@ -54,7 +58,7 @@ describe('a visit from start to report', () => {
 
     const life = lifeSchema.parse((await client.get(`/api/vehicles/${vehicle.id}/life`)).body);
     expect(life.vehicle).toEqual(vehicle);
-    expect(life.visits.map(({ inspection }) => inspection.meterKm)).toEqual([50_000, 55_000, 60_000]);
+    expect(life.visits.map(({ inspection }) => inspection.meter)).toEqual([50_000, 55_000, 60_000]);
     expect(life.visits[2]).toMatchObject({ inspector: 'Maren', signedBy: 'Maren' });
     expect(life.visits[2]?.findings.find(({ id }) => id === leak.id)).toEqual({ ...leak, by: 'Maren' });
 
@@ -73,7 +77,7 @@ describe('a visit from start to report', () => {
 
     const yard = z.array(yardEntrySchema).parse((await client.get('/api/yard')).body);
     expect(yard.find((entry) => entry.vehicle.id === vehicle.id)).toMatchObject({
-      last: { grade: 'fail', meterKm: 60_000 },
+      last: { grade: 'fail', meter: 60_000 },
       open: null,
     });
   });
@@ -81,7 +85,7 @@ describe('a visit from start to report', () => {
   test('repeat readings keep their order, later entries name their parent', async () => {
     const { inspection } = await openVisit(workshop.client);
     const first = newFinding(inspection.id, {
-      readings: [{ measure: 'lining', spot: 'whole', phase: 'found', values: [3.6, 3.4, 3.5] }],
+      readings: [{ measure: 'lining', spot: 'whole', phase: 'found', values: [3.6, 3.4, 3.5], bound: 'exact' }],
     });
     const second = newFinding(inspection.id, { parent: first.id, note: 'again' });
     await workshop.client.operations(operationOf('finding.put', first), operationOf('finding.put', second));
@@ -197,7 +201,7 @@ describe('bad input is answered with what is wrong, and nothing of it is taken',
     ['unknown point', withBody({ point: 'belt.nowhere' }), 'operations.0.body.point'],
     [
       'lining of 99 mm',
-      withBody({ readings: [{ measure: 'lining', spot: 'whole', phase: 'found', values: [99] }] }),
+      withBody({ readings: [{ measure: 'lining', spot: 'whole', phase: 'found', values: [99], bound: 'exact' }] }),
       'operations.0.body.readings.0.values.0',
     ],
     [
@@ -220,7 +224,7 @@ describe('bad input is answered with what is wrong, and nothing of it is taken',
 
   test('the range stands in the answer', async () => {
     const { body } = await send(
-      withBody({ readings: [{ measure: 'lining', spot: 'whole', phase: 'found', values: [99] }] }),
+      withBody({ readings: [{ measure: 'lining', spot: 'whole', phase: 'found', values: [99], bound: 'exact' }] }),
     );
     expect(body.errors[0].message).toContain('0 to 30 mm');
   });

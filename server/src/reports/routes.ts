@@ -1,8 +1,9 @@
 import { ENDPOINTS } from '@weskopos/contract';
-import { BASELINE, composeReport } from '@weskopos/core';
+import { composeReport } from '@weskopos/core';
 import type { Context } from '../context';
 import { NotFound } from '../http/problems';
 import { register, type Api } from '../http/register';
+import { rulesOfVisit } from '../rules/rulesOfVisit';
 import { readLife } from '../vehicles/readLife';
 
 export function reportRoutes(api: Api, { engine }: Context): void {
@@ -16,7 +17,8 @@ export function reportRoutes(api: Api, { engine }: Context): void {
     const earlier = life.visits.filter(
       ({ inspection }) => inspection.signedAt && inspection.startedAt < visit.inspection.startedAt,
     );
-    const report = composeReport(life.vehicle, visit, earlier, BASELINE);
+    const rules = await rulesOfVisit(engine, visit.inspection);
+    const report = composeReport(life.vehicle, visit, earlier, rules);
     return {
       inspectionId: params.id,
       grade: report.verdict.grade,
@@ -24,11 +26,13 @@ export function reportRoutes(api: Api, { engine }: Context): void {
       points: report.verdict.points.map(({ key, result }) => ({
         key,
         grade: result.grade,
+        computed: result.computed,
         watch: result.watch,
         corrected: result.corrected,
         closeCall: result.closeCall,
         reasons: [...result.reasons],
       })),
+      systems: report.verdict.systems.map((one) => ({ ...one, counts: { ...one.counts } })),
       notSeen: report.notSeen.map(({ key }) => key),
       runOut: [...report.runOut],
     };

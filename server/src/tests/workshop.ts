@@ -1,5 +1,14 @@
 import { GUARD_HEADER, type Operation, type OperationOutcome } from '@weskopos/contract';
-import { BASELINE, CATALOGUE_VERSION, type Finding, type Inspection, type Vehicle } from '@weskopos/core';
+import {
+  BLANK_SPEC,
+  CATALOGUE_VERSION,
+  PLAIN_AXLE,
+  USUAL_MAKE_UP,
+  nextFinding,
+  type Finding,
+  type Inspection,
+  type Vehicle,
+} from '@weskopos/core';
 import { randomUUID } from 'node:crypto';
 import fs from 'node:fs/promises';
 import os from 'node:os';
@@ -100,7 +109,7 @@ export function operationOf<K extends Kind>(
 let vehicles = 0;
 export function newVehicle(change: Partial<Vehicle> = {}): Vehicle {
   vehicles += 1;
-  const axle = { dual: false, brake: 'disc', placardKpa: 230 } as const;
+  const axle = { ...PLAIN_AXLE, placardKpa: 230 };
   return {
     id: randomUUID(),
     fleetCode: `T ${vehicles}`,
@@ -110,7 +119,11 @@ export function newVehicle(change: Partial<Vehicle> = {}): Vehicle {
     year: 2020,
     class: 'car',
     use: '',
-    axles: [axle, axle],
+    axles: [{ ...axle, steered: true, driven: true }, axle],
+    vin: '',
+    meterUnit: 'km',
+    makeUp: USUAL_MAKE_UP,
+    spec: BLANK_SPEC,
     ...change,
   };
 }
@@ -120,12 +133,15 @@ export function newInspection(vehicleId: string, change: Partial<Inspection> = {
     id: randomUUID(),
     vehicleId,
     startedAt: '2026-06-01T08:00:00.000Z',
-    meterKm: 50_000,
+    meter: 50_000,
     meterAnswer: null,
     complaint: '',
     state: 'cold',
     ambientC: 15,
-    limitSheet: `${BASELINE.code} ${BASELINE.version}`,
+    load: 'light',
+    rulebook: 0,
+    template: 'full',
+    focus: null,
     catalogueVersion: CATALOGUE_VERSION,
     signedAt: null,
     ...change,
@@ -133,23 +149,13 @@ export function newInspection(vehicleId: string, change: Partial<Inspection> = {
 }
 
 export function newFinding(inspectionId: string, change: Partial<Finding> = {}): Finding {
-  return {
-    id: randomUUID(),
-    inspectionId,
-    parent: null,
-    point: 'pad.inner',
-    place: '1L',
+  const target = { inspectionId, point: 'pad.inner', place: '1L' } as const;
+  const looked = {
     access: 'seen',
-    accessReason: null,
-    readings: [{ measure: 'lining', spot: 'whole', phase: 'found', values: [6] }],
-    words: [],
-    leak: null,
-    note: '',
-    photos: [],
-    kept: [],
-    at: '2026-06-01T08:05:00.000Z',
-    ...change,
-  };
+    readings: [{ measure: 'lining', spot: 'whole', phase: 'found', values: [6], bound: 'exact' }],
+  } as const;
+  const stamp = { id: randomUUID(), at: '2026-06-01T08:05:00.000Z' };
+  return { ...nextFinding(undefined, target, stamp, looked), ...change };
 }
 
 /** A vehicle with an open visit, known to the server. */

@@ -1,8 +1,9 @@
 import { ENDPOINTS } from '@weskopos/contract';
-import { BASELINE, runOutOf } from '@weskopos/core';
+import { runOutOf } from '@weskopos/core';
 import type { Context } from '../context';
 import { NotFound } from '../http/problems';
 import { register, type Api } from '../http/register';
+import { rulesOfToday } from '../rules/rulesOfVisit';
 import { readLife } from '../vehicles/readLife';
 
 export function trendRoutes(api: Api, { engine }: Context): void {
@@ -10,6 +11,6 @@ export function trendRoutes(api: Api, { engine }: Context): void {
     const life = await readLife(engine, params.id);
     if (!life) throw new NotFound('vehicle');
     const signed = life.visits.filter(({ inspection }) => inspection.signedAt);
-    return [...runOutOf(life.vehicle, signed, BASELINE)];
+    return [...runOutOf(life.vehicle, signed, await rulesOfToday(engine))];
   });
 }

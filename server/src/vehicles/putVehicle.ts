@@ -19,6 +19,10 @@ export async function putVehicle(engine: Engine, change: Change, vehicle: Vehicl
     vehicle.class,
     vehicle.use,
     JSON.stringify(vehicle.axles),
+    vehicle.vin,
+    vehicle.meterUnit,
+    JSON.stringify(vehicle.makeUp),
+    JSON.stringify(vehicle.spec),
   ];
   try {
     const [applied] = await engine.query<{ refusal: null }>(
@@ -29,10 +33,11 @@ export async function putVehicle(engine: Engine, change: Change, vehicle: Vehicl
          on conflict (id) do nothing
          returning refusal
        ), put as (
-         insert into vehicle (id, fleet_code, plate, make, model, year, class, use, axles)
-         select $7::uuid, $8, $9, $10, $11, $12::integer, $13, $14, $15::jsonb from op where refusal is null
+         insert into vehicle (id, fleet_code, plate, make, model, year, class, use, axles, vin, meter_unit, make_up, spec)
+         select $7::uuid, $8, $9, $10, $11, $12::integer, $13, $14, $15::jsonb, $16, $17, $18::jsonb, $19::jsonb from op where refusal is null
          on conflict (id) do update set fleet_code = excluded.fleet_code, plate = excluded.plate, make = excluded.make,
-           model = excluded.model, year = excluded.year, class = excluded.class, use = excluded.use, axles = excluded.axles
+           model = excluded.model, year = excluded.year, class = excluded.class, use = excluded.use, axles = excluded.axles,
+           vin = excluded.vin, meter_unit = excluded.meter_unit, make_up = excluded.make_up, spec = excluded.spec
        )
        select refusal from op`,
       values,

@@ -6,7 +6,7 @@ import { vehicleFrom, type VehicleRow } from './vehicleRow';
 interface SummaryRow {
   readonly id: string;
   readonly started_at: string;
-  readonly meter_km: number;
+  readonly meter: number;
   readonly signed_at: string | null;
   readonly grade: Grade | null;
   readonly counts: Record<Grade, number> | null;
@@ -14,7 +14,7 @@ interface SummaryRow {
 
 type YardRow = VehicleRow & { readonly last: SummaryRow | null; readonly open: SummaryRow | null };
 
-const SUMMARY = `json_build_object('id', id, 'started_at', started_at, 'meter_km', meter_km, 'signed_at', signed_at, 'grade', grade, 'counts', counts)`;
+const SUMMARY = `json_build_object('id', id, 'started_at', started_at, 'meter', meter, 'signed_at', signed_at, 'grade', grade, 'counts', counts)`;
 
 /** Every vehicle with its last signed visit and the one that is half done. */
 export async function readYard(db: Queries): Promise<YardEntry[]> {
@@ -36,7 +36,7 @@ function summaryFrom(row: SummaryRow): VisitSummary {
   return {
     inspectionId: row.id,
     startedAt: iso(row.started_at),
-    meterKm: row.meter_km,
+    meter: row.meter,
     signedAt: row.signed_at && iso(row.signed_at),
     grade: row.grade,
     counts: row.counts,

@@ -1,10 +1,15 @@
 import {
   ARRIVAL_STATES,
-  BASELINE,
   CATALOGUE_VERSION,
-  METER_RANGE_KM,
+  LOADS,
+  METER_RANGE,
   checkMeter,
+  gradedPoints,
   parseMeasure,
+  newestRulebook,
+  walkSteps,
+  watchedPoints,
+  type Load,
   type ArrivalState,
   type MeterAnswer,
 } from '@weskopos/core';
@@ -17,11 +22,12 @@ import { Page } from '../../kit/Page';
 import { Press } from '../../kit/Press';
 import { usePalette } from '../../kit/theme';
 import { Label, Words } from '../../kit/Words';
-import { useLife } from '../../sync/useLife';
-import { record } from '../../sync/workshop';
+import { useLife, useRulebooks } from '../../sync/useLife';
+import { record, rulesFor } from '../../sync/workshop';
 import { words } from '../../words/en';
-import { day, kilometres } from '../../words/show';
+import { day, meterTypedUnit, meterWords, templateWords } from '../../words/show';
 import { NotHere } from '../root/NotHere';
+import { gradingOf } from '../walk/visitContext';
 
 const AMBIENT_RANGE = { least: -60, most: 60 } as const;
 
@@ -37,21 +43,51 @@ export function Arrival() {
   const [state, setState] = useState<ArrivalState | null>(null);
   const [complaint, setComplaint] = useState('');
   const [tried, setTried] = useState(false);
+  const rulebooks = useRulebooks();
+  const [load, setLoad] = useState<Load>('light');
+  const [template, setTemplate] = useState<string | null>(null);
   if (!life) return <NotHere />;
 
+  const { vehicle } = life;
+  const rulebook = newestRulebook(rulebooks);
+  const signed = life.visits.filter(({ inspection }) => inspection.signedAt !== null);
+  const lastSigned = signed.at(-1);
+  const offered = rulebook.templates.filter(
+    ({ code, onlyWatched }) =>
+      code !== 'first-fourteen' &&
+      (!onlyWatched || lastSigned !== undefined) &&
+      (code === 'cold-gate' || (vehicle.class === 'plant') === code.startsWith('plant')) &&
+      (code !== 'minibus' || vehicle.makeUp.passengerLift),
+  );
+  const usual = lastSigned?.inspection.template;
+  const chosen =
+    offered.find(({ code }) => code === (template ?? usual)) ??
+    offered.find(({ code }) => code === 'interim') ??
+    offered[0];
+  const focusOf = () => {
+    if (!chosen?.onlyWatched || !lastSigned) return null;
+    return watchedPoints(gradedPoints(gradingOf(life, lastSigned, rulesFor(rulebooks, lastSigned.inspection))));
+  };
+  const steps = chosen ? walkSteps({ vehicle, template: chosen, house: rulebook.house, focus: focusOf() }) : [];
+  const pointCount = steps.reduce((sum, step) => sum + step.points.length, 0);
+  const meterUnit = meterTypedUnit(vehicle.meterUnit);
+  const meterName = vehicle.meterUnit === 'h' ? 'Hour meter' : 'Odometer';
+  const range = METER_RANGE[vehicle.meterUnit];
+
   const last = life.visits.at(-1)?.inspection ?? null;
-  const km = parseMeasure(meter.replace(/[\u202f ]/g, ''), 'km');
+  const km = parseMeasure(meter.replace(/[\u202f ]/g, ''), meterUnit);
+  const stored = (value: number) => (vehicle.meterUnit === 'h' ? Math.round(value * 10) / 10 : Math.round(value));
   const now = new Date().toISOString();
   const check =
     km.status === 'value'
-      ? checkMeter(Math.round(km.stored), last && { km: last.meterKm, at: last.startedAt }, now)
+      ? checkMeter(stored(km.stored), last && { meter: last.meter, at: last.startedAt }, now, vehicle.meterUnit)
       : null;
   const celsius = parseMeasure(ambient, '°C');
   const meterProblem =
     km.status === 'unreadable' || check?.status === 'impossible'
-      ? `Odometer: a distance from ${METER_RANGE_KM.least} to ${kilometres(METER_RANGE_KM.most)}, e.g. 84310 or 52390mi.`
+      ? `${meterName}: ${vehicle.meterUnit === 'h' ? 'hours' : 'a distance'} from ${range.least} to ${meterWords(range.most, vehicle.meterUnit)}${vehicle.meterUnit === 'h' ? '' : ', e.g. 84310 or 52390mi'}.`
       : km.status === 'empty' && tried
-        ? 'Odometer: read it before anything is touched.'
+        ? `${meterName}: read it before anything is touched.`
         : undefined;
   const ambientBad =
     celsius.status === 'unreadable' ||
@@ -60,7 +96,16 @@ export function Arrival() {
 
   const begin = async () => {
     setTried(true);
-    if (state === null || km.status !== 'value' || meterProblem || ambientBad || needsAnswer) return;
+    if (
+      state === null ||
+      km.status !== 'value' ||
+      meterProblem ||
+      ambientBad ||
+      needsAnswer ||
+      !chosen ||
+      pointCount === 0
+    )
+      return;
     const visit = crypto.randomUUID();
     await record({
       kind: 'inspection.start',
@@ -68,12 +113,15 @@ export function Arrival() {
         id: visit,
         vehicleId: life.vehicle.id,
         startedAt: now,
-        meterKm: Math.round(km.stored),
+        meter: stored(km.stored),
         meterAnswer: check?.status === 'doubtful' ? answer : null,
         complaint: complaint.trim(),
         state,
         ambientC: celsius.status === 'value' ? Math.round(celsius.stored * 10) / 10 : null,
-        limitSheet: `${BASELINE.code} ${BASELINE.version}`,
+        load,
+        rulebook: rulebook.version,
+        template: chosen.code,
+        focus: focusOf(),
         catalogueVersion: CATALOGUE_VERSION,
         signedAt: null,
       },
@@ -89,7 +137,7 @@ export function Arrival() {
       foot={<Press kind="main" label="To the cold gate" onPress={() => void begin()} style={{ flex: 1 }} />}
     >
       <Field
-        label="Odometer, km"
+        label={`${meterName}, ${meterUnit}`}
         value={meter}
         onChangeText={(text) => {
           setMeter(text);
@@ -98,19 +146,19 @@ export function Arrival() {
         inputMode="text"
         autoFocus
         problem={meterProblem}
-        help={last ? `Last visit ${day(last.startedAt)}: ${kilometres(last.meterKm)}` : 'First visit.'}
+        help={last ? `Last visit ${day(last.startedAt)}: ${meterWords(last.meter, vehicle.meterUnit)}` : 'First visit.'}
       />
-      {check?.status === 'good' && check.sinceKm !== null ? (
+      {check?.status === 'good' && check.since !== null ? (
         <Words
           soft
-        >{`${kilometres(check.sinceKm)} in ${Math.round(check.sinceDays ?? 0)} days since the last visit.`}</Words>
+        >{`${meterWords(check.since, vehicle.meterUnit)} in ${Math.round(check.sinceDays ?? 0)} days since the last visit.`}</Words>
       ) : null}
       {check?.status === 'doubtful' ? (
         <Card ground={palette.advisoryWash}>
           <Label colour={palette.advisory}>
             {check.code === 'behind'
-              ? `Behind the last reading of ${kilometres(check.lastKm)}. Why?`
-              : `Very far since the last reading of ${kilometres(check.lastKm)}. Why?`}
+              ? `Behind the last reading of ${meterWords(check.last, vehicle.meterUnit)}. Why?`
+              : `Very far since the last reading of ${meterWords(check.last, vehicle.meterUnit)}. Why?`}
           </Label>
           <Words>Correct it above if you misread it now; otherwise your answer is kept with the visit.</Words>
           <Choice
@@ -123,7 +171,7 @@ export function Arrival() {
           />
           {tried && needsAnswer ? (
             <Words role="alert" colour={palette.fail}>
-              Choose an answer, or correct the odometer.
+              Choose an answer, or correct the meter.
             </Words>
           ) : null}
         </Card>
@@ -140,6 +188,19 @@ export function Arrival() {
           Choose how it stands: it decides what can be measured now.
         </Words>
       ) : null}
+      <Choice label="Loaded" options={LOADS} word={(one) => words.load[one]} value={load} onChoose={setLoad} />
+      <Choice
+        label="Inspection"
+        options={offered.map(({ code }) => code)}
+        word={(code) => templateWords(offered.find((one) => one.code === code) ?? { code, name: '' })}
+        value={chosen?.code ?? null}
+        onChoose={setTemplate}
+      />
+      <Words size="m" soft>
+        {pointCount === 0
+          ? 'The last visit left nothing to look at again.'
+          : `${pointCount} points${chosen?.nothingCarried ? ', nothing carried from before' : ''}. First: ${steps[0] ? (words.stop[steps[0].stop] ?? '').toLowerCase() : ''}.`}
+      </Words>
       <Field
         label="Ambient temperature, °C"
         value={ambient}

@@ -1,22 +1,26 @@
 import {
   cataloguePoint,
   hubPlaces,
+  mainSlot,
   readingAt,
   readingValue,
   tyresAtHub,
+  worstFirst,
   worstGrade,
   type Axle,
   type GradedPoint,
   type Place,
 } from '@weskopos/core';
-import { StyleSheet, View } from 'react-native';
+import { useState } from 'react';
+import { Pressable, StyleSheet, View } from 'react-native';
 import Svg, { G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { FONT, SIZE, SPACE } from '../../kit/tokens';
 import { gradeColours, usePalette } from '../../kit/theme';
-import { Label } from '../../kit/Words';
-import { figure, pointShort } from '../../words/show';
+import { Label, Words } from '../../kit/Words';
+import { figure, pointShort, unitOf } from '../../words/show';
 import { words } from '../../words/en';
 import { DeckMark } from './DeckMark';
+import { hubSpot, nearestPoint } from './nearestPoint';
 
 const WIDTH = 420;
 const HEIGHT = 196;
@@ -25,6 +29,8 @@ const NOSE = 10;
 interface DecksProps {
   readonly axles: readonly Axle[];
   readonly points: readonly GradedPoint[];
+  /** Lets a tap on a deck go to the point that is meant. */
+  readonly onPoint?: (key: string) => void;
 }
 
 /** The vehicle from above on three floors: what is under the bonnet, the wheels, the underside. Front to the left. */
@@ -36,13 +42,60 @@ export function Decks(props: DecksProps) {
           <Label size="m" soft>
             {words.deck[deck]}
           </Label>
-          <Svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} style={styles.drawing} role="img" aria-label={deckWords(deck, props)}>
-            <Outline />
-            {deck === 'wheels' ? <Wheels {...props} /> : <Floor deck={deck} {...props} />}
-          </Svg>
+          <Deck deck={deck} {...props} />
+          <DeckNote deck={deck} points={props.points} axles={props.axles} />
         </View>
       ))}
     </View>
+  );
+}
+
+function Deck({ deck, ...props }: DecksProps & { readonly deck: 'bonnet' | 'wheels' | 'under' }) {
+  const { axles, points, onPoint } = props;
+  const [width, setWidth] = useState(0);
+  const drawing = (
+    <Svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} style={styles.drawing} role="img" aria-label={deckWords(deck, props)}>
+      <Outline />
+      {deck === 'wheels' ? <Wheels {...props} /> : <Floor deck={deck} {...props} />}
+    </Svg>
+  );
+  if (!onPoint) return drawing;
+  return (
+    <Pressable
+      role="button"
+      aria-label={`${words.deck[deck]}: tap a place`}
+      onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}
+      onPress={({ nativeEvent: { locationX, locationY } }) => {
+        const at = { x: locationX / width, y: locationY / (width * (HEIGHT / WIDTH)) };
+        const meant = nearestPoint(deck, at, axles, points);
+        if (meant) onPoint(meant.key);
+      }}
+    >
+      <View style={styles.through}>{drawing}</View>
+    </Pressable>
+  );
+}
+
+/** Most names under one deck; the rest is counted. */
+const MOST_NAMED = 4;
+
+/** What is not well on a deck, in words under its drawing. */
+function DeckNote({ deck, points, axles }: DecksProps & { readonly deck: string }) {
+  const palette = usePalette();
+  const here = onDeck(deck, points);
+  const bad = worstFirst(here).filter(({ result }) => result.grade === 'fail' || result.grade === 'advisory');
+  const unseen = here.filter(({ result }) => result.grade === 'not-seen').length;
+  if (bad.length === 0 && unseen === 0) return null;
+  return (
+    <Words size="m" soft>
+      {bad.slice(0, MOST_NAMED).map(({ key, point, place, result }, index) => (
+        <Words key={key} size="m" strong colour={gradeColours(palette, result.grade).line}>
+          {`${index > 0 ? ', ' : ''}${pointShort(point, place, axles.length)}`}
+        </Words>
+      ))}
+      {bad.length > MOST_NAMED ? ` and ${bad.length - MOST_NAMED} more` : ''}
+      {unseen > 0 ? `${bad.length > 0 ? ' · ' : ''}${unseen} not seen` : ''}
+    </Words>
   );
 }
 
@@ -74,8 +127,6 @@ function Outline() {
 function Floor({ deck, points }: DecksProps & { readonly deck: 'bonnet' | 'under' }) {
   const palette = usePalette();
   const here = onDeck(deck, points);
-  const named = here.filter(({ result }) => result.grade === 'advisory' || result.grade === 'fail' || result.watch);
-  const unseen = here.filter(({ result }) => result.grade === 'not-seen').length;
   return (
     <G>
       {deck === 'bonnet' ? (
@@ -94,23 +145,6 @@ function Floor({ deck, points }: DecksProps & { readonly deck: 'bonnet' | 'under
         const at = cataloguePoint(point).deck;
         return at ? <DeckMark key={key} grade={result.grade} x={at.x * WIDTH} y={at.y * HEIGHT} /> : null;
       })}
-      {named.slice(0, 5).map(({ key, point, place, result }, index) => (
-        <SvgText
-          key={`${key}-name`}
-          x={206}
-          y={30 + index * 24}
-          fill={gradeColours(palette, result.watch ? 'pass' : result.grade).line}
-          fontFamily={FONT.labelStrong}
-          fontSize={SIZE.l}
-        >
-          {pointShort(point, place, 2)}
-        </SvgText>
-      ))}
-      {unseen > 0 ? (
-        <SvgText x={206} y={HEIGHT - 18} fill={palette.soft} fontFamily={FONT.label} fontSize={SIZE.m}>
-          {`${unseen} not seen`}
-        </SvgText>
-      ) : null}
     </G>
   );
 }
@@ -119,10 +153,7 @@ const TYRE = { width: 42, height: 17 } as const;
 
 function Wheels({ axles, points }: DecksProps) {
   const palette = usePalette();
-  const xOf = (hub: Place) => {
-    const index = Number.parseInt(hub, 10) - 1;
-    return 72 + (index * (WIDTH - 170)) / Math.max(1, axles.length - 1);
-  };
+  const xOf = (hub: Place) => hubSpot(hub, axles).x * WIDTH;
   const wheels = onDeck('wheels', points);
   return (
     <G>
@@ -157,7 +188,9 @@ function Wheels({ axles, points }: DecksProps) {
           <G key={hub}>
             {tyres.map((tyre, index) => {
               const grade = worstGrade(
-                atHub.filter(({ place }) => place === tyre || place === hub).map(({ result }) => result.grade),
+                atHub
+                  .filter(({ place, station }) => station === 'wheel' && (place === tyre || place === hub))
+                  .map(({ result }) => result.grade),
               );
               const y = left ? 10 + index * (TYRE.height + 2) : HEIGHT - 10 - TYRE.height - index * (TYRE.height + 2);
               const { line } = gradeColours(palette, grade);
@@ -198,7 +231,7 @@ function Wheels({ axles, points }: DecksProps) {
         );
       })}
       <SvgText x={xOf('1L') + 26} y={HEIGHT / 2 - 8} fill={palette.soft} fontFamily={FONT.label} fontSize={SIZE.m}>
-        least tread · outer · inner pad, mm
+        {`least tread · outer · inner pad, ${unitOf('lining')}`}
       </SvgText>
     </G>
   );
@@ -206,16 +239,19 @@ function Wheels({ axles, points }: DecksProps) {
 
 /** The least of a point's readings: what decides it. */
 function lowest({ point, finding }: GradedPoint): string | null {
-  const { measure, spots } = cataloguePoint(point);
-  const values = spots.flatMap((spot) => {
-    const reading = readingAt(finding, spot);
-    return reading ? [readingValue(reading)] : [];
+  const slot = mainSlot(cataloguePoint(point));
+  if (!slot) return null;
+  const values = slot.spots.flatMap((spot) => {
+    const reading = readingAt(finding, slot.measure, spot);
+    return reading && reading.bound === 'exact' ? [readingValue(reading)] : [];
   });
-  return measure && values.length > 0 ? figure(measure, Math.min(...values)) : null;
+  return values.length > 0 ? figure(slot.measure, Math.min(...values)) : null;
 }
 
 const styles = StyleSheet.create({
   decks: { gap: SPACE.m },
   deck: { gap: SPACE.xs },
   drawing: { width: '100%', aspectRatio: WIDTH / HEIGHT },
+  // Places are told by the deck, not by the mark under the finger.
+  through: { pointerEvents: 'none' },
 });

@@ -7,4 +7,6 @@ export const People = lazy(() => pages().then((loaded) => ({ default: loaded.Peo
 export const Setup = lazy(() => pages().then((loaded) => ({ default: loaded.Setup })));
 export const TrendPage = lazy(() => pages().then((loaded) => ({ default: loaded.TrendPage })));
 export const TrendPanel = lazy(() => pages().then((loaded) => ({ default: loaded.TrendPanel })));
-export const NewVehicle = lazy(() => pages().then((loaded) => ({ default: loaded.NewVehicle })));
+export const VehicleEditor = lazy(() => pages().then((loaded) => ({ default: loaded.VehicleEditor })));
+export const BenchPage = lazy(() => pages().then((loaded) => ({ default: loaded.BenchPage })));
+export const RulesPage = lazy(() => pages().then((loaded) => ({ default: loaded.RulesPage })));

@@ -2,4 +2,6 @@ export { People } from '../people/People';
 export { Setup } from '../signin/Setup';
 export { TrendPage } from '../trend/TrendPage';
 export { TrendPanel } from '../trend/TrendPanel';
-export { NewVehicle } from '../vehicle/NewVehicle';
+export { VehicleEditor } from '../vehicle/VehicleEditor';
+export { BenchPage } from '../bench/BenchPage';
+export { RulesPage } from '../rules/RulesPage';

@@ -1,4 +1,4 @@
-import { BASELINE, runOutOf, seriesKey, verdictFor, worstFirst } from '@weskopos/core';
+import { newestRulebook, rulesOf, runOutOf, verdictFor, worstFirst } from '@weskopos/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { Suspense, useMemo, useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
@@ -9,9 +9,10 @@ import { Press } from '../../kit/Press';
 import { SPACE, TOUCH } from '../../kit/tokens';
 import { useIsWide, usePalette } from '../../kit/theme';
 import { Heading, Label, Words } from '../../kit/Words';
-import { useLife } from '../../sync/useLife';
+import { useLife, useRulebooks } from '../../sync/useLife';
+import { rulesFor } from '../../sync/workshop';
 import { words } from '../../words/en';
-import { day, kilometres, pointShort, roughKilometres } from '../../words/show';
+import { day, meterWords, pointShort, roughMeter } from '../../words/show';
 import { Decks } from '../decks/Decks';
 import { TrendPanel } from '../desk/lazyPages';
 import { PointLine } from '../overview/PointLine';
@@ -24,6 +25,7 @@ const MOST_TRENDS = 6;
 export function LifeSheet() {
   const { id } = useLocalSearchParams<{ id: string }>();
   const life = useLife(id);
+  const rulebooks = useRulebooks();
   const router = useRouter();
   const wide = useIsWide();
   const palette = usePalette();
@@ -32,17 +34,25 @@ export function LifeSheet() {
     if (!life) return undefined;
     const signed = life.visits.filter(({ inspection }) => inspection.signedAt !== null);
     const last = signed.at(-1);
+    const today = rulesOf(newestRulebook(rulebooks), 'full');
     return {
       signed,
       last,
       open: life.visits.findLast(({ inspection }) => inspection.signedAt === null),
-      verdict: last && verdictFor(life.vehicle, last.inspection, last.findings, BASELINE),
-      trends: runOutOf(life.vehicle, signed, BASELINE),
+      verdict: last && verdictFor(life.vehicle, last.inspection, last.findings, rulesFor(rulebooks, last.inspection)),
+      trends: runOutOf(life.vehicle, signed, today),
+      today,
+      grades: new Map(
+        signed.map(({ inspection, findings }) => [
+          inspection.id,
+          verdictFor(life.vehicle, inspection, findings, rulesFor(rulebooks, inspection)).grade,
+        ]),
+      ),
     };
-  }, [life]);
+  }, [life, rulebooks]);
   if (!life || !sheet) return <NotHere />;
   const { vehicle } = life;
-  const { last, open, verdict, trends, signed } = sheet;
+  const { last, open, verdict, trends, signed, today, grades } = sheet;
   const axles = vehicle.axles.length;
   const showTrend = (key: string) =>
     wide ? setShown(key) : router.push(`/vehicle/${id}/trend/${encodeURIComponent(key)}`);
@@ -53,7 +63,11 @@ export function LifeSheet() {
       <View>
         <Words soft>{[words.vehicleClass[vehicle.class], vehicle.year, vehicle.plate].join(' · ')}</Words>
         <Words>
-          {[`${vehicle.make} ${vehicle.model}`.trim(), last ? kilometres(last.inspection.meterKm) : '', vehicle.use]
+          {[
+            `${vehicle.make} ${vehicle.model}`.trim(),
+            last ? meterWords(last.inspection.meter, vehicle.meterUnit) : '',
+            vehicle.use,
+          ]
             .filter(Boolean)
             .join(' · ')}
         </Words>
@@ -90,7 +104,7 @@ export function LifeSheet() {
     <View style={styles.stack}>
       {wide && trend ? (
         <Suspense fallback={null}>
-          <TrendPanel vehicle={vehicle} trend={trend} />
+          <TrendPanel vehicle={vehicle} trend={trend} rules={today} />
         </Suspense>
       ) : null}
       {trends.length > 0 ? (
@@ -98,7 +112,7 @@ export function LifeSheet() {
           <Heading level={2}>Runs out next</Heading>
           {trends.slice(0, MOST_TRENDS).map(({ series, forecast }) => (
             <Pressable
-              key={seriesKey(series.point, series.place, series.spot)}
+              key={series.key}
               role="link"
               onPress={() => showTrend(series.key)}
               style={[styles.row, { borderColor: palette.rule }]}
@@ -108,7 +122,7 @@ export function LifeSheet() {
               </Words>
               <Label size="l" colour={palette.forecast}>
                 {forecast.status === 'running-out'
-                  ? `about ${roughKilometres(forecast.midKm)}`
+                  ? `about ${roughMeter(forecast.mid, vehicle.meterUnit)}`
                   : forecast.status === 'reached'
                     ? 'now'
                     : 'cannot tell yet'}
@@ -120,8 +134,8 @@ export function LifeSheet() {
       <Card>
         <Heading level={2}>Visits</Heading>
         {signed.length === 0 ? <Words soft>None signed yet.</Words> : null}
-        {[...signed].reverse().map(({ inspection, findings, inspector }) => {
-          const { grade } = verdictFor(vehicle, inspection, findings, BASELINE);
+        {[...signed].reverse().map(({ inspection, inspector }) => {
+          const grade = grades.get(inspection.id) ?? 'not-seen';
           return (
             <Pressable
               key={inspection.id}
@@ -131,7 +145,7 @@ export function LifeSheet() {
             >
               <GradeMark grade={grade} height={30} />
               <Words style={styles.grow}>{`${day(inspection.startedAt)}, ${inspector}`}</Words>
-              <Words soft>{`${words.grade[grade]} · ${kilometres(inspection.meterKm)}`}</Words>
+              <Words soft>{`${words.grade[grade]} · ${meterWords(inspection.meter, vehicle.meterUnit)}`}</Words>
             </Pressable>
           );
         })}
@@ -145,21 +159,24 @@ export function LifeSheet() {
       back="/"
       width={wide ? 1240 : 640}
       foot={
-        open ? (
-          <Press
-            kind="main"
-            label="Go on with the visit"
-            onPress={() => router.push(`/vehicle/${id}/visit/${open.inspection.id}`)}
-            style={styles.grow}
-          />
-        ) : (
-          <Press
-            kind="main"
-            label="Begin a visit"
-            onPress={() => router.push(`/vehicle/${id}/arrive`)}
-            style={styles.grow}
-          />
-        )
+        <>
+          <Press label="Vehicle and spec" onPress={() => router.push(`/vehicle/${id}/edit`)} />
+          {open ? (
+            <Press
+              kind="main"
+              label="Go on with the visit"
+              onPress={() => router.push(`/vehicle/${id}/visit/${open.inspection.id}`)}
+              style={styles.grow}
+            />
+          ) : (
+            <Press
+              kind="main"
+              label="Begin a visit"
+              onPress={() => router.push(`/vehicle/${id}/arrive`)}
+              style={styles.grow}
+            />
+          )}
+        </>
       }
     >
       {wide ? (

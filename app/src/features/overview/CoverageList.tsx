@@ -33,7 +33,7 @@ export function CoverageList({ points, axles, onPoint }: CoverageListProps) {
                 onPress={() => onPoint(point)}
                 style={[styles.row, { borderColor: palette.rule }]}
               >
-                <GradeMark grade={point.result.grade} height={26} />
+                <GradeMark grade={point.result.grade} carried={point.result.carried !== null} height={26} />
                 <Words style={styles.name}>{pointShort(point.point, point.place, axles)}</Words>
                 <Words strong colour={gradeColours(palette, point.result.grade).line}>
                   {words.grade[point.result.grade]}

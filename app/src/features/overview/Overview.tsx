@@ -1,4 +1,4 @@
-import { currentFindings, verdictFor, worstFirst, BASELINE } from '@weskopos/core';
+import { currentFindings, verdictFor, worstFirst } from '@weskopos/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -16,6 +16,7 @@ import { Decks } from '../decks/Decks';
 import { NotHere } from '../root/NotHere';
 import { CoverageList } from './CoverageList';
 import { PointLine } from './PointLine';
+import { SystemsCard } from './SystemsCard';
 import { VerdictCard } from './VerdictCard';
 
 /** Before signing: what failed, what was not seen, what two people saw differently. Signing fixes the visit. */
@@ -29,7 +30,7 @@ export function Overview() {
   if (!found) return <NotHere />;
   const { vehicle } = found.life;
   const { inspection, findings } = found.visit;
-  const verdict = verdictFor(vehicle, inspection, findings, BASELINE);
+  const verdict = verdictFor(vehicle, inspection, findings, found.rules);
   const { forks } = currentFindings(findings);
   const axles = vehicle.axles.length;
   const unseen = verdict.counts['not-seen'];
@@ -64,6 +65,7 @@ export function Overview() {
       <View style={wide ? styles.panes : styles.stack}>
         <View style={wide ? styles.pane : styles.stack}>
           <VerdictCard verdict={verdict} when="so far" />
+          <SystemsCard systems={verdict.systems} />
           {asked && unseen > 0 ? (
             <Card ground={palette.advisoryWash}>
               <Words role="alert">{`${unseen} points were not seen. The report will name them; they count as not seen, not as pass. Sign again to go ahead, or tap one to look at it.`}</Words>

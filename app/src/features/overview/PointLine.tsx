@@ -5,7 +5,7 @@ import { SPACE } from '../../kit/tokens';
 import { gradeColours, usePalette } from '../../kit/theme';
 import { Label, Words } from '../../kit/Words';
 import { words } from '../../words/en';
-import { figure, pointWords, unitWord } from '../../words/show';
+import { day, figure, pointWords, unitOf } from '../../words/show';
 import { gradeSentence } from '../../words/reasonSentence';
 
 /** One point with its readings, grade and why. */
@@ -22,7 +22,7 @@ export function PointLine({
   const { point, place, result, finding } = graded;
   return (
     <View style={styles.line}>
-      <GradeMark grade={result.grade} height={44} />
+      <GradeMark grade={result.grade} carried={result.carried !== null} height={44} />
       <View style={styles.text}>
         <Words strong>{pointWords(point, place, axles)}</Words>
         <Words size="m" soft>
@@ -30,7 +30,7 @@ export function PointLine({
             size="m"
             strong
             colour={gradeColours(palette, result.grade).line}
-          >{`${words.grade[result.grade]}${result.corrected ? `, ${words.corrected}` : ''}${result.watch ? `, ${words.watch}` : ''}. `}</Words>
+          >{`${words.grade[result.grade]}${result.corrected ? `, ${words.corrected}` : ''}${result.watch ? `, ${words.watch}` : ''}${result.carried ? `, carried from ${day(result.carried.at)}` : ''}. `}</Words>
           {gradeSentence(result)}
           {finding?.note && !brief ? ` “${finding.note}”` : ''}
         </Words>
@@ -43,14 +43,18 @@ export function PointLine({
 }
 
 function readingsWords({ point, finding }: GradedPoint): string {
-  const { measure, spots } = cataloguePoint(point);
-  const values = spots.flatMap((spot) => {
-    const reading = readingAt(finding, spot);
-    return reading && measure ? [figure(measure, readingValue(reading))] : [];
+  const slot = cataloguePoint(point).measures.find(({ measure, spots }) =>
+    spots.some((spot) => readingAt(finding, measure, spot)),
+  );
+  if (!slot) return '';
+  const values = slot.spots.flatMap((spot) => {
+    const reading = readingAt(finding, slot.measure, spot);
+    return reading ? [`${BOUND_SIGN[reading.bound]}${figure(slot.measure, readingValue(reading))}`] : [];
   });
-  if (values.length === 0 || !measure) return '';
-  return `${values.join(' · ')}${measure === 'level' ? '' : ` ${unitWord(measure)}`}`;
+  return `${values.join(' · ')} ${unitOf(slot.measure)}`.trim();
 }
+
+const BOUND_SIGN = { exact: '', over: '> ', under: '≤ ' } as const;
 
 const styles = StyleSheet.create({
   line: { flexDirection: 'row', alignItems: 'center', gap: SPACE.s },

@@ -1,20 +1,22 @@
-import { BASELINE, composeReport, worstFirst } from '@weskopos/core';
+import { composeReport, worstFirst } from '@weskopos/core';
 import { useLocalSearchParams } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import { Card } from '../../kit/Card';
 import { Page } from '../../kit/Page';
-import { PhotoStrip } from '../../kit/PhotoStrip';
+import { PhotoStrip } from '../photo/PhotoStrip';
 import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
 import { Heading, Words } from '../../kit/Words';
 import { useVisit } from '../../sync/useLife';
 import { words } from '../../words/en';
 import { forecastSentence } from '../../words/forecastSentence';
-import { dayAndTime, day, kilometres, pointWords, stopWords } from '../../words/show';
+import { amount, dayAndTime, day, meterWords, pointWords, stopWords, templateWords } from '../../words/show';
 import { Decks } from '../decks/Decks';
 import { PointLine } from '../overview/PointLine';
+import { SystemsCard } from '../overview/SystemsCard';
 import { VerdictCard } from '../overview/VerdictCard';
 import { NotHere } from '../root/NotHere';
+import { RulesNote } from './RulesNote';
 
 /** Of what runs out, only the soonest are worth the keeper's time. */
 const MOST_RUN_OUT = 5;
@@ -25,14 +27,16 @@ export function ReportPage() {
   const found = useVisit(id, visitId);
   if (!found) return <NotHere />;
   const { vehicle } = found.life;
-  const report = composeReport(vehicle, found.visit, found.earlier, BASELINE);
+  const report = composeReport(vehicle, found.visit, found.earlier, found.rules);
   const { inspection } = report;
   const axles = vehicle.axles.length;
   const stops = [...new Set(report.verdict.points.map(({ stop }) => stop))];
   const meters = [
-    `${kilometres(inspection.meterKm)}`,
+    meterWords(inspection.meter, vehicle.meterUnit),
     words.state[inspection.state].toLowerCase(),
-    inspection.ambientC === null ? '' : `${inspection.ambientC} °C`,
+    inspection.ambientC === null ? '' : amount('temperature', inspection.ambientC),
+    words.load[inspection.load].toLowerCase(),
+    templateWords(found.rules.template),
   ]
     .filter(Boolean)
     .join(' · ');
@@ -48,7 +52,7 @@ export function ReportPage() {
         <Words>{`${dayAndTime(inspection.startedAt)}, ${found.visit.inspector}`}</Words>
         <Words>{meters}</Words>
         {inspection.meterAnswer ? (
-          <Words soft>{`Odometer: ${words.meterAnswer[inspection.meterAnswer].toLowerCase()}.`}</Words>
+          <Words soft>{`Meter: ${words.meterAnswer[inspection.meterAnswer].toLowerCase()}.`}</Words>
         ) : null}
         {inspection.complaint ? <Words>{`The keeper says: “${inspection.complaint}”`}</Words> : null}
         <Words strong>
@@ -58,6 +62,7 @@ export function ReportPage() {
         </Words>
       </View>
       <VerdictCard verdict={report.verdict} when={day(inspection.startedAt)} />
+      <SystemsCard systems={report.verdict.systems} />
       {report.verdict.counts.fail > 0 ? <Words strong>{words.caution.fail}</Words> : null}
       {worstFirst(report.verdict.points).length > 0 ? (
         <Card>
@@ -91,7 +96,7 @@ export function ReportPage() {
             .map(({ series, forecast, limit }) => (
               <Words key={series.key}>
                 <Words strong>{`${pointWords(series.point, series.place, axles, series.spot)}. `}</Words>
-                {forecastSentence(forecast, series.measure, limit)}
+                {forecastSentence(forecast, series.measure, limit, vehicle.meterUnit)}
               </Words>
             ))}
         </Card>
@@ -118,10 +123,7 @@ export function ReportPage() {
             ))}
         </Card>
       ))}
-      <Words
-        size="s"
-        soft
-      >{`Limit sheet ${inspection.limitSheet}; house rules: plain comparison with close calls flagged, damp oil is watched. ${words.caution.law}`}</Words>
+      <RulesNote rules={found.rules} />
     </Page>
   );
 }

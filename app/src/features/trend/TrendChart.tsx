@@ -3,6 +3,7 @@ import {
   expectedAt,
   readingsOfCurrentPart,
   type Forecast,
+  type MeterUnit,
   type Series,
   type Threshold,
 } from '@weskopos/core';
@@ -22,6 +23,7 @@ interface TrendChartProps {
   readonly forecast: Forecast;
   readonly thresholds: readonly Threshold[];
   readonly title: string;
+  readonly unit: MeterUnit;
 }
 
 const HEIGHT = 280;
@@ -31,28 +33,28 @@ const AHEAD = 0.6;
 const FAN_STEPS = 24;
 
 /** Readings with their uncertainty over distance, the limits, and the line with its 80 % interval ahead. */
-export function TrendChart({ series, forecast, thresholds, title }: TrendChartProps) {
+export function TrendChart({ series, forecast, thresholds, title, unit }: TrendChartProps) {
   const palette = usePalette();
   const [width, setWidth] = useState(0);
   const { readings, measure } = series;
   const first = readings[0];
   const last = readings.at(-1);
   if (!first || !last) return null;
-  const span = Math.max(1000, last.travelledKm - first.travelledKm);
-  const offset = last.meterKm - last.travelledKm;
+  const span = Math.max(unit === 'h' ? 20 : 1000, last.travelled - first.travelled);
+  const offset = last.meter - last.travelled;
   const reach =
     forecast.status === 'running-out'
-      ? Math.min(span * AHEAD * 2, Math.max(span * AHEAD, forecast.midKm * 1.15))
+      ? Math.min(span * AHEAD * 2, Math.max(span * AHEAD, forecast.mid * 1.15))
       : span * AHEAD;
   const x = scaleLinear()
-    .domain([first.travelledKm - span * 0.04, last.travelledKm + reach])
+    .domain([first.travelled - span * 0.04, last.travelled + reach])
     .range([EDGE.left, Math.max(EDGE.left + 10, width - EDGE.right)]);
   const y = scaleLinear()
     .domain([0, Math.max(...readings.map(({ value }) => value)) * 1.12])
     .nice()
     .range([HEIGHT - EDGE.bottom, EDGE.top]);
   const part = readingsOfCurrentPart(series);
-  const fan = Array.from({ length: FAN_STEPS + 1 }, (_, step) => last.travelledKm + (reach * step) / FAN_STEPS).flatMap(
+  const fan = Array.from({ length: FAN_STEPS + 1 }, (_, step) => last.travelled + (reach * step) / FAN_STEPS).flatMap(
     (at) => {
       const expected = expectedAt(forecast, at);
       return expected ? [{ at, ...expected }] : [];
@@ -65,13 +67,13 @@ export function TrendChart({ series, forecast, thresholds, title }: TrendChartPr
   const fitPath = line<{ at: number; y: number }>()
     .x(({ at }) => x(at))
     .y(({ y: mid }) => y(Math.max(0, mid)))(
-    [...(part[0] ? [part[0].travelledKm] : []), ...fan.map(({ at }) => at)].flatMap((at) => {
+    [...(part[0] ? [part[0].travelled] : []), ...fan.map(({ at }) => at)].flatMap((at) => {
       const expected = expectedAt(forecast, at);
       return expected ? [{ at, y: expected.y }] : [];
     }),
   );
   const limit = thresholds.find(({ grade }) => grade === 'fail')?.value ?? 0;
-  const spoken = `${title}: ${readings.map(({ value }) => amount(measure, value)).join(', ')}. ${forecastSentence(forecast, measure, limit)}`;
+  const spoken = `${title}: ${readings.map(({ value }) => amount(measure, value)).join(', ')}. ${forecastSentence(forecast, measure, limit, unit)}`;
 
   return (
     <View onLayout={(event) => setWidth(event.nativeEvent.layout.width)} style={{ height: HEIGHT }}>
@@ -109,7 +111,7 @@ export function TrendChart({ series, forecast, thresholds, title }: TrendChartPr
               fontFamily={FONT.label}
               fontSize={SIZE.m}
             >
-              {`${Math.round((tick + offset) / 1000)}k`}
+              {unit === 'h' ? Math.round(tick + offset) : `${Math.round((tick + offset) / 1000)}k`}
             </SvgText>
           ))}
           {fanPath ? <Path d={fanPath} fill={palette.forecastWash} /> : null}
@@ -148,24 +150,24 @@ export function TrendChart({ series, forecast, thresholds, title }: TrendChartPr
               <G key={reading.inspectionId}>
                 {before && !reading.startsPart ? (
                   <Line
-                    x1={x(before.travelledKm)}
+                    x1={x(before.travelled)}
                     y1={y(before.value)}
-                    x2={x(reading.travelledKm)}
+                    x2={x(reading.travelled)}
                     y2={y(reading.value)}
                     stroke={palette.ink}
                     strokeWidth={2}
                   />
                 ) : null}
                 <Line
-                  x1={x(reading.travelledKm)}
-                  x2={x(reading.travelledKm)}
+                  x1={x(reading.travelled)}
+                  x2={x(reading.travelled)}
                   y1={y(reading.value - half)}
                   y2={y(reading.value + half)}
                   stroke={palette.ink}
                   strokeWidth={1.5}
                 />
                 <Circle
-                  cx={x(reading.travelledKm)}
+                  cx={x(reading.travelled)}
                   cy={y(reading.value)}
                   r={5}
                   fill={palette.card}

@@ -1,8 +1,8 @@
-import { BASELINE, runOutOf } from '@weskopos/core';
+import { runOutOf } from '@weskopos/core';
 import { useLocalSearchParams } from 'expo-router';
 import { Page } from '../../kit/Page';
 import { Words } from '../../kit/Words';
-import { useLife } from '../../sync/useLife';
+import { useLife, useRules } from '../../sync/useLife';
 import { NotHere } from '../root/NotHere';
 import { TrendPanel } from './TrendPanel';
 
@@ -10,9 +10,10 @@ import { TrendPanel } from './TrendPanel';
 export function TrendPage() {
   const { id, series: key } = useLocalSearchParams<{ id: string; series: string }>();
   const life = useLife(id);
+  const rules = useRules();
   if (!life) return <NotHere />;
   const signed = life.visits.filter(({ inspection }) => inspection.signedAt !== null);
-  const trend = runOutOf(life.vehicle, signed, BASELINE).find(({ series }) => series.key === key);
+  const trend = runOutOf(life.vehicle, signed, rules).find(({ series }) => series.key === key);
   return (
     <Page
       title="Trend"
@@ -21,7 +22,7 @@ export function TrendPage() {
       width={760}
     >
       {trend ? (
-        <TrendPanel vehicle={life.vehicle} trend={trend} />
+        <TrendPanel vehicle={life.vehicle} trend={trend} rules={rules} />
       ) : (
         <Words>No readings of this part are signed yet. A trend begins with the second visit.</Words>
       )}

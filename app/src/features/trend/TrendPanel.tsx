@@ -1,5 +1,4 @@
-import type { Report, Vehicle } from '@weskopos/core';
-import { BASELINE, valueThresholds } from '@weskopos/core';
+import { valueThresholds, type Report, type Rules, type Vehicle } from '@weskopos/core';
 import { useState } from 'react';
 import { View, StyleSheet } from 'react-native';
 import { Card } from '../../kit/Card';
@@ -14,13 +13,14 @@ import { TrendTable } from './TrendTable';
 interface TrendPanelProps {
   readonly vehicle: Vehicle;
   readonly trend: Report['runOut'][number];
+  readonly rules: Rules;
 }
 
 /** One series: the drawing, or the same as a table; and what it means in a sentence. */
-export function TrendPanel({ vehicle, trend: { series, forecast, limit } }: TrendPanelProps) {
+export function TrendPanel({ vehicle, trend: { series, forecast, limit }, rules }: TrendPanelProps) {
   const [table, setTable] = useState(false);
   const title = pointWords(series.point, series.place, vehicle.axles.length, series.spot);
-  const rate = rateWords(forecast, series.measure);
+  const rate = rateWords(forecast, series.measure, vehicle.meterUnit);
   return (
     <View style={styles.panel}>
       <View style={styles.head}>
@@ -31,19 +31,24 @@ export function TrendPanel({ vehicle, trend: { series, forecast, limit } }: Tren
       </View>
       <Card>
         {table ? (
-          <TrendTable series={series} />
+          <TrendTable series={series} unit={vehicle.meterUnit} />
         ) : (
           <TrendChart
             series={series}
             forecast={forecast}
-            thresholds={valueThresholds(BASELINE, series.measure, vehicle.class)}
+            thresholds={valueThresholds(rules.sheet, series.measure, series.point, series.place, {
+              vehicle,
+              house: rules.house,
+              at: series.readings.at(-1)?.at ?? '',
+            })}
+            unit={vehicle.meterUnit}
             title={title}
           />
         )}
       </Card>
       <Card>
         {rate ? <Label size="h3">{rate}</Label> : null}
-        <Words>{forecastSentence(forecast, series.measure, limit)}</Words>
+        <Words>{forecastSentence(forecast, series.measure, limit, vehicle.meterUnit)}</Words>
         <Words size="s" soft>
           A straight line through this part’s own readings, with the gauge’s uncertainty. Whether the wear stays as it
           was, it cannot know.

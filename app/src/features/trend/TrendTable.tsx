@@ -1,14 +1,14 @@
-import { CLOSE_CALL_FACTOR, type Series } from '@weskopos/core';
+import { CLOSE_CALL_FACTOR, type MeterUnit, type Series } from '@weskopos/core';
 import { StyleSheet, View } from 'react-native';
 import { SPACE } from '../../kit/tokens';
 import { usePalette } from '../../kit/theme';
 import { Label, Words } from '../../kit/Words';
-import { amount, day, kilometres } from '../../words/show';
+import { amount, day, meterWords } from '../../words/show';
 
-const COLUMNS = ['Date', 'Odometer', 'Reading'] as const;
+const COLUMNS = ['Date', 'Meter', 'Reading'] as const;
 
 /** The chart's readings, newest first. */
-export function TrendTable({ series }: { readonly series: Series }) {
+export function TrendTable({ series, unit }: { readonly series: Series; readonly unit: MeterUnit }) {
   const palette = usePalette();
   return (
     <View role="table" aria-label="Readings">
@@ -25,7 +25,7 @@ export function TrendTable({ series }: { readonly series: Series }) {
         <View role="row" key={reading.inspectionId} style={[styles.row, { borderColor: palette.rule }]}>
           {[
             day(reading.at),
-            kilometres(reading.meterKm),
+            meterWords(reading.meter, unit),
             `${amount(series.measure, reading.value)} ± ${(CLOSE_CALL_FACTOR * reading.u).toFixed(1)}${reading.startsPart ? ', new part' : ''}`,
           ].map((text, index) => (
             <View role="cell" key={index} style={styles.cell}>

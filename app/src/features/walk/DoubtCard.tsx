@@ -11,12 +11,12 @@ import { readingChange } from './readings';
 
 interface DoubtCardProps {
   readonly doubt: Doubt;
-  readonly measure: Parameters<typeof amount>[0];
   readonly onAnswer: (change: (standing: Finding | undefined) => FindingChange) => void;
 }
 
 /** An odd reading, asked once; the answer is kept with it and nothing is blocked. */
-export function DoubtCard({ doubt, measure, onAnswer }: DoubtCardProps) {
+export function DoubtCard({ doubt, onAnswer }: DoubtCardProps) {
+  const { measure } = doubt;
   const palette = usePalette();
   const keep = (answer: string) =>
     onAnswer((standing) => ({

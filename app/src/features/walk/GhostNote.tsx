@@ -1,10 +1,10 @@
-import { cataloguePoint, readingAt, readingValue, type PointRef } from '@weskopos/core';
+import { cataloguePoint, readingAt, readingValue, type Finding, type PointRef, type Reading } from '@weskopos/core';
 import { StyleSheet, View } from 'react-native';
 import { CORNER, SPACE } from '../../kit/tokens';
 import { usePalette } from '../../kit/theme';
 import { Words } from '../../kit/Words';
 import { words } from '../../words/en';
-import { amount, day, figure, kilometres } from '../../words/show';
+import { amount, day, figure, meterWords } from '../../words/show';
 import type { Background } from './visitContext';
 
 /** Last visit's look at the same points, behind today's. */
@@ -17,31 +17,8 @@ export function GhostNote({
 }) {
   const palette = usePalette();
   const lines = refs.flatMap((ref) => {
-    const look = background.lastFinding(ref);
-    if (!look) return [];
-    const { finding } = look;
-    const values = cataloguePoint(ref.point).spots.flatMap((spot) => {
-      const reading = readingAt(finding, spot);
-      return reading
-        ? [
-            {
-              spot,
-              text: figure(reading.measure, readingValue(reading)),
-              measure: reading.measure,
-              value: readingValue(reading),
-            },
-          ]
-        : [];
-    });
-    const [only] = values;
-    const measured =
-      values.length === 1 && only ? amount(only.measure, only.value) : values.map(({ text }) => text).join(' · ');
-    const leak = finding.leak
-      ? `${words.stage[finding.leak.stage].toLowerCase()}${finding.leak.place ? `, ${words.leakPlace[finding.leak.place]}` : ''}${finding.leak.wiped ? ', wiped' : ''}`
-      : '';
-    const said =
-      [measured, leak, ...finding.words.map((word) => words.word[word])].filter(Boolean).join(', ') || 'sound';
-    return [{ ref, look, said: refs.length > 1 ? `${words.point[ref.point].toLowerCase()} ${said}` : said }];
+    const look = background.history.lastLook(ref);
+    return look ? [{ ref, look, said: saidOf(ref, look.finding, refs.length > 1) }] : [];
   });
   const [first] = lines;
   if (!first) return null;
@@ -49,13 +26,40 @@ export function GhostNote({
   return (
     <View style={[styles.note, { borderColor: palette.rule }]}>
       <Words size="m" soft>
-        {`Last look ${day(inspection.startedAt)}, at ${kilometres(inspection.meterKm)}: `}
+        {`Last look ${day(inspection.startedAt)}, at ${meterWords(inspection.meter, background.grading.vehicle.meterUnit)}: `}
         <Words size="m" strong>
           {lines.map(({ said }) => said).join(' · ')}
         </Words>
       </Words>
     </View>
   );
+}
+
+/** A last look in a few words: its figures, leaks, words, or that it was sound. */
+function saidOf(ref: PointRef, finding: Finding, named: boolean): string {
+  const slots = cataloguePoint(ref.point).measures.flatMap(({ measure, spots }) =>
+    spots.flatMap((spot) => readingAt(finding, measure, spot) ?? []),
+  );
+  const [only] = slots;
+  const told = (reading: Reading) =>
+    `${words.bound[reading.bound]} ${figure(reading.measure, readingValue(reading))}`.trim();
+  const measured =
+    slots.length === 1 && only
+      ? `${words.bound[only.bound]} ${amount(only.measure, readingValue(only))}`.trim()
+      : slots.map(told).join('\u00a0· ');
+  const leaks = finding.leaks.map(
+    (leak) =>
+      `${words.stage[leak.stage].toLowerCase()}${leak.place ? `, ${words.leakPlace[leak.place]}` : ''}${leak.wiped ? ', wiped' : ''}`,
+  );
+  const counts = finding.counts
+    .filter(({ good, of, item }) => good < of || item === 'all')
+    .map(({ item, good, of }) => `${item === 'all' ? '' : `${words.lamp[item]} `}${good} of ${of}`);
+  const codes = finding.codes.map(({ code }) => code);
+  const said =
+    [measured, ...leaks, ...counts, ...codes, ...finding.words.map((word) => words.word[word])]
+      .filter(Boolean)
+      .join(', ') || 'sound';
+  return named ? `${words.point[ref.point].toLowerCase()} ${said}` : said;
 }
 
 const styles = StyleSheet.create({

@@ -6,6 +6,7 @@ import { CORNER, SPACE } from '../../kit/tokens';
 import { gradeColours, usePalette } from '../../kit/theme';
 import { Label, Words } from '../../kit/Words';
 import { words } from '../../words/en';
+import { day } from '../../words/show';
 import { gradeSentence, reasonSource } from '../../words/reasonSentence';
 
 /** The grade with one sentence of why; a tap tells where the limit comes from. */
@@ -15,6 +16,8 @@ export function ReasonCard({ title, result }: { readonly title?: string; readonl
   const { line, wash } = gradeColours(palette, result.grade);
   const sources = [...new Set(result.reasons.map(reasonSource).filter((source): source is string => source !== null))];
   const asides = [
+    result.override && `given by hand, computed ${words.grade[result.computed].toLowerCase()}`,
+    result.carried && `carried from ${day(result.carried.at)}`,
     result.watch && words.watch,
     result.corrected && words.corrected,
     result.closeCall && 'close call: read it once more',
@@ -28,7 +31,7 @@ export function ReasonCard({ title, result }: { readonly title?: string; readonl
       onPress={() => setOpen(!open)}
       style={[styles.card, { backgroundColor: wash }]}
     >
-      <GradeMark grade={result.grade} height={54} />
+      <GradeMark grade={result.grade} carried={result.carried !== null} height={54} />
       <View style={styles.text} aria-live="polite">
         <Label size="xl" colour={line}>
           {[title, words.grade[result.grade]].filter(Boolean).join(': ')}

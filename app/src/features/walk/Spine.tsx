@@ -1,5 +1,6 @@
 import type { GradedPoint, WalkStep } from '@weskopos/core';
 import LayoutList from 'lucide-react-native/icons/layout-list';
+import Search from 'lucide-react-native/icons/search';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { SPACE, TOUCH } from '../../kit/tokens';
 import { gradeColours, usePalette } from '../../kit/theme';
@@ -16,10 +17,11 @@ interface SpineProps {
   readonly onStop: (stop: string) => void;
   readonly onEnd: () => void;
   readonly onYard: () => void;
+  readonly onJump: () => void;
 }
 
 /** The walk as a line of stops: where you are, what is behind you, what is left. */
-export function Spine({ steps, points, current, axles, onStop, onEnd, onYard }: SpineProps) {
+export function Spine({ steps, points, current, axles, onStop, onEnd, onYard, onJump }: SpineProps) {
   const palette = usePalette();
   const stops = [...new Set(steps.map((step) => step.stop))];
   return (
@@ -36,6 +38,14 @@ export function Spine({ steps, points, current, axles, onStop, onEnd, onYard }: 
         style={[styles.stop, { backgroundColor: palette.panel }]}
       >
         <LayoutList color={palette.ink} size={22} />
+      </Pressable>
+      <Pressable
+        role="button"
+        aria-label="Jump to a point"
+        onPress={onJump}
+        style={[styles.stop, { backgroundColor: palette.panel }]}
+      >
+        <Search color={palette.ink} size={20} />
       </Pressable>
       {stops.map((stop) => {
         const here = points.filter((point) => point.stop === stop);
@@ -87,7 +97,7 @@ const styles = StyleSheet.create({
   spine: {
     width: 54,
     borderRightWidth: 1,
-    paddingVertical: SPACE.l,
+    paddingVertical: SPACE.s,
     justifyContent: 'space-between',
     alignItems: 'center',
   },

@@ -3,8 +3,7 @@ import {
   doubtsAbout,
   gradePoint,
   pointKey,
-  type Finding,
-  type FindingChange,
+  type CataloguePoint,
   type Phase,
   type PointRef,
   type Vehicle,
@@ -13,79 +12,53 @@ import {
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Choice } from '../../kit/Choice';
-import { PhotoStrip } from '../../kit/PhotoStrip';
+import { PhotoStrip } from '../photo/PhotoStrip';
 import { CORNER, SPACE } from '../../kit/tokens';
 import { usePalette } from '../../kit/theme';
 import { Heading, Words } from '../../kit/Words';
 import { words } from '../../words/en';
 import { capital, placeWords, pointWords } from '../../words/show';
 import { CloseCall } from './CloseCall';
+import { Controls } from './controls/Controls';
+import type { PutFinding } from './controls/control';
 import { DoubtCard } from './DoubtCard';
-import { putFinding } from './findings';
+import { putFinding, type Target } from './findings';
 import { GhostNote } from './GhostNote';
-import { LeakPicker } from './LeakPicker';
-import { MeasureColumns, type Draft } from './MeasureColumns';
-import { readingChange, wordChange } from './readings';
+import { readingChange } from './readings';
 import { ReasonCard } from './ReasonCard';
-import { withDraft, type Background } from './visitContext';
-import { WordPicker } from './WordPicker';
+import { canPutRight, partnerOf, withDraft, type Background, type Draft } from './visitContext';
 
 interface StepProps {
   readonly step: WalkStep;
   readonly position: string;
   readonly vehicle: Vehicle;
   readonly background: Background;
-  readonly target: { readonly vehicleId: string; readonly visitId: string };
+  readonly target: Target;
 }
 
-/** One step of the walk: last look, control, grade and why. */
+/** Whether the verdict fits under the control: a tape does not scroll, a list of words may. */
+const measuredFirst = (point: CataloguePoint) => point.measures.some(({ need }) => need !== 'extra');
+
+/** One step of the walk: cautions, last look, control, grade and why. */
 export function Step({ step, position, vehicle, background, target }: StepProps) {
   const palette = usePalette();
   const [draft, setDraft] = useState<Draft | null>(null);
   const [phase, setPhase] = useState<Phase>('found');
-  const { standing } = background.grading;
   const [first] = step.points;
   if (!first) return null;
   const point = cataloguePoint(first.point);
-  const findingOf = (ref: PointRef) => standing.get(pointKey(ref.point, ref.place));
-  const put = (ref: PointRef, change: (before: Finding | undefined) => FindingChange) =>
-    void putFinding(target, ref, change);
-  const graded = (ref: PointRef) => {
-    const key = pointKey(ref.point, ref.place);
-    return gradePoint(
-      ref,
-      draft?.key === key ? withDraft(background, ref, draft.spot, phase, draft.value) : background.grading,
-    );
-  };
+  const findingOf = (ref: PointRef) => background.grading.standing.get(pointKey(ref.point, ref.place));
+  const put: PutFinding = (ref, change) => void putFinding(target, ref, change);
   const title = words.step[point.step] ?? words.point[first.point];
   const place = placeWords(first.place, vehicle.axles.length);
-  const canPutRight = point.measure === 'level' || point.measure === 'pressure';
   const hasFound = findingOf(first)?.readings.some((reading) => reading.phase === 'found') ?? false;
-
-  const verdicts = step.points.map((ref) => (
-    <View key={pointKey(ref.point, ref.place)} style={styles.point}>
-      <ReasonCard {...(step.points.length > 1 ? { title: words.point[ref.point] } : {})} result={graded(ref)} />
-      <CloseCall
-        pointRef={ref}
-        result={graded(ref)}
-        finding={findingOf(ref)}
-        onAgain={(spot, value) => {
-          const { measure } = cataloguePoint(ref.point);
-          if (measure) put(ref, (before) => readingChange(before, { measure, spot, phase }, value, true));
-        }}
-      />
-      <Doubts
-        pointRef={ref}
-        finding={findingOf(ref)}
-        last={background.lastFinding(ref)?.finding}
-        onAnswer={(change) => put(ref, change)}
-      />
-      <PhotoStrip
-        photos={findingOf(ref)?.photos ?? []}
-        label={pointWords(ref.point, ref.place, vehicle.axles.length)}
-      />
-    </View>
-  ));
+  const cautions = [...new Set(step.points.flatMap((ref) => cataloguePoint(ref.point).cautions))].filter(
+    // The wheel's own caution says it already.
+    (caution) => !(caution === 'stands' && step.station === 'wheel'),
+  );
+  const verdicts = (
+    <Verdicts step={step} background={background} draft={draft} phase={phase} put={put} vehicle={vehicle} />
+  );
 
   return (
     <View style={styles.step}>
@@ -94,10 +67,10 @@ export function Step({ step, position, vehicle, background, target }: StepProps)
         <Heading level={1}>{place ? `${capital(place)} · ${title.toLowerCase()}` : title}</Heading>
       </View>
       <Words size="s" style={[styles.caution, { borderColor: palette.advisory }]}>
-        {words.caution[step.station as 'cold' | 'bonnet' | 'wheel' | 'under']}
+        {[words.caution[step.station as 'cold'], ...cautions.map((caution) => words.atPoint[caution])].join(' ')}
       </Words>
       <GhostNote refs={step.points} background={background} />
-      {canPutRight && hasFound ? (
+      {canPutRight(first) && hasFound ? (
         <Choice
           label="As found or as left"
           hideLabel
@@ -107,58 +80,54 @@ export function Step({ step, position, vehicle, background, target }: StepProps)
           onChoose={setPhase}
         />
       ) : null}
-      {point.measure ? (
-        <MeasureColumns
-          refs={step.points}
-          background={background}
-          phase={phase}
-          draft={draft}
-          onDraft={setDraft}
-          onReading={(ref, spot, value) => {
-            setDraft(null);
-            const { measure } = cataloguePoint(ref.point);
-            if (measure) put(ref, (before) => readingChange(before, { measure, spot, phase }, value));
-          }}
-        />
-      ) : null}
-      {/* Long pickers come after the verdict, so that it stays in sight. */}
-      {point.measure ? null : verdicts}
-      {point.kind === 'leak' ? (
-        <LeakPicker
-          pointRef={first}
-          finding={findingOf(first)}
-          onLeak={(leak) => put(first, () => ({ leak, access: 'seen', accessReason: null }))}
-        />
-      ) : null}
-      {point.kind === 'words' && point.vocabulary ? (
-        <WordPicker
-          vocabulary={point.vocabulary}
-          finding={findingOf(first)}
-          onWord={(word) => put(first, (before) => wordChange(before, word))}
-          onSound={() => put(first, () => ({ words: [], access: 'seen', accessReason: null }))}
-        />
-      ) : null}
-      {point.measure ? verdicts : null}
+      {measuredFirst(point) ? null : verdicts}
+      <Controls step={step} background={background} phase={phase} draft={draft} onDraft={setDraft} put={put} />
+      {measuredFirst(point) ? verdicts : null}
     </View>
   );
 }
 
-function Doubts({
-  pointRef,
-  finding,
-  last,
-  onAnswer,
-}: {
-  readonly pointRef: PointRef;
-  readonly finding: Finding | undefined;
-  readonly last: Finding | undefined;
-  readonly onAnswer: (change: (before: Finding | undefined) => FindingChange) => void;
-}) {
-  const { measure } = cataloguePoint(pointRef.point);
-  if (!finding || !measure) return null;
-  return doubtsAbout(finding, last).map((doubt) => (
-    <DoubtCard key={`${doubt.code}${doubt.spot}`} doubt={doubt} measure={measure} onAnswer={onAnswer} />
-  ));
+interface VerdictsProps {
+  readonly step: WalkStep;
+  readonly background: Background;
+  readonly draft: Draft | null;
+  readonly phase: Phase;
+  readonly put: PutFinding;
+  readonly vehicle: Vehicle;
+}
+
+function Verdicts({ step, background, draft, phase, put, vehicle }: VerdictsProps) {
+  const { grading, history } = background;
+  return step.points.map((ref) => {
+    const key = pointKey(ref.point, ref.place);
+    const finding = grading.standing.get(key);
+    const result = gradePoint(ref, withDraft(grading, ref, draft?.key === key ? draft : null));
+    // Nothing said of the disc between two pads is told by its own line in the control.
+    if (step.points.length > 1 && result.reasons[0]?.rule === 'not-looked-at') return null;
+    const last = history.lastLook(ref)?.finding;
+    const doubts = finding ? doubtsAbout(finding, last, partnerOf(ref, background), grading.inspection.startedAt) : [];
+    return (
+      <View key={key} style={styles.point}>
+        <ReasonCard {...(step.points.length > 1 ? { title: words.point[ref.point] } : {})} result={result} />
+        <CloseCall
+          pointRef={ref}
+          result={result}
+          finding={finding}
+          onAgain={(measure, spot, value) =>
+            put(ref, (before) => readingChange(before, { measure, spot, phase }, value, { again: true }))
+          }
+        />
+        {doubts.map((doubt) => (
+          <DoubtCard key={`${doubt.code}${doubt.spot}`} doubt={doubt} onAnswer={(change) => put(ref, change)} />
+        ))}
+        <PhotoStrip
+          photos={finding?.photos ?? []}
+          label={pointWords(ref.point, ref.place, vehicle.axles.length)}
+          onChange={(photos) => put(ref, () => ({ photos }))}
+        />
+      </View>
+    );
+  });
 }
 
 const styles = StyleSheet.create({

@@ -1,6 +1,6 @@
-import { pointKey, verdictOf, walkSteps, type WalkStep } from '@weskopos/core';
+import { gradedPoints, pointKey, walkSteps, type WalkStep } from '@weskopos/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { useMemo, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
@@ -9,13 +9,18 @@ import { useVisit } from '../../sync/useLife';
 import { CoverageList } from '../overview/CoverageList';
 import { NotHere } from '../root/NotHere';
 import { SyncLine } from '../root/SyncLine';
+import { KeyHelp } from './KeyHelp';
+import { putFindings, undoLast, useUndo } from './findings';
+import { JumpPanel } from './JumpPanel';
+import { quickLook } from './quickLook';
 import { Spine } from './Spine';
 import { Step } from './Step';
-import { StepActions } from './StepActions';
-import { backgroundOf } from './visitContext';
-import { undoLast, useUndo } from './findings';
+import { StepActions, type Panel } from './StepActions';
+import { useWalkKeys } from './useWalkKeys';
+import { gradingOf, historyOf } from './visitContext';
+import { swipeAct, type WalkAct } from './walkKeys';
 
-/** One thing at a time, in walking order, with the whole walk along the edge. */
+/** The walk: a spine of stops, one thing at a time, the last visit behind every reading. */
 export function Walk() {
   const { id, visit: visitId, at } = useLocalSearchParams<{ id: string; visit: string; at?: string }>();
   const found = useVisit(id, visitId);
@@ -36,32 +41,76 @@ function WalkThrough({ found, at }: WalkThroughProps) {
   const router = useRouter();
   const palette = usePalette();
   const wide = useIsWide();
-  const background = useMemo(() => backgroundOf(found.life, found.visit, found.earlier), [found]);
-  const { vehicle } = found.life;
-  const target = { vehicleId: vehicle.id, visitId: found.visit.inspection.id };
-  const steps = useMemo(() => walkSteps(vehicle.axles), [vehicle.axles]);
-  const { points } = verdictOf(background.grading);
-  const unseen = new Set(
-    points
-      .filter((point) => point.result.grade === 'not-seen' && point.finding?.access !== 'not-reached')
-      .map((point) => point.key),
+  const { life, visit, earlier, rules } = found;
+  const { vehicle } = life;
+  const { inspection } = visit;
+  const history = useMemo(() => historyOf(vehicle, inspection, earlier, rules), [vehicle, inspection, earlier, rules]);
+  const grading = useMemo(() => gradingOf(life, visit, rules), [life, visit, rules]);
+  const background = useMemo(() => ({ grading, history }), [grading, history]);
+  const target = { vehicleId: vehicle.id, visitId: inspection.id };
+  const steps = useMemo(
+    () => walkSteps({ vehicle, template: rules.template, house: rules.house, focus: inspection.focus }),
+    [vehicle, rules, inspection.focus],
+  );
+  const points = useMemo(() => gradedPoints(grading), [grading]);
+  const unseen = useMemo(
+    () =>
+      new Set(
+        points
+          .filter((point) => point.result.grade === 'not-seen' && point.finding?.access !== 'not-reached')
+          .map((point) => point.key),
+      ),
+    [points],
   );
   const isOpen = (step: WalkStep) => step.points.some(({ point, place }) => unseen.has(pointKey(point, place)));
   const stepWith = (key: string | null) =>
     steps.find((step) => step.points.some(({ point, place }) => pointKey(point, place) === key));
   // Chosen once: a point that has just been seen must not be whisked away from under the hand.
   const [chosen, setChosen] = useState(() => (stepWith(at) ?? steps.find(isOpen) ?? steps[0])?.id);
+  const [panel, setPanel] = useState<Panel>(null);
+  const [jumping, setJumping] = useState(false);
+  const [help, setHelp] = useState(false);
   const undoable = useUndo((state) => state.entries.some((entry) => entry.visitId === target.visitId));
+  const touched = useRef<{ x: number; y: number } | null>(null);
   const step = steps.find((one) => one.id === chosen);
-  if (!step) return <NotHere />;
-  const index = steps.indexOf(step);
+  const index = step ? steps.indexOf(step) : 0;
   const isLast = index === steps.length - 1;
+  const quick = step ? quickLook(step, grading.standing, history) : null;
   const overview = () => router.push(`/vehicle/${target.vehicleId}/visit/${target.visitId}/overview`);
-  const goTo = (one: WalkStep | undefined) => one && setChosen(one.id);
+  const goTo = (one: WalkStep | undefined) => {
+    if (!one) return;
+    setChosen(one.id);
+    setPanel(null);
+    setJumping(false);
+  };
+  const next = () => (isLast ? overview() : goTo(steps[index + 1]));
   const undo = () => {
     const ref = undoLast(target.visitId);
     if (ref) goTo(stepWith(pointKey(ref.point, ref.place)));
   };
+  const takeQuick = () => {
+    if (!step || !quick) return;
+    void putFindings(
+      target,
+      step.points.map((ref, at1) => ({ ref, change: () => quick.changes[at1] ?? {} })),
+    );
+    next();
+  };
+  const acts: Record<WalkAct, (key: string) => void> = {
+    next,
+    back: () => goTo(steps[index - 1]),
+    sound: takeQuick,
+    'hand-grade': () => setPanel('more'),
+    number: (key) => typeInto(key),
+    photo: () => setPanel('photo'),
+    note: () => setPanel('note'),
+    jump: () => setJumping(true),
+    undo,
+    overview,
+    help: () => setHelp((before) => !before),
+  };
+  useWalkKeys((act, key) => acts[act](key));
+  if (!step) return <NotHere />;
 
   return (
     <View role="main" style={[styles.walk, { backgroundColor: palette.ground }]}>
@@ -75,51 +124,86 @@ function WalkThrough({ found, at }: WalkThroughProps) {
         }
         onEnd={overview}
         onYard={() => router.replace('/')}
+        onJump={() => setJumping(!jumping)}
       />
-      <View style={styles.main}>
-        <ScrollView key={step.id} contentContainerStyle={styles.scroll}>
-          <View style={styles.column}>
-            <Step
-              key={step.id}
-              step={step}
-              position={`${index + 1} of ${steps.length}`}
-              vehicle={vehicle}
-              background={background}
-              target={target}
-            />
-            <SyncLine />
-          </View>
-        </ScrollView>
-        <View style={[styles.foot, { borderColor: palette.rule }]}>
-          <View style={styles.column}>
-            <StepActions
-              key={step.id}
-              step={step}
-              background={background}
-              target={target}
-              onUndo={undoable ? undo : null}
-            />
-            <View style={styles.nextRow}>
-              {index > 0 ? (
-                <Press
-                  label="‹"
-                  hint="Back to the step before"
-                  onPress={() => goTo(steps[index - 1])}
-                  style={styles.back}
+      <View
+        style={styles.main}
+        onTouchStart={({ nativeEvent: { pageX, pageY } }) => {
+          touched.current = { x: pageX, y: pageY };
+        }}
+        onTouchEnd={({ nativeEvent: { pageX, pageY } }) => {
+          const act = touched.current && !jumping ? swipeAct(touched.current, { x: pageX, y: pageY }) : undefined;
+          touched.current = null;
+          if (act) acts[act]('');
+        }}
+      >
+        {jumping ? (
+          <JumpPanel
+            vehicle={vehicle}
+            points={points}
+            onPoint={(key) => goTo(stepWith(key))}
+            onClose={() => setJumping(false)}
+          />
+        ) : (
+          <>
+            <ScrollView key={step.id} contentContainerStyle={styles.scroll}>
+              <View style={styles.column}>
+                {help ? <KeyHelp onClose={() => setHelp(false)} /> : null}
+                <Step
+                  key={step.id}
+                  step={step}
+                  position={`${index + 1} of ${steps.length}`}
+                  vehicle={vehicle}
+                  background={background}
+                  target={target}
                 />
-              ) : null}
-              <Press
-                kind="main"
-                label={isLast ? 'To the overview ›' : 'Next ›'}
-                hint={isLast ? 'To the overview' : 'Next'}
-                onPress={() => (isLast ? overview() : goTo(steps[index + 1]))}
-                style={styles.next}
-              />
+                <SyncLine />
+              </View>
+            </ScrollView>
+            <View style={[styles.foot, { borderColor: palette.rule }]}>
+              <View style={styles.column}>
+                <StepActions
+                  key={step.id}
+                  step={step}
+                  steps={steps}
+                  background={background}
+                  target={target}
+                  panel={panel}
+                  onPanel={setPanel}
+                  onUndo={undoable ? undo : null}
+                />
+              </View>
+              <View style={[styles.column, styles.nextRow]}>
+                {index > 0 ? (
+                  <Press
+                    label="‹"
+                    hint="Back to the step before"
+                    onPress={() => goTo(steps[index - 1])}
+                    style={styles.back}
+                  />
+                ) : null}
+                {quick ? (
+                  <Press
+                    kind="main"
+                    label={`${quick.label} ›`}
+                    hint={`${quick.label}, and on`}
+                    onPress={takeQuick}
+                    style={styles.next}
+                  />
+                ) : null}
+                <Press
+                  kind={quick ? 'plain' : 'main'}
+                  label={quick ? '›' : isLast ? 'To the overview ›' : 'Next ›'}
+                  hint={isLast ? 'To the overview' : 'Next'}
+                  onPress={next}
+                  style={quick ? styles.back : styles.next}
+                />
+              </View>
             </View>
-          </View>
-        </View>
+          </>
+        )}
       </View>
-      {wide ? (
+      {wide && !jumping ? (
         <ScrollView
           style={[styles.side, { backgroundColor: palette.panel, borderColor: palette.rule }]}
           contentContainerStyle={styles.sideInside}
@@ -129,6 +213,14 @@ function WalkThrough({ found, at }: WalkThroughProps) {
       ) : null}
     </View>
   );
+}
+
+/** A digit pressed anywhere begins the step's first reading. */
+function typeInto(digit: string): void {
+  const field = document.querySelector<HTMLInputElement>('main input, [role="main"] input');
+  if (!field) return;
+  field.focus();
+  document.execCommand('insertText', false, digit);
 }
 
 function Signed({ onReport }: { readonly onReport: () => void }) {
@@ -144,7 +236,7 @@ const styles = StyleSheet.create({
   main: { flex: 1 },
   scroll: { padding: SPACE.m, alignItems: 'center' },
   column: { width: '100%', maxWidth: 560, gap: SPACE.m, alignSelf: 'center' },
-  foot: { borderTopWidth: 1, padding: SPACE.s },
+  foot: { borderTopWidth: 1, padding: SPACE.s, gap: SPACE.s },
   nextRow: { flexDirection: 'row', gap: SPACE.s },
   back: { width: 56, minHeight: 56 },
   next: { flex: 1 },

@@ -10,14 +10,15 @@ import {
 import { create } from 'zustand';
 import { record, selectLife, useWorkshop } from '../../sync/workshop';
 
-interface Target {
+/** The visit a change belongs to. */
+export interface Target {
   readonly vehicleId: string;
   readonly visitId: string;
 }
 
+/** One act: usually one point, several when a whole station was said to be sound. */
 interface UndoEntry extends Target {
-  readonly ref: PointRef;
-  readonly before: Finding | undefined;
+  readonly points: readonly { readonly ref: PointRef; readonly before: Finding | undefined }[];
 }
 
 /** What can be taken back; dies with the tab. */
@@ -44,20 +45,33 @@ export function putFinding(
   ref: PointRef,
   change: (standing: Finding | undefined) => FindingChange,
 ): Promise<void> {
-  const before = standingNow(target, ref);
-  useUndo.setState(({ entries }) => ({ entries: [...entries, { ...target, ref, before }] }));
-  return append(target, ref, before, change(before));
+  return putFindings(target, [{ ref, change }]);
 }
 
-/** Takes the last change of this visit back, by an entry of its own: nothing is erased. Gives the point it was on. */
+/** Several points in one act: undone in one too. */
+export async function putFindings(
+  target: Target,
+  acts: readonly { readonly ref: PointRef; readonly change: (standing: Finding | undefined) => FindingChange }[],
+): Promise<void> {
+  const points = acts.map(({ ref }) => ({ ref, before: standingNow(target, ref) }));
+  useUndo.setState(({ entries }) => ({ entries: [...entries, { ...target, points }] }));
+  await Promise.all(
+    acts.map(({ ref, change }, index) => {
+      const before = points[index]?.before;
+      return append(target, ref, before, change(before));
+    }),
+  );
+}
+
+/** Takes the last act of this visit back, by entries of its own: nothing is erased. Gives the point it was on. */
 export function undoLast(visitId: string): PointRef | undefined {
   const { entries } = useUndo.getState();
   const index = entries.findLastIndex((entry) => entry.visitId === visitId);
   const entry = entries[index];
   if (!entry) return undefined;
   useUndo.setState({ entries: entries.filter((_, at) => at !== index) });
-  void append(entry, entry.ref, standingNow(entry, entry.ref), contentOf(entry.before));
-  return entry.ref;
+  for (const { ref, before } of entry.points) void append(entry, ref, standingNow(entry, ref), contentOf(before));
+  return entry.points[0]?.ref;
 }
 
 /** The server stamps who; the wire shape has no place for it. */

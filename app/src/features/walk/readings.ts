@@ -1,34 +1,58 @@
-import type { Finding, FindingChange, MeasureCode, Phase, Reading, Spot } from '@weskopos/core';
+import type { Bound, Finding, FindingChange, MeasureCode, Phase, Reading, Spot } from '@weskopos/core';
 
-interface Slot {
+export interface Slot {
   readonly measure: MeasureCode;
   readonly spot: Spot;
   readonly phase: Phase;
 }
 
-/** The readings with one value set; `again` adds it as a repeat instead. */
-export function withReading(readings: readonly Reading[], slot: Slot, value: number, again = false): Reading[] {
-  const isSlot = (reading: Reading) => reading.spot === slot.spot && reading.phase === slot.phase;
-  const before = readings.find(isSlot);
-  const values = again && before ? [...before.values, value] : [value];
-  return [...readings.filter((reading) => !isSlot(reading)), { ...slot, values }];
+export interface ReadingOptions {
+  /** Adds the value as a repeat instead of replacing what was read. */
+  readonly again?: boolean;
+  readonly bound?: Bound;
 }
 
-/** A reading means the point was looked at, unless it was already said that only part could be seen. */
-export function readingChange(standing: Finding | undefined, slot: Slot, value: number, again = false): FindingChange {
+/** The readings with one value set. */
+export function withReading(
+  readings: readonly Reading[],
+  slot: Slot,
+  value: number,
+  { again = false, bound = 'exact' }: ReadingOptions = {},
+): Reading[] {
+  const isSlot = (reading: Reading) =>
+    reading.measure === slot.measure && reading.spot === slot.spot && reading.phase === slot.phase;
+  const before = readings.find(isSlot);
+  const values = again && before ? [...before.values, value] : [value];
+  return [...readings.filter((reading) => !isSlot(reading)), { ...slot, values, bound }];
+}
+
+/** A look means the point was seen, unless it was already said that only part could be; a carried look gives way to it. */
+export function lookChange(standing: Finding | undefined, change: FindingChange): FindingChange {
   const partly = standing?.access === 'partly';
   return {
-    readings: withReading(standing?.readings ?? [], slot, value, again),
     access: partly ? 'partly' : 'seen',
     ...(partly ? {} : { accessReason: null }),
+    carried: null,
+    inOneStroke: false,
+    ...change,
   };
 }
 
-/** Words ticked on or off. The last one off is not the same as sound: the point is open again unless something was measured. */
+export function readingChange(
+  standing: Finding | undefined,
+  slot: Slot,
+  value: number,
+  options: ReadingOptions = {},
+): FindingChange {
+  return lookChange(standing, { readings: withReading(standing?.readings ?? [], slot, value, options) });
+}
+
+/** Words ticked on or off. The last one off is not the same as sound: the point is open again unless something else was seen. */
 export function wordChange<W extends Finding['words'][number]>(standing: Finding | undefined, word: W): FindingChange {
   const before = standing?.words ?? [];
   const words = before.includes(word) ? before.filter((one) => one !== word) : [...before, word];
-  const judged = words.length > 0 || (standing?.readings.length ?? 0) > 0;
+  const told = [words, standing?.readings, standing?.leaks, standing?.counts, standing?.codes];
   if (standing?.access === 'partly') return { words };
-  return { words, access: judged ? 'seen' : 'open', accessReason: null };
+  const judged = told.some((list) => (list?.length ?? 0) > 0);
+  return { ...lookChange(standing, { words }), access: judged ? 'seen' : 'open' };
 }

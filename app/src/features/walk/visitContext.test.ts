@@ -1,17 +1,17 @@
 /** @jest-environment node */
 import type { Life, Visit } from '@weskopos/contract';
-import { CAR, findingOf, inspectionOf, readingOf } from '@weskopos/core/src/tests/builders';
+import { CAR, findingOf, inspectionOf, readingOf, rulesWith } from '@weskopos/core/src/tests/builders';
 import { gradePoint, nextFinding, pointKey } from '@weskopos/core';
-import { backgroundOf, withDraft } from './visitContext';
+import { canPutRight, gradingOf, historyOf, partnerOf, withDraft } from './visitContext';
 
 const ref = { point: 'pad.inner', place: '1L' } as const;
 
-function visitOf(n: number, meterKm: number, pad: number | null, signed = true): Visit {
+function visitOf(n: number, meter: number, pad: number | null, signed = true): Visit {
   const id = `00000000-0000-4000-8000-0000000000b${n}`;
   const startedAt = `2026-0${n}-01T08:00:00.000Z`;
   const finding = pad === null ? null : findingOf('pad.inner', '1L', { readings: [readingOf('lining', pad)] }, id);
   return {
-    inspection: inspectionOf(CAR, { id, startedAt, meterKm, signedAt: signed ? startedAt : null }),
+    inspection: inspectionOf(CAR, { id, startedAt, meter, signedAt: signed ? startedAt : null }),
     findings: finding ? [{ ...finding, by: 'Isla' }] : [],
     inspector: 'Isla',
     signedBy: signed ? 'Isla' : null,
@@ -21,19 +21,21 @@ function visitOf(n: number, meterKm: number, pad: number | null, signed = true):
 const earlier = [visitOf(1, 10_000, 10), visitOf(2, 12_000, 9), visitOf(3, 14_000, null)];
 const today = visitOf(4, 18_000, null, false);
 const life: Life = { vehicle: CAR, visits: [...earlier, today] };
-const background = backgroundOf(life, today, earlier);
+const rules = rulesWith();
+const history = historyOf(CAR, today.inspection, earlier, rules);
+const grading = gradingOf(life, today, rules);
 
 test('the ghost is the last visit that read the point, not the last visit', () => {
-  expect(background.ghost(ref, 'whole')).toBe(9);
-  expect(background.lastFinding(ref)?.visit.inspection.id).toBe(earlier[1]?.inspection.id);
-  expect(background.ghost({ point: 'pad.inner', place: '2R' }, 'whole')).toBeNull();
+  expect(history.ghost(ref, 'lining', 'whole')).toBe(9);
+  expect(history.lastLook(ref)?.visit.inspection.id).toBe(earlier[1]?.inspection.id);
+  expect(history.ghost({ point: 'pad.inner', place: '2R' }, 'lining', 'whole')).toBeNull();
 });
 
 test('the expected value is the trend’s at today’s distance, never below nothing', () => {
-  expect(background.expected(ref, 'whole')).toBeCloseTo(6, 6);
+  expect(history.expected(ref, 'lining', 'whole')).toBeCloseTo(6, 6);
   const far = visitOf(4, 90_000, null, false);
-  expect(backgroundOf(life, far, earlier).expected(ref, 'whole')).toBe(0);
-  expect(background.expected({ point: 'tyre.pressure', place: '1L' }, 'whole')).toBeNull();
+  expect(historyOf(CAR, far.inspection, earlier, rules).expected(ref, 'lining', 'whole')).toBe(0);
+  expect(history.expected({ point: 'tyre.pressure', place: '1L' }, 'pressure', 'whole')).toBeNull();
 });
 
 test('a point that was only not reached, or has but a photo, leaves no ghost', () => {
@@ -43,19 +45,38 @@ test('a point that was only not reached, or has but a photo, leaves no ghost', (
       ...findingOf('pad.inner', '1L', { access, accessReason: 'seized' }, blind.inspection.id),
       by: 'Isla',
     };
-    const look = backgroundOf(life, today, [...earlier.slice(0, 2), { ...blind, findings: [finding] }]).lastFinding(
-      ref,
-    );
+    const look = historyOf(
+      CAR,
+      today.inspection,
+      [...earlier.slice(0, 2), { ...blind, findings: [finding] }],
+      rules,
+    ).lastLook(ref);
     expect(look?.visit.inspection.id).toBe(earlier[1]?.inspection.id);
   }
 });
 
+const slot = { measure: 'lining', spot: 'whole', phase: 'found' } as const;
+
+test('a recent look may be carried, one of the template that carries nothing may not', () => {
+  expect(history.carriable(ref)?.finding.readings[0]?.values).toEqual([9]);
+  expect(historyOf(CAR, today.inspection, earlier, rulesWith({}, 'pre-purchase')).carriable(ref)).toBeUndefined();
+});
+
+test('what is put right on the spot, and whose partner it is', () => {
+  const at = (point: 'oil.level' | 'tyre.pressure' | 'tyre.tread', place: string) => canPutRight({ point, place });
+  expect([at('oil.level', ''), at('tyre.pressure', '1L'), at('tyre.tread', '1L')]).toEqual([true, true, false]);
+  const outer = findingOf('pad.outer', '1L');
+  const withOuter = { history, grading: { ...grading, standing: new Map([['pad.outer@1L', outer]]) } };
+  expect(partnerOf(ref, withOuter)).toBe(outer);
+  expect(partnerOf({ point: 'tyre.tread', place: '1L' }, withOuter)).toBeUndefined();
+});
+
 describe('a value under the finger', () => {
   test('is graded at once and changes nothing that stands', () => {
-    const drafted = withDraft(background, ref, 'whole', 'found', 1.2);
+    const drafted = withDraft(grading, ref, { ...slot, value: 1.2 });
     expect(gradePoint(ref, drafted).grade).toBe('fail');
-    expect(gradePoint(ref, background.grading).grade).toBe('not-seen');
-    expect(background.grading.standing.size).toBe(0);
+    expect(gradePoint(ref, grading).grade).toBe('not-seen');
+    expect(grading.standing.size).toBe(0);
   });
 
   test('that equals what stands, or is no value, is what stands', () => {
@@ -66,11 +87,10 @@ describe('a value under the finger', () => {
       { access: 'seen', readings: [readingOf('lining', 5)] },
     );
     const read = {
-      ...background,
-      grading: { ...background.grading, standing: new Map([[pointKey(ref.point, ref.place), standing]]) },
+      grading: { ...grading, standing: new Map([[pointKey(ref.point, ref.place), standing]]) },
     };
-    expect(withDraft(read, ref, 'whole', 'found', 5)).toBe(read.grading);
-    expect(withDraft(read, ref, 'whole', 'found', null)).toBe(read.grading);
+    expect(withDraft(read.grading, ref, { ...slot, value: 5 })).toBe(read.grading);
+    expect(withDraft(read.grading, ref, null)).toBe(read.grading);
   });
 
   test('as left it is graded beside the reading as found', () => {
@@ -81,10 +101,9 @@ describe('a value under the finger', () => {
       { access: 'seen', readings: [readingOf('lining', 1)] },
     );
     const read = {
-      ...background,
-      grading: { ...background.grading, standing: new Map([[pointKey(ref.point, ref.place), standing]]) },
+      grading: { ...grading, standing: new Map([[pointKey(ref.point, ref.place), standing]]) },
     };
-    expect(gradePoint(ref, withDraft(read, ref, 'whole', 'left', 10))).toMatchObject({
+    expect(gradePoint(ref, withDraft(read.grading, ref, { ...slot, phase: 'left', value: 10 }))).toMatchObject({
       grade: 'pass',
       asFound: 'fail',
       corrected: true,

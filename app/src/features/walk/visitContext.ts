@@ -1,89 +1,113 @@
 import type { Life, Visit } from '@weskopos/contract';
 import {
-  BASELINE,
-  cataloguePoint,
+  carriedFrom,
   currentFindings,
   expectedAt,
   forecastSeries,
+  mainSlot,
+  cataloguePoint,
   nextFinding,
   pointKey,
   readingAt,
   readingValue,
   seriesKey,
   seriesOf,
-  travelledKm,
+  travelledByVisit,
   type Finding,
   type Forecast,
   type GradingContext,
+  type Inspection,
+  type MeasureCode,
   type Phase,
   type PointRef,
+  type Rules,
   type Spot,
+  type Vehicle,
 } from '@weskopos/core';
 import { withReading } from './readings';
 
-/** What stands behind today's reading: the last visit's, and what the trend expects. */
-export interface Background {
-  readonly grading: GradingContext;
-  /** The last signed visit's entry for a point. */
-  readonly lastFinding: (ref: PointRef) => { readonly finding: Finding; readonly visit: Visit } | undefined;
-  readonly expected: (ref: PointRef, spot: Spot) => number | null;
-  readonly ghost: (ref: PointRef, spot: Spot) => number | null;
+export interface Look {
+  readonly finding: Finding;
+  readonly visit: Visit;
 }
 
-export function backgroundOf(life: Life, visit: Visit, earlier: readonly Visit[]): Background {
-  const { vehicle } = life;
-  const grading: GradingContext = {
-    vehicle,
-    inspection: visit.inspection,
-    sheet: BASELINE,
-    guarded: false,
-    standing: currentFindings(visit.findings).standing,
-  };
+/** What the signed visits before this one tell: made once a visit, not once a touch. */
+export interface History {
+  /** The last signed visit's look at a point. */
+  readonly lastLook: (ref: PointRef) => Look | undefined;
+  readonly expected: (ref: PointRef, measure: MeasureCode, spot: Spot) => number | null;
+  readonly ghost: (ref: PointRef, measure: MeasureCode, spot: Spot) => number | null;
+  /** The earlier look that may stand in for today's. */
+  readonly carriable: (ref: PointRef) => Look | undefined;
+}
+
+/** What stands behind today's reading: the rules, what was found today, and what came before. */
+export interface Background {
+  readonly grading: GradingContext;
+  readonly history: History;
+}
+
+export function historyOf(vehicle: Vehicle, inspection: Inspection, earlier: readonly Visit[], rules: Rules): History {
   const looks = earlier.map((one) => ({ visit: one, standing: currentFindings(one.findings).standing }));
-  const today =
-    travelledKm([...earlier, visit].map(({ inspection }) => ({ ...inspection, at: inspection.startedAt }))).get(
-      visit.inspection.id,
-    ) ?? 0;
+  const visits = [...earlier.map((visit) => visit.inspection), inspection];
+  const today = travelledByVisit(visits.map((one) => ({ ...one, at: one.startedAt }))).get(inspection.id) ?? 0;
   const forecasts = new Map<string, Forecast>(
-    forecastSeries(vehicle, seriesOf(earlier), BASELINE).map(({ series, forecast }) => [series.key, forecast]),
+    forecastSeries(vehicle, seriesOf(earlier), rules).map(({ series, forecast }) => [series.key, forecast]),
   );
-  const lastFinding = (ref: PointRef) => {
+  const lastLook = (ref: PointRef) => {
+    const key = pointKey(ref.point, ref.place);
     const look = looks.findLast(({ standing }) => {
-      const finding = standing.get(pointKey(ref.point, ref.place));
+      const finding = standing.get(key);
       return finding !== undefined && finding.access !== 'open' && finding.access !== 'not-reached';
     });
-    const finding = look?.standing.get(pointKey(ref.point, ref.place));
+    const finding = look?.standing.get(key);
     return look && finding ? { finding, visit: look.visit } : undefined;
   };
   return {
-    grading,
-    lastFinding,
-    expected: (ref, spot) => {
-      const forecast = forecasts.get(seriesKey(ref.point, ref.place, spot));
+    lastLook,
+    expected: (ref, measure, spot) => {
+      const forecast = forecasts.get(seriesKey(ref.point, ref.place, spot, measure));
       const expected = forecast && expectedAt(forecast, today);
       return expected ? Math.max(0, expected.y) : null;
     },
-    ghost: (ref, spot) => {
-      const reading = readingAt(lastFinding(ref)?.finding, spot);
+    ghost: (ref, measure, spot) => {
+      const reading = readingAt(lastLook(ref)?.finding, measure, spot);
       return reading ? readingValue(reading) : null;
+    },
+    carriable: (ref) => {
+      const look = lastLook(ref);
+      const before = look && { finding: look.finding, inspection: look.visit.inspection };
+      return look && carriedFrom(before, rules.template, inspection.startedAt) ? look : undefined;
     },
   };
 }
 
+export function gradingOf({ vehicle }: Life, { inspection, findings }: Visit, rules: Rules): GradingContext {
+  return { vehicle, inspection, rules, standing: currentFindings(findings).standing };
+}
+
+/** What last visit saw, of the other pad where there is one. */
+export function partnerOf(ref: PointRef, { grading }: Background): Finding | undefined {
+  if (ref.point !== 'pad.inner' && ref.point !== 'pad.outer') return undefined;
+  return grading.standing.get(pointKey(ref.point === 'pad.inner' ? 'pad.outer' : 'pad.inner', ref.place));
+}
+
+/** A reading under the finger, not yet let go. */
+export interface Draft {
+  readonly key: string;
+  readonly measure: MeasureCode;
+  readonly spot: Spot;
+  readonly phase: Phase;
+  readonly value: number;
+}
+
 /** The grading context as it would be with the value under the finger. */
-export function withDraft(
-  background: Background,
-  ref: PointRef,
-  spot: Spot,
-  phase: Phase,
-  value: number | null,
-): Background['grading'] {
-  const { grading } = background;
-  const { measure } = cataloguePoint(ref.point);
+export function withDraft(grading: GradingContext, ref: PointRef, draft: Omit<Draft, 'key'> | null): GradingContext {
   const key = pointKey(ref.point, ref.place);
-  if (value === null || !measure) return grading;
+  if (!draft) return grading;
+  const { measure, spot, phase, value } = draft;
   const standing = grading.standing.get(key);
-  const before = readingAt(standing, spot, phase);
+  const before = readingAt(standing, measure, spot, phase);
   if (before && readingValue(before) === value) return grading;
   const drafted = nextFinding(
     standing,
@@ -92,4 +116,10 @@ export function withDraft(
     { access: 'seen', readings: withReading(standing?.readings ?? [], { measure, spot, phase }, value) },
   );
   return { ...grading, standing: new Map(grading.standing).set(key, drafted) };
+}
+
+/** Whether a reading of a point is put right on the spot and read again: levels, pressures, torques. */
+export function canPutRight(ref: PointRef): boolean {
+  const measure = mainSlot(cataloguePoint(ref.point))?.measure;
+  return measure === 'level' || measure === 'pressure' || measure === 'torque' || measure === 'glycol';
 }

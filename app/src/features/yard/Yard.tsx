@@ -13,7 +13,7 @@ import { Heading, Label, Words } from '../../kit/Words';
 import { signOut, useWorkshop } from '../../sync/workshop';
 import { words } from '../../words/en';
 import { problemWords } from '../../words/problemWords';
-import { day, dayAndTime, kilometres } from '../../words/show';
+import { day, dayAndTime, meterWords } from '../../words/show';
 import { useYard } from './useYard';
 
 /** Where the day begins: what is half done, then every vehicle, worst first. */
@@ -42,7 +42,13 @@ export function Yard() {
       width={wide ? 960 : 640}
       foot={
         <>
-          {person?.role === 'lead' ? <Press label="People" onPress={() => router.push('/people')} /> : null}
+          <Press label="Bench" onPress={() => router.push('/bench')} />
+          {person?.role === 'lead' ? (
+            <>
+              <Press label="Rules" onPress={() => router.push('/rules')} />
+              <Press label="People" onPress={() => router.push('/people')} />
+            </>
+          ) : null}
           <Press
             label="Sign out"
             onPress={() => void signOut().catch((error: unknown) => setProblem(problemWords(error)))}
@@ -115,7 +121,7 @@ function Entry({ entry: { vehicle, last, open } }: { readonly entry: YardEntry }
             <Words strong colour={gradeColours(palette, grade).line}>
               {last?.grade ? words.grade[last.grade] : ''}
             </Words>
-            {last ? ` ${day(last.startedAt)}, ${kilometres(last.meterKm)} · ${gradeLine}` : gradeLine}
+            {last ? ` ${day(last.startedAt)}, ${meterWords(last.meter, vehicle.meterUnit)} · ${gradeLine}` : gradeLine}
           </Words>
           {open ? <Words size="m">{`Half done since ${dayAndTime(open.startedAt)}`}</Words> : null}
         </View>

@@ -1,9 +1,9 @@
 import { VOCABULARIES, type Finding, type Vocabulary, type Word } from '@weskopos/core';
 import { StyleSheet, View } from 'react-native';
-import { Press } from '../../kit/Press';
-import { SPACE } from '../../kit/tokens';
-import { words } from '../../words/en';
-import { capital } from '../../words/show';
+import { Press } from '../../../kit/Press';
+import { SPACE } from '../../../kit/tokens';
+import { words } from '../../../words/en';
+import { capital } from '../../../words/show';
 
 interface WordPickerProps {
   readonly vocabulary: Vocabulary;
@@ -46,5 +46,5 @@ export function WordPicker({ vocabulary, finding, onWord, onSound }: WordPickerP
 const styles = StyleSheet.create({
   picker: { gap: SPACE.m },
   row: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s },
-  sound: { minHeight: 64 },
+  sound: { minHeight: 56 },
 });

@@ -1,20 +1,45 @@
-import { MEASURES, parseMeasure, type MeasureCode } from '@weskopos/core';
+import { MEASURES, parseMeasure, parseWeekCode, type Bound, type MeasureCode } from '@weskopos/core';
 import { useEffect, useRef, useState } from 'react';
 import { StyleSheet, TextInput, View } from 'react-native';
-import { CORNER, FONT, SIZE, SPACE, TOUCH } from '../../kit/tokens';
-import { usePalette } from '../../kit/theme';
-import { Words } from '../../kit/Words';
-import { figure, unitWord, workshopUnit } from '../../words/show';
+import { CORNER, FONT, SIZE, SPACE, TOUCH } from '../../../kit/tokens';
+import { usePalette } from '../../../kit/theme';
+import { Words } from '../../../kit/Words';
+import { figure, figureIn, unitWord, workshopUnit } from '../../../words/show';
 
 interface TypedReadingProps {
   readonly measure: MeasureCode;
   readonly label: string;
   readonly value: number | null;
-  readonly onValue: (value: number) => void;
+  readonly onValue: (value: number, bound: Bound) => void;
 }
+
+type Read =
+  | { readonly status: 'value'; readonly stored: number; readonly bound: Bound }
+  | { readonly status: 'empty' | 'impossible' };
 
 /** Typing settles this long after the last key, ms: a half-typed `1` of `1.5` is not a reading. */
 const SETTLE_MS = 700;
+
+function readTyped(measure: MeasureCode, text: string): Read {
+  if (text.trim() === '') return { status: 'empty' };
+  if (measure === 'tyre-age') {
+    const week = parseWeekCode(text);
+    if (week.status === 'unreadable') return { status: 'impossible' };
+    return { status: 'value', stored: week.yyyyww, bound: week.before2000 ? 'under' : 'exact' };
+  }
+  const parsed = parseMeasure(text, workshopUnit(measure));
+  const { least, most } = MEASURES[measure];
+  if (parsed.status !== 'value' || parsed.stored < least || parsed.stored > most) return { status: 'impossible' };
+  return { status: 'value', stored: Number(parsed.stored.toFixed(4)), bound: 'exact' };
+}
+
+function allowedWords(measure: MeasureCode): string {
+  if (measure === 'tyre-age') return 'Four digits, week and year, e.g. 0523; three before 2000.';
+  const { least, most } = MEASURES[measure];
+  const unit = workshopUnit(measure);
+  const round = (value: number) => figureIn(unit, value).replace(/\.0+$/, '');
+  return `${round(least)} to ${round(most)}${measure === 'level' ? ', 0 min to 1 max' : ` ${unitWord(measure)}`}`;
+}
 
 /** The same reading on the number pad, in either unit. What cannot be is told with its range, and stays as typed. */
 export function TypedReading({ measure, label, value, onValue }: TypedReadingProps) {
@@ -23,23 +48,17 @@ export function TypedReading({ measure, label, value, onValue }: TypedReadingPro
   const [typed, setTyped] = useState<string | null>(null);
   const timer = useRef<ReturnType<typeof setTimeout> | null>(null);
   const pending = useRef<string | null>(null);
-  const gauge = MEASURES[measure];
-
-  const parsed = parseMeasure(typed ?? '', workshopUnit(measure));
-  const impossible =
-    typed !== null &&
-    (parsed.status === 'unreadable' ||
-      (parsed.status === 'value' && (parsed.stored < gauge.least || parsed.stored > gauge.most)));
+  const impossible = typed !== null && readTyped(measure, typed).status === 'impossible';
 
   const settle = () => {
     if (timer.current) clearTimeout(timer.current);
     const text = pending.current;
     pending.current = null;
     if (text === null) return;
-    const read = parseMeasure(text, workshopUnit(measure));
-    if (read.status !== 'value' || read.stored < gauge.least || read.stored > gauge.most) return;
+    const read = readTyped(measure, text);
+    if (read.status !== 'value') return;
     setTyped(null);
-    onValue(Number(read.stored.toFixed(4)));
+    onValue(read.stored, read.bound);
   };
   const settleNow = useRef(settle);
   useEffect(() => {
@@ -75,7 +94,7 @@ export function TypedReading({ measure, label, value, onValue }: TypedReadingPro
       />
       {impossible ? (
         <Words size="s" role="alert" colour={palette.fail}>
-          {`${gauge.least} to ${gauge.most}${gauge.unit === 'level' ? ', 0 min to 1 max' : ` ${gauge.unit}`}`}
+          {allowedWords(measure)}
         </Words>
       ) : null}
     </View>

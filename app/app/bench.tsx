@@ -1,0 +1,1 @@
+export { BenchPage as default } from '../src/features/desk/lazyPages';

@@ -1,0 +1,1 @@
+export { RulesPage as default } from '../src/features/desk/lazyPages';

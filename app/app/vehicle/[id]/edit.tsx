@@ -1,0 +1,1 @@
+export { VehicleEditor as default } from '../../../src/features/desk/lazyPages';

@@ -1,0 +1,110 @@
+import type { FindingPhoto } from '@weskopos/core';
+import { useRef, useState } from 'react';
+import { Image, StyleSheet, View, type GestureResponderEvent } from 'react-native';
+import { Card } from '../../kit/Card';
+import { Choice } from '../../kit/Choice';
+import { Field } from '../../kit/Field';
+import { Press } from '../../kit/Press';
+import { CORNER, SPACE } from '../../kit/tokens';
+import { Words } from '../../kit/Words';
+import { drawMark, MARK_TOOLS, type MarkTool, type Share } from './drawMark';
+import { MarkLayer } from './MarkLayer';
+import { usePhotoUri } from './usePhotoUri';
+
+interface PhotoMarkerProps {
+  readonly photo: FindingPhoto;
+  readonly label: string;
+  readonly onChange: (photo: FindingPhoto) => void;
+  readonly onTakeOut: () => void;
+  readonly onDone: () => void;
+}
+
+const TOOL_WORDS: Record<MarkTool, string> = { arrow: 'Arrow', ring: 'Ring', text: 'Text' };
+
+/** One photo, large: arrow, ring and text laid over it, and a caption. The picture itself is never changed. */
+export function PhotoMarker({ photo, label, onChange, onTakeOut, onDone }: PhotoMarkerProps) {
+  const uri = usePhotoUri(photo.id, 'full');
+  const [tool, setTool] = useState<MarkTool>('ring');
+  const [text, setText] = useState('');
+  const [caption, setCaption] = useState(photo.caption);
+  const [size, setSize] = useState({ width: 0, height: 0 });
+  const from = useRef<Share | null>(null);
+  const at = ({ nativeEvent }: GestureResponderEvent): Share => ({
+    x: nativeEvent.locationX / size.width,
+    y: nativeEvent.locationY / size.height,
+  });
+  const release = (event: GestureResponderEvent) => {
+    const mark = from.current && drawMark(tool, from.current, at(event), text);
+    from.current = null;
+    if (mark) onChange({ ...photo, marks: [...photo.marks, mark] });
+  };
+  return (
+    <Card>
+      <View
+        aria-label={`${label}: tap or drag to mark`}
+        onLayout={({ nativeEvent: { layout } }) => setSize({ width: layout.width, height: layout.height })}
+        onStartShouldSetResponder={() => true}
+        onMoveShouldSetResponder={() => true}
+        onResponderTerminationRequest={() => false}
+        onResponderGrant={(event) => {
+          from.current = at(event);
+        }}
+        onResponderRelease={release}
+        onTouchStart={(event) => event.stopPropagation()}
+        style={styles.picture}
+      >
+        <Image source={uri ? { uri } : undefined} alt={label} resizeMode="cover" style={styles.image} />
+        {size.width > 0 ? <MarkLayer marks={photo.marks} {...size} /> : null}
+      </View>
+      <Choice
+        label="Mark with"
+        hideLabel
+        options={MARK_TOOLS}
+        word={(one) => TOOL_WORDS[one]}
+        value={tool}
+        onChoose={setTool}
+      />
+      {tool === 'text' ? (
+        <Field
+          label="Text of the mark"
+          value={text}
+          onChangeText={setText}
+          maxLength={80}
+          help="Then tap where it goes."
+        />
+      ) : (
+        <Words size="s" soft>
+          Tap the spot, or drag from one end to the other.
+        </Words>
+      )}
+      <Field
+        label="Caption"
+        value={caption}
+        onChangeText={setCaption}
+        onBlur={() => caption !== photo.caption && onChange({ ...photo, caption })}
+        maxLength={200}
+      />
+      <View style={styles.row}>
+        <Press
+          label="Undo the mark"
+          disabled={photo.marks.length === 0}
+          onPress={() => onChange({ ...photo, marks: photo.marks.slice(0, -1) })}
+        />
+        <Press label="Take the photo out" onPress={onTakeOut} />
+        <Press label="Done" onPress={onDone} style={styles.grow} />
+      </View>
+    </Card>
+  );
+}
+
+const styles = StyleSheet.create({
+  picture: {
+    aspectRatio: 4 / 3,
+    borderRadius: CORNER.s,
+    overflow: 'hidden',
+    ...({ touchAction: 'none', cursor: 'crosshair' } as object),
+  },
+  image: { width: '100%', height: '100%', pointerEvents: 'none' },
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s },
+  grow: { flexGrow: 1 },
+});

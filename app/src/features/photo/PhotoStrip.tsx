@@ -1,0 +1,95 @@
+import type { FindingPhoto } from '@weskopos/core';
+import { useState } from 'react';
+import { Image, Pressable, StyleSheet, View } from 'react-native';
+import { CORNER, SPACE } from '../../kit/tokens';
+import { usePalette } from '../../kit/theme';
+import { Words } from '../../kit/Words';
+import { MarkLayer } from './MarkLayer';
+import { PhotoMarker } from './PhotoMarker';
+import { usePhotoUri } from './usePhotoUri';
+
+interface PhotoStripProps {
+  readonly photos: readonly FindingPhoto[];
+  readonly label: string;
+  readonly size?: number;
+  /** Lets a photo be opened and marked; left out where it is only shown. */
+  readonly onChange?: (photos: readonly FindingPhoto[]) => void;
+}
+
+/** From this height on the whole picture is fetched, px. */
+const FULL_FROM = 200;
+
+/** Pictures of a finding with their marks; a tap opens one to be marked. */
+export function PhotoStrip({ photos, label, size = 88, onChange }: PhotoStripProps) {
+  const [open, setOpen] = useState<string | null>(null);
+  if (photos.length === 0) return null;
+  const opened = photos.find(({ id }) => id === open);
+  const named = (photo: FindingPhoto) => `${label}, photo ${photos.indexOf(photo) + 1}`;
+  return (
+    <View style={styles.strip}>
+      {photos.map((photo) => (
+        <View key={photo.id}>
+          {onChange ? (
+            <Pressable
+              role="button"
+              aria-label={`Mark ${named(photo)}`}
+              aria-expanded={photo.id === open}
+              onPress={() => setOpen(photo.id === open ? null : photo.id)}
+            >
+              <Photo photo={photo} label={named(photo)} size={size} />
+            </Pressable>
+          ) : (
+            <Photo photo={photo} label={named(photo)} size={size} />
+          )}
+        </View>
+      ))}
+      {opened && onChange ? (
+        <View style={styles.marker}>
+          <PhotoMarker
+            key={opened.id}
+            photo={opened}
+            label={named(opened)}
+            onChange={(changed) => onChange(photos.map((photo) => (photo.id === changed.id ? changed : photo)))}
+            onTakeOut={() => {
+              setOpen(null);
+              onChange(photos.filter(({ id }) => id !== opened.id));
+            }}
+            onDone={() => setOpen(null)}
+          />
+        </View>
+      ) : null}
+    </View>
+  );
+}
+
+function Photo({
+  photo,
+  label,
+  size,
+}: {
+  readonly photo: FindingPhoto;
+  readonly label: string;
+  readonly size: number;
+}) {
+  const palette = usePalette();
+  const uri = usePhotoUri(photo.id, size > FULL_FROM ? 'full' : 'thumb');
+  const width = Math.round((size * 4) / 3);
+  return (
+    <View>
+      <Image
+        source={uri ? { uri } : undefined}
+        alt={photo.caption ? `${label}: ${photo.caption}` : label}
+        aria-label={label}
+        resizeMode="cover"
+        style={{ width, height: size, borderRadius: CORNER.s, backgroundColor: palette.panel }}
+      />
+      <MarkLayer marks={photo.marks} width={width} height={size} />
+      {photo.caption && size > FULL_FROM ? <Words size="s">{photo.caption}</Words> : null}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  strip: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s },
+  marker: { width: '100%' },
+});

@@ -1,0 +1,71 @@
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Press } from '../../kit/Press';
+import { SPACE } from '../../kit/tokens';
+import { Words } from '../../kit/Words';
+import { recordPhoto } from '../../sync/workshop';
+import { shrinkPhoto } from '../../workers/shrinkPhoto';
+import { pickPicture } from './pickPicture';
+import { Viewfinder } from './Viewfinder';
+
+interface PhotoTakerProps {
+  /** Last visit's photo of this point, to frame the same view; null when there is none. */
+  readonly ghost: string | null;
+  readonly onPhoto: (id: string) => Promise<void>;
+  readonly onDone: () => void;
+}
+
+const REFUSED = {
+  'too-large': 'The picture was not taken: it is over 30 MB. The finding is kept.',
+  'not-a-picture': 'The picture was not taken: this file is not a picture that can be read. The finding is kept.',
+  'too-many-pixels':
+    'The picture was not taken: it has more than 60 million pixels or a side over 16,000. The finding is kept.',
+} as const;
+
+/** A picture to a finding: from the phone's camera or album, or through the viewfinder with last visit's picture laid over. */
+export function PhotoTaker({ ghost, onPhoto, onDone }: PhotoTakerProps) {
+  const [told, setTold] = useState<string | null>(null);
+  const [framing, setFraming] = useState(false);
+  const keep = async (picture: File | null) => {
+    if (!picture) return;
+    setTold('Shrinking the picture…');
+    const shrunk = await shrinkPhoto(picture);
+    if ('refusal' in shrunk) return setTold(REFUSED[shrunk.refusal]);
+    await onPhoto(await recordPhoto(shrunk.blob));
+    setTold(null);
+    onDone();
+  };
+  return (
+    <View style={styles.taker}>
+      {told ? <Words role="alert">{told}</Words> : null}
+      {framing ? (
+        <Viewfinder
+          ghost={ghost}
+          onPicture={(picture) => {
+            setFraming(false);
+            void keep(picture);
+          }}
+          onProblem={(problem) => {
+            setFraming(false);
+            setTold(problem);
+          }}
+        />
+      ) : (
+        <View style={styles.row}>
+          <Press label="Camera or album" onPress={() => void pickPicture().then(keep)} style={styles.grow} />
+          <Press
+            label={ghost ? 'Frame as last time' : 'Viewfinder'}
+            onPress={() => setFraming(true)}
+            style={styles.grow}
+          />
+        </View>
+      )}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  taker: { gap: SPACE.s },
+  row: { flexDirection: 'row', gap: SPACE.s },
+  grow: { flexGrow: 1 },
+});

@@ -1,0 +1,95 @@
+import { createElement, useEffect, useRef, useState } from 'react';
+import { Image, StyleSheet, View } from 'react-native';
+import { Press } from '../../kit/Press';
+import { CORNER, SPACE } from '../../kit/tokens';
+import { usePhotoUri } from './usePhotoUri';
+
+interface ViewfinderProps {
+  readonly ghost: string | null;
+  readonly onPicture: (picture: File) => void;
+  readonly onProblem: (problem: string) => void;
+}
+
+const QUALITY = 0.92;
+
+/** The camera's own picture with last visit's laid over it half through, so that both show the same view. */
+export function Viewfinder({ ghost, onPicture, onProblem }: ViewfinderProps) {
+  const video = useRef<HTMLVideoElement | null>(null);
+  const [ready, setReady] = useState(false);
+  const [overlay, setOverlay] = useState(true);
+  const problem = useRef(onProblem);
+  useEffect(() => {
+    problem.current = onProblem;
+  });
+  useEffect(() => {
+    let stream: MediaStream | null = null;
+    let gone = false;
+    const open = async () => {
+      try {
+        const opened = await navigator.mediaDevices.getUserMedia({ video: { facingMode: 'environment' } });
+        if (gone) return opened.getTracks().forEach((track) => track.stop());
+        stream = opened;
+        if (!video.current) return;
+        video.current.srcObject = opened;
+        await video.current.play();
+        setReady(true);
+      } catch {
+        problem.current('The camera was not opened: it is not there, or not allowed. Take the picture from the album.');
+      }
+    };
+    void open();
+    return () => {
+      gone = true;
+      stream?.getTracks().forEach((track) => track.stop());
+    };
+  }, []);
+  const shoot = () => {
+    const frame = video.current;
+    if (!frame) return;
+    const canvas = document.createElement('canvas');
+    canvas.width = frame.videoWidth;
+    canvas.height = frame.videoHeight;
+    canvas.getContext('2d')?.drawImage(frame, 0, 0);
+    canvas.toBlob(
+      (blob) =>
+        blob ? onPicture(new File([blob], 'view.jpg', { type: blob.type })) : onProblem('The camera gave no picture.'),
+      'image/jpeg',
+      QUALITY,
+    );
+  };
+  return (
+    <View style={styles.finder}>
+      <View style={styles.frame}>
+        {createElement('video', {
+          ref: video,
+          muted: true,
+          playsInline: true,
+          'aria-label': 'Viewfinder',
+          style: { width: '100%', height: '100%', objectFit: 'cover' },
+        })}
+        {ghost && overlay ? <Ghost id={ghost} /> : null}
+      </View>
+      <View style={styles.row}>
+        {ghost ? (
+          <Press role="checkbox" label="Last visit’s picture" chosen={overlay} onPress={() => setOverlay(!overlay)} />
+        ) : null}
+        <Press kind="main" label="Take it" disabled={!ready} onPress={shoot} style={styles.grow} />
+      </View>
+    </View>
+  );
+}
+
+function Ghost({ id }: { readonly id: string }) {
+  const uri = usePhotoUri(id, 'full');
+  return uri ? (
+    <Image source={{ uri }} alt="Last visit’s picture, laid over" resizeMode="cover" style={styles.ghost} />
+  ) : null;
+}
+
+const styles = StyleSheet.create({
+  finder: { gap: SPACE.s },
+  frame: { aspectRatio: 4 / 3, borderRadius: CORNER.s, overflow: 'hidden', backgroundColor: '#000' },
+  ghost: { position: 'absolute', top: 0, left: 0, width: '100%', height: '100%', opacity: 0.4, pointerEvents: 'none' },
+  row: { flexDirection: 'row', gap: SPACE.s },
+  grow: { flex: 1 },
+});

@@ -1,0 +1,30 @@
+import { HOUSE_QUESTIONS, type HouseQuestion, type HouseRules, type Rules } from '@weskopos/core';
+import { Words } from '../../kit/Words';
+import { words } from '../../words/en';
+import { amount } from '../../words/show';
+
+/** The schools that decide grades; the others only guide the hand. */
+const GRADING: readonly HouseQuestion[] = [
+  'nearLimit',
+  'dampSeal',
+  'treadAs',
+  'liningAs',
+  'fluidChange',
+  'hardUse',
+  'bestTyres',
+];
+
+const schoolWords = (house: HouseRules, question: HouseQuestion) =>
+  `${words.house[question].toLowerCase()} ${(words.school[question] as Record<string, string>)[house[question]]}`;
+
+/** By which limits and house rules a report was graded, and what it does not replace. */
+export function RulesNote({ rules: { sheet, house, version } }: { readonly rules: Rules }) {
+  const schools = HOUSE_QUESTIONS.filter((question) => GRADING.includes(question)).map((question) =>
+    schoolWords(house, question),
+  );
+  return (
+    <Words size="s" soft>
+      {`Limit sheet ${sheet.code} ${sheet.version}, rules version ${version}. House rules: ${schools.join('; ')}; lowest temperature to expect ${amount('freeze', house.designLowC)}. ${words.caution.law}`}
+    </Words>
+  );
+}

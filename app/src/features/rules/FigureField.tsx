@@ -1,0 +1,39 @@
+import { useState } from 'react';
+import { Field } from '../../kit/Field';
+
+interface FigureFieldProps {
+  readonly label: string;
+  readonly value: number;
+  readonly least?: number;
+  readonly most?: number;
+  /** What stands under it when the rule it belongs to is wrong. */
+  readonly problem?: string | undefined;
+  /** Text to value; a plain figure without. */
+  readonly read?: (text: string) => number;
+  readonly onValue: (value: number) => void;
+}
+
+const plain = (text: string) => (text.trim() === '' ? NaN : Number(text.replace(',', '.').replace('−', '-')));
+
+/** A figure being edited: what is typed stays, and only what can be counts. */
+export function FigureField({ label, value, least, most, problem, read = plain, onValue }: FigureFieldProps) {
+  const [typed, setTyped] = useState<string | null>(null);
+  const [refused, setRefused] = useState(false);
+  const allowed = `${least ?? ''} to ${most ?? ''}`;
+  return (
+    <Field
+      label={label}
+      value={typed ?? String(Number(value.toFixed(4)))}
+      onChangeText={(text) => {
+        setTyped(text);
+        const next = read(text);
+        const fits = Number.isFinite(next) && next >= (least ?? -Infinity) && next <= (most ?? Infinity);
+        setRefused(!fits);
+        if (fits) onValue(next);
+      }}
+      onBlur={() => !refused && setTyped(null)}
+      inputMode="text"
+      problem={refused ? (least === undefined ? 'A figure is wanted here.' : `Allowed: ${allowed}.`) : problem}
+    />
+  );
+}

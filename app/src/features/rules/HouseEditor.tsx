@@ -1,0 +1,124 @@
+import {
+  HOUSE_CHOICES,
+  HOUSE_QUESTIONS,
+  UNIT_CHOICES,
+  UNIT_QUESTIONS,
+  parseMeasure,
+  type HouseQuestion,
+  type HouseRules,
+  type Rulebook,
+} from '@weskopos/core';
+import { StyleSheet, View } from 'react-native';
+import { Card } from '../../kit/Card';
+import { Choice } from '../../kit/Choice';
+import { Press } from '../../kit/Press';
+import { SPACE } from '../../kit/tokens';
+import { Heading, Label } from '../../kit/Words';
+import { words } from '../../words/en';
+import { FigureField } from './FigureField';
+
+interface HouseEditorProps {
+  readonly rulebook: Rulebook;
+  readonly onChange: (rulebook: Rulebook) => void;
+}
+
+const MONTHS = Array.from({ length: 12 }, (_, index) => index + 1);
+const monthWord = (month: number) => new Date(2026, month - 1, 1).toLocaleDateString('en-GB', { month: 'short' });
+
+/** The schools a workshop follows, its units, and the few figures of its own. */
+export function HouseEditor({ rulebook, onChange }: HouseEditorProps) {
+  const { house } = rulebook;
+  const set = (change: Partial<HouseRules>) => onChange({ ...rulebook, house: { ...house, ...change } });
+  return (
+    <>
+      <Card>
+        <Heading level={2}>Judging</Heading>
+        <Choice
+          label="Limit sheet"
+          options={rulebook.sheets.map(({ code }) => code)}
+          word={(code) => code}
+          value={house.sheet}
+          onChoose={(sheet) => set({ sheet })}
+        />
+        <FigureField
+          label="Lowest temperature to expect, °C"
+          value={house.designLowC}
+          least={-60}
+          most={20}
+          read={(text) => {
+            const parsed = parseMeasure(text, '°C');
+            return parsed.status === 'value' ? parsed.stored : NaN;
+          }}
+          onValue={(designLowC) => set({ designLowC })}
+        />
+        <FigureField
+          label="Share of an interval that hard use leaves, over 0 to 1"
+          value={house.hardUseFactor}
+          least={0.05}
+          most={1}
+          onValue={(hardUseFactor) => set({ hardUseFactor })}
+        />
+        <View style={styles.group}>
+          <Label size="m" soft>
+            Winter tyres are judged as such in
+          </Label>
+          <View style={styles.row}>
+            {MONTHS.map((month) => {
+              const chosen = house.winterMonths.includes(month);
+              return (
+                <Press
+                  key={month}
+                  role="checkbox"
+                  label={monthWord(month)}
+                  chosen={chosen}
+                  onPress={() =>
+                    set({
+                      winterMonths: chosen
+                        ? house.winterMonths.filter((one) => one !== month)
+                        : [...house.winterMonths, month],
+                    })
+                  }
+                />
+              );
+            })}
+          </View>
+        </View>
+      </Card>
+      <Card>
+        <Heading level={2}>Schools</Heading>
+        {HOUSE_QUESTIONS.map((question) => (
+          <Choice
+            key={question}
+            label={words.house[question]}
+            options={HOUSE_CHOICES[question] as readonly string[]}
+            word={(school) => schoolWord(question, school)}
+            value={house[question]}
+            onChoose={(school) => set({ [question]: school })}
+          />
+        ))}
+      </Card>
+      <Card>
+        <Heading level={2}>Units</Heading>
+        {UNIT_QUESTIONS.map((question) => (
+          <Choice
+            key={question}
+            label={words.unitQuestion[question]}
+            options={UNIT_CHOICES[question] as readonly string[]}
+            word={(unit) => unit}
+            value={house.units[question]}
+            onChoose={(unit) => set({ units: { ...house.units, [question]: unit } })}
+          />
+        ))}
+      </Card>
+    </>
+  );
+}
+
+function schoolWord(question: HouseQuestion, school: string): string {
+  return (words.school[question] as Readonly<Record<string, string>>)[school] ?? school;
+}
+
+const styles = StyleSheet.create({
+  group: { gap: SPACE.xs },
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s },
+});

@@ -1,0 +1,104 @@
+import { type RulebookPreview } from '@weskopos/contract';
+import { newestRulebook, rulebookProblems, type Rulebook } from '@weskopos/core';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { Choice } from '../../kit/Choice';
+import { Page } from '../../kit/Page';
+import { Press } from '../../kit/Press';
+import { Words } from '../../kit/Words';
+import { call } from '../../sync/transport';
+import { useRulebooks } from '../../sync/useLife';
+import { record, useWorkshop } from '../../sync/workshop';
+import { words } from '../../words/en';
+import { problemWords } from '../../words/problemWords';
+import { HouseEditor } from './HouseEditor';
+import { LimitEditor } from './LimitEditor';
+import { PreviewCard } from './PreviewCard';
+import { TemplateEditor } from './TemplateEditor';
+
+const PARTS = ['house', 'limits', 'templates'] as const;
+const PART_WORDS = { house: 'House rules', limits: 'Limits', templates: 'Templates' } as const;
+
+/** The workshop's rules. Nothing counts until what it would change has been seen and it is saved as the next version. */
+export function RulesPage() {
+  const newest = newestRulebook(useRulebooks());
+  // A version that came in from elsewhere begins the edit anew.
+  return <Editor key={newest.version} newest={newest} />;
+}
+
+function Editor({ newest }: { readonly newest: Rulebook }) {
+  const router = useRouter();
+  const person = useWorkshop((state) => state.person);
+  const [part, setPart] = useState<(typeof PARTS)[number]>('house');
+  const [draft, setDraft] = useState<Rulebook>(newest);
+  const [preview, setPreview] = useState<RulebookPreview | null>(null);
+  const [told, setTold] = useState<string | null>(null);
+  const next = { ...draft, version: newest.version + 1 };
+  const problems = rulebookProblems(next);
+  const changed = JSON.stringify(draft) !== JSON.stringify(newest);
+  const change = (edited: Rulebook) => {
+    setDraft(edited);
+    setPreview(null);
+    setTold(null);
+  };
+  const look = async () => {
+    setTold('Grading every visit under these rules…');
+    try {
+      setPreview(await call('previewRulebook', { body: next }));
+      setTold(null);
+    } catch (error) {
+      setTold(problemWords(error));
+    }
+  };
+  const save = async () => {
+    await record({ kind: 'rulebook.put', body: next });
+    router.replace('/');
+  };
+  if (person?.role !== 'lead')
+    return (
+      <Page title="Rules" back="/">
+        <Words>Only a workshop lead edits the rules.</Words>
+      </Page>
+    );
+  return (
+    <Page
+      title="Rules"
+      over={`Version ${newest.version}`}
+      back="/"
+      width={760}
+      foot={
+        preview ? (
+          <Press
+            kind="main"
+            label={`Save as version ${next.version}`}
+            onPress={() => void save()}
+            style={{ flex: 1 }}
+          />
+        ) : (
+          <Press
+            kind="main"
+            label="What would change?"
+            disabled={!changed || problems.length > 0}
+            onPress={() => void look()}
+            style={{ flex: 1 }}
+          />
+        )
+      }
+    >
+      <Words size="m" soft>
+        Local law comes first: check every limit against yours. Signed visits keep the rules they were made under.
+      </Words>
+      {told ? <Words role="status">{told}</Words> : null}
+      {preview ? <PreviewCard preview={preview} /> : null}
+      {problems.map(({ field, code }) => (
+        <Words key={`${field}${code}`} role="alert">
+          {words.ruleProblem[code] ?? code}
+        </Words>
+      ))}
+      <Choice label="Part" hideLabel options={PARTS} word={(one) => PART_WORDS[one]} value={part} onChoose={setPart} />
+      {part === 'house' ? <HouseEditor rulebook={draft} onChange={change} /> : null}
+      {part === 'limits' ? <LimitEditor rulebook={draft} problems={problems} onChange={change} /> : null}
+      {part === 'templates' ? <TemplateEditor rulebook={draft} onChange={change} /> : null}
+    </Page>
+  );
+}

@@ -1,0 +1,114 @@
+import { STATIONS, type Rulebook, type Station, type Template } from '@weskopos/core';
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Card } from '../../kit/Card';
+import { Choice } from '../../kit/Choice';
+import { Field } from '../../kit/Field';
+import { Press } from '../../kit/Press';
+import { SPACE } from '../../kit/tokens';
+import { Words } from '../../kit/Words';
+import { words } from '../../words/en';
+import { templateWords } from '../../words/show';
+import { codeFor, movePoint, stationRows, togglePoint } from './templatePoints';
+
+interface TemplateEditorProps {
+  readonly rulebook: Rulebook;
+  readonly onChange: (rulebook: Rulebook) => void;
+}
+
+const WALKED = STATIONS.filter((station) => station !== 'arrival');
+
+/** Templates: which points an inspection holds, in which order, and what may be carried. */
+export function TemplateEditor({ rulebook, onChange }: TemplateEditorProps) {
+  const [code, setCode] = useState(rulebook.templates[0]?.code ?? '');
+  const [station, setStation] = useState<Station>('cold');
+  const template = rulebook.templates.find((one) => one.code === code) ?? rulebook.templates[0];
+  if (!template) return null;
+  const change = (edited: Template) =>
+    onChange({ ...rulebook, templates: rulebook.templates.map((one) => (one.code === template.code ? edited : one)) });
+  const copy = () => {
+    const name = `${templateWords(template)}, ours`;
+    const fresh = codeFor(
+      name,
+      rulebook.templates.map((one) => one.code),
+    );
+    onChange({ ...rulebook, templates: [...rulebook.templates, { ...template, code: fresh, name }] });
+    setCode(fresh);
+  };
+  return (
+    <>
+      <Choice
+        label="Template"
+        options={rulebook.templates.map((one) => one.code)}
+        word={(one) => templateWords(rulebook.templates.find((other) => other.code === one) ?? { code: one, name: '' })}
+        value={template.code}
+        onChoose={setCode}
+      />
+      <Press label="Copy this template" onPress={copy} style={styles.aside} />
+      <Card>
+        <Field
+          label="Name"
+          value={template.name}
+          onChangeText={(name) => change({ ...template, name })}
+          maxLength={60}
+          placeholder={templateWords(template)}
+        />
+        <View style={styles.row}>
+          <Press
+            role="checkbox"
+            label="Nothing carried from before"
+            chosen={template.nothingCarried}
+            onPress={() => change({ ...template, nothingCarried: !template.nothingCarried })}
+          />
+          <Press
+            role="checkbox"
+            label="Ages are wanted"
+            chosen={template.asks.length > 0}
+            onPress={() => change({ ...template, asks: template.asks.length > 0 ? [] : ['part-age', 'age-distance'] })}
+          />
+        </View>
+        <Words size="m" soft>{`${template.points.length} points of the catalogue.`}</Words>
+        <Choice
+          label="Station"
+          options={WALKED}
+          word={(one) => words.stop[one] ?? one}
+          value={station}
+          onChoose={setStation}
+        />
+        {stationRows(template, station).map(({ code: point, on }) => (
+          <View key={point} style={styles.point}>
+            <View style={styles.grow}>
+              <Press
+                role="checkbox"
+                label={words.point[point]}
+                chosen={on}
+                onPress={() => change(togglePoint(template, point))}
+              />
+            </View>
+            {on ? (
+              <>
+                <Press
+                  label="↑"
+                  hint={`${words.point[point]} earlier`}
+                  onPress={() => change(movePoint(template, point, -1))}
+                />
+                <Press
+                  label="↓"
+                  hint={`${words.point[point]} later`}
+                  onPress={() => change(movePoint(template, point, 1))}
+                />
+              </>
+            ) : null}
+          </View>
+        ))}
+      </Card>
+    </>
+  );
+}
+
+const styles = StyleSheet.create({
+  aside: { alignSelf: 'flex-start' },
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s },
+  point: { flexDirection: 'row', gap: SPACE.xs },
+  grow: { flex: 1 },
+});

@@ -1,0 +1,199 @@
+import {
+  CRANK_STANDARDS,
+  HOW_READ,
+  TORQUE_STAGES,
+  axleAt,
+  batteryHealth,
+  boilingFromWater,
+  cataloguePoint,
+  placardAt,
+  pressureAtReference,
+  readingAt,
+  readingValue,
+  stateOfCharge,
+  stickToLitres,
+  torqueOf,
+  torqueOrder,
+  tyreTemperature,
+} from '@weskopos/core';
+import { Choice } from '../../../kit/Choice';
+import { Words } from '../../../kit/Words';
+import { words } from '../../../words/en';
+import { amount, capital, figure, houseRules, unitOf } from '../../../words/show';
+import type { ControlProps } from './control';
+import { StudCircle } from './StudCircle';
+
+/** What stands beside a reading while it is taken: how it was read, what it means, what to do. Empty where there is nothing to say. */
+export function Aids(props: ControlProps) {
+  const point = cataloguePoint(props.pointRef.point);
+  const takes = (measure: string) => point.measures.some((slot) => slot.measure === measure);
+  return (
+    <>
+      {point.howRead ? <HowItWasRead {...props} /> : null}
+      {takes('level') ? <Litres {...props} /> : null}
+      {takes('pressure') ? <Corrected {...props} /> : null}
+      {takes('crank') ? <Crank {...props} /> : null}
+      {takes('rest-voltage') ? <Charge {...props} /> : null}
+      {takes('torque') ? <Crosswise {...props} /> : null}
+      {takes('water') ? <Boiling {...props} /> : null}
+      {takes('lining') || takes('shoe') ? <ShareOfNew {...props} /> : null}
+    </>
+  );
+}
+
+function HowItWasRead({ pointRef, finding, put }: ControlProps) {
+  return (
+    <Choice
+      label="How it was read"
+      options={HOW_READ}
+      word={(how) => capital(words.howRead[how])}
+      value={finding?.howRead ?? null}
+      onChoose={(howRead) => put(pointRef, () => ({ howRead }))}
+    />
+  );
+}
+
+/** Litres to bring the oil to the house's target: three quarters of it first, then settle and read again. */
+function Litres({ pointRef, finding, background, phase }: ControlProps) {
+  const { stickSpanL } = background.grading.vehicle.spec;
+  const reading = readingAt(finding, 'level', 'whole', phase);
+  const oil = ['cold.oil', 'oil.level', 'close.level', 'plant.oil'].includes(pointRef.point);
+  if (!reading || !oil) return null;
+  if (stickSpanL === null)
+    return (
+      <Words size="s" soft>
+        The spec sheet does not say what lies between the marks; then it would tell the litres here.
+      </Words>
+    );
+  const target = houseRules().oilTarget === 'top' ? 1 : 0.5;
+  const advice = stickToLitres(readingValue(reading), target, stickSpanL);
+  const litres = (value: number) => amount('volume', value);
+  if (advice.status === 'right') return null;
+  return (
+    <Words size="m">
+      {advice.status === 'add'
+        ? `Add ${litres(advice.litres)} in all: ${litres(advice.firstLitres)} first, let it settle, read again.`
+        : `Too full: take out ${litres(advice.litres)}.`}
+    </Words>
+  );
+}
+
+/** The pressure as it would be at the placard's temperature, from the tyre's own or the ambient one. */
+function Corrected({ pointRef, finding, background, phase }: ControlProps) {
+  const { vehicle, inspection } = background.grading;
+  const reading = readingAt(finding, 'pressure', 'whole', phase);
+  const tyre = tyreTemperature(finding, inspection, phase);
+  const placard = placardAt(vehicle, pointRef.place, inspection.load);
+  if (pointRef.point !== 'tyre.pressure') return null;
+  const told =
+    placard === null
+      ? 'no placard on the spec sheet'
+      : `placard ${amount('pressure', placard)}, ${words.load[inspection.load].toLowerCase()}`;
+  if ('why' in tyre)
+    return (
+      <Words size="m" soft>
+        {`${capital(told)}. ${tyre.why === 'no-temperature' ? 'The ambient temperature was not read on arrival' : 'It did not stand cold'}: read the tyre’s temperature to have it judged.`}
+      </Words>
+    );
+  const atReference = reading ? pressureAtReference(readingValue(reading), tyre.celsius) : null;
+  return (
+    <Words size="m" soft>
+      {`${atReference === null ? '' : `${amount('pressure', atReference)} at 20 °C; `}${told}. Tyre at ${amount('temperature', tyre.celsius)}.`}
+    </Words>
+  );
+}
+
+function Crank({ pointRef, finding, background, put }: ControlProps) {
+  const { battery } = background.grading.vehicle.spec;
+  const reading = readingAt(finding, 'crank');
+  const rated =
+    battery.ratedA !== null && battery.standard !== null
+      ? { amperes: battery.ratedA, standard: battery.standard }
+      : null;
+  const health =
+    reading && rated && finding?.standard
+      ? batteryHealth({ amperes: readingValue(reading), standard: finding.standard }, rated)
+      : null;
+  return (
+    <>
+      <Choice
+        label="Test standard of the reading"
+        options={CRANK_STANDARDS}
+        word={(standard) => standard}
+        value={finding?.standard ?? null}
+        onChoose={(standard) => put(pointRef, () => ({ standard }))}
+      />
+      <Words size="m" soft>
+        {rated
+          ? `Rated ${rated.amperes} A by ${rated.standard}${health === null ? '; only the same standard is compared' : `: health ${Math.round(health * 100)} %`}.`
+          : 'The spec sheet has no rated current; the reading is kept.'}
+      </Words>
+    </>
+  );
+}
+
+function Charge({ finding, background }: ControlProps) {
+  const { battery, systemVolts } = background.grading.vehicle.spec;
+  const reading = readingAt(finding, 'rest-voltage');
+  if (!reading) return null;
+  const charge = stateOfCharge((readingValue(reading) * 12) / systemVolts, battery.type);
+  const told = {
+    about: charge.status === 'about' ? `about ${Math.round(charge.percent)} % charged` : '',
+    empty: 'flat',
+    full: 'full, or not yet at rest',
+    unknown: 'only the maker’s table tells for lithium',
+  }[charge.status];
+  return (
+    <Words size="m" soft>
+      {`${capital(told)}, after two hours of rest at 25 °C; approximate.`}
+    </Words>
+  );
+}
+
+function Crosswise({ pointRef, background }: ControlProps) {
+  const { spec } = background.grading.vehicle;
+  const wheel = pointRef.point === 'close.bolts';
+  const torque = torqueOf(spec, wheel ? 'wheel-bolts' : 'steering-box');
+  const stages = torque
+    ? TORQUE_STAGES.map((stage) => figure('torque', torque.newtonMetres * stage)).join(', then ')
+    : null;
+  return (
+    <>
+      <Words size="m">
+        {stages === null
+          ? 'The spec sheet has no torque for it: take the maker’s.'
+          : `Crosswise, ${stages} ${unitOf('torque')}${torque?.socket ? `, socket ${torque.socket}` : ''}.`}
+      </Words>
+      {wheel && spec.studs !== null ? <StudCircle order={torqueOrder(spec.studs)} /> : null}
+    </>
+  );
+}
+
+function Boiling({ finding, background }: ControlProps) {
+  const grade = background.grading.vehicle.spec.brakeFluid;
+  const reading = readingAt(finding, 'water');
+  if (!grade || !reading) return null;
+  const celsius = boilingFromWater(grade, readingValue(reading));
+  return (
+    <Words size="m" soft>
+      {celsius === null
+        ? `Beyond the wet point of ${grade}: no estimate of its boiling point.`
+        : `${grade} with that much water boils at about ${amount('boiling', celsius)}: an estimate, not graded.`}
+    </Words>
+  );
+}
+
+/** Lining as the house tells it besides millimetres: percent of new, or the go/no-go step it passes. */
+function ShareOfNew({ pointRef, finding, background, phase }: ControlProps) {
+  const how = houseRules().liningAs;
+  const fresh = axleAt(background.grading.vehicle.axles, pointRef.place)?.liningNewMm ?? null;
+  const reading = readingAt(finding, 'lining', 'whole', phase) ?? readingAt(finding, 'shoe', 'whole', phase);
+  if (how !== 'percent' || !reading) return null;
+  return (
+    <Words size="m" soft>
+      {fresh === null
+        ? `${words.point[pointRef.point]}: the spec sheet has no new value to take a share of.`
+        : `${words.point[pointRef.point]}: ${Math.round((readingValue(reading) / fresh) * 100)} % of new (${amount('lining', fresh)}).`}
+    </Words>
+  );
+}

@@ -1,0 +1,185 @@
+import { axleAt, readingAt, readingValue, type WalkStep } from '@weskopos/core';
+import { StyleSheet, View } from 'react-native';
+import Svg, { Line, Rect } from 'react-native-svg';
+import { SPACE } from '../../../kit/tokens';
+import { usePalette } from '../../../kit/theme';
+import { Label, Words } from '../../../kit/Words';
+import { words } from '../../../words/en';
+import { figureIn, placeWords } from '../../../words/show';
+import { lookChange, readingChange, withReading } from '../readings';
+import { Choice } from '../../../kit/Choice';
+import { houseRules } from '../../../words/show';
+import type { ControlProps, PutFinding, SlidingProps } from './control';
+import { LineEntry } from './LineEntry';
+import { TapeColumns, type TapeSlot } from './TapeColumns';
+import { TypedReading } from './TypedReading';
+
+interface BrakeColumnsProps extends SlidingProps {
+  readonly step: WalkStep;
+  readonly background: ControlProps['background'];
+  readonly phase: ControlProps['phase'];
+  readonly put: PutFinding;
+}
+
+const DISC = { width: 64, height: 150 } as const;
+/** Disc thicknesses drawn to scale up to this, mm. */
+const MOST_DRAWN_MM = 36;
+/** Steps of a go/no-go gauge for lining, mm: the thickest step that goes in is told. */
+const GAUGE_STEPS = ['2', '3', '4', '6', '8'] as const;
+
+/** A brake from outside in: outer pad, the disc between, inner pad. */
+export function BrakeColumns({ step, background, phase, draft, onDraft, put }: BrakeColumnsProps) {
+  const palette = usePalette();
+  const { standing, vehicle } = background.grading;
+  const refOf = (code: string) => step.points.find(({ point }) => point === code);
+  const [outer, disc, inner] = [refOf('pad.outer'), refOf('disc'), refOf('pad.inner')];
+  const pads = [outer, inner].filter((ref) => ref !== undefined);
+  const slots = pads.map((pointRef): TapeSlot => ({
+    pointRef,
+    measure: 'lining',
+    spot: 'whole',
+    title: words.point[pointRef.point],
+  }));
+  const place = step.points[0]?.place ?? '';
+  const where = placeWords(place, vehicle.axles.length);
+  const discFinding = standing.get(`disc@${place}`);
+  const thickness = readingAt(discFinding, 'disc');
+  const minimum = axleAt(vehicle.axles, place)?.discMinimumMm ?? null;
+  const scale = (mm: number) => (mm / MOST_DRAWN_MM) * DISC.width;
+  const drawn = thickness ? readingValue(thickness) : (minimum ?? 20);
+  return (
+    <View style={styles.brake}>
+      {pads.length === 2 ? (
+        <LineEntry
+          measure="lining"
+          wanted={2}
+          label={`Both pads on one line, ${where}`}
+          help="outer inner, e.g. 6 5.5"
+          onValues={(values) =>
+            pads.forEach((ref, index) =>
+              put(ref, (before) =>
+                readingChange(before, { measure: 'lining', spot: 'whole', phase }, values[index] ?? 0),
+              ),
+            )
+          }
+        />
+      ) : null}
+      <View style={styles.row}>
+        <View style={styles.side}>
+          <TapeColumns
+            slots={slots.slice(0, 1)}
+            background={background}
+            phase={phase}
+            draft={draft}
+            onDraft={onDraft}
+            put={put}
+          />
+        </View>
+        {disc ? (
+          <View style={styles.disc}>
+            <Label size="l">Disc</Label>
+            <Svg width={DISC.width} height={DISC.height} aria-hidden>
+              <Rect
+                x={(DISC.width - scale(drawn)) / 2}
+                y={2}
+                width={scale(drawn)}
+                height={DISC.height - 4}
+                fill={thickness ? palette.unseenWash : 'none'}
+                stroke={palette.ink}
+                strokeWidth={1.5}
+                {...(thickness ? {} : { strokeDasharray: '5 4' })}
+              />
+              {minimum === null ? null : (
+                <>
+                  {[-1, 1].map((side) => (
+                    <Line
+                      key={side}
+                      x1={DISC.width / 2 + (side * scale(minimum)) / 2}
+                      x2={DISC.width / 2 + (side * scale(minimum)) / 2}
+                      y1={0}
+                      y2={DISC.height}
+                      stroke={palette.fail}
+                      strokeWidth={2}
+                    />
+                  ))}
+                </>
+              )}
+            </Svg>
+            <TypedReading
+              measure="disc"
+              label={`Disc, ${where}: thickness, typed`}
+              value={thickness ? readingValue(thickness) : null}
+              onValue={(value) =>
+                put(disc, (before) => readingChange(before, { measure: 'disc', spot: 'whole', phase }, value))
+              }
+            />
+            <Words size="s" soft>
+              {minimum === null ? 'no minimum on the sheet' : `min ${figureIn('mm', minimum)} mm`}
+            </Words>
+            <TypedReading
+              measure="disc-lip"
+              label={`Disc, ${where}: lip, typed`}
+              value={lipOf(discFinding)}
+              onValue={(value) =>
+                put(disc, (before) => readingChange(before, { measure: 'disc-lip', spot: 'whole', phase }, value))
+              }
+            />
+            <Words size="s" soft>
+              lip
+            </Words>
+          </View>
+        ) : null}
+        <View style={styles.side}>
+          <TapeColumns
+            slots={slots.slice(1)}
+            background={background}
+            phase={phase}
+            draft={draft}
+            onDraft={onDraft}
+            put={put}
+          />
+        </View>
+      </View>
+      {houseRules().liningAs === 'steps'
+        ? pads.map((ref) => (
+            <Choice
+              key={ref.point}
+              label={`${words.point[ref.point]}: thickest gauge step that goes in`}
+              options={GAUGE_STEPS}
+              word={(one) => `${one} mm`}
+              value={boundOf(standing.get(`${ref.point}@${ref.place}`))}
+              onChoose={(one) =>
+                put(ref, (before) =>
+                  lookChange(before, {
+                    readings: withReading(
+                      before?.readings ?? [],
+                      { measure: 'lining', spot: 'whole', phase },
+                      Number(one),
+                      { bound: 'over' },
+                    ),
+                  }),
+                )
+              }
+            />
+          ))
+        : null}
+    </View>
+  );
+}
+
+function lipOf(finding: ControlProps['finding']): number | null {
+  const reading = readingAt(finding, 'disc-lip');
+  return reading ? readingValue(reading) : null;
+}
+
+function boundOf(finding: ControlProps['finding']): (typeof GAUGE_STEPS)[number] | null {
+  const reading = readingAt(finding, 'lining');
+  return reading?.bound === 'over' ? (GAUGE_STEPS.find((one) => Number(one) === readingValue(reading)) ?? null) : null;
+}
+
+const styles = StyleSheet.create({
+  brake: { gap: SPACE.s },
+  row: { flexDirection: 'row', gap: SPACE.s, alignItems: 'flex-start' },
+  side: { flex: 1 },
+  disc: { width: 84, alignItems: 'center', gap: SPACE.xs },
+});

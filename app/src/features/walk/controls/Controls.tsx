@@ -1,0 +1,192 @@
+import {
+  MEASURES,
+  cataloguePoint,
+  mainSlot,
+  pointKey,
+  readingAt,
+  soundByEye,
+  type CataloguePoint,
+  type MeasureCode,
+  type MeasureSlot,
+  type WalkStep,
+} from '@weskopos/core';
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Choice } from '../../../kit/Choice';
+import { Press } from '../../../kit/Press';
+import { SPACE } from '../../../kit/tokens';
+import { words } from '../../../words/en';
+import { houseRules, placeWords } from '../../../words/show';
+import { lookChange, withReading, wordChange } from '../readings';
+import { Aids } from './Aids';
+import { BrakeColumns } from './BrakeColumns';
+import { CodesPicker } from './CodesPicker';
+import { CountPicker } from './CountPicker';
+import type { ControlProps, PutFinding, SlidingProps } from './control';
+import { FigureSlots } from './FigureSlots';
+import { LeakPicker } from './LeakPicker';
+import { LineEntry } from './LineEntry';
+import { slotTitle, TapeColumns, type TapeSlot } from './TapeColumns';
+import { WearBars } from './WearBars';
+import { WordPicker } from './WordPicker';
+
+interface ControlsProps extends SlidingProps {
+  readonly step: WalkStep;
+  readonly background: ControlProps['background'];
+  readonly phase: ControlProps['phase'];
+  readonly put: PutFinding;
+}
+
+/** The fitting control for everything a step takes. */
+export function Controls({ step, background, phase, draft, onDraft, put }: ControlsProps) {
+  const { standing } = background.grading;
+  const sliding = { draft, onDraft };
+  const many = step.points.length > 1;
+  return (
+    <View style={styles.controls}>
+      {step.points.some(({ point }) => point === 'pad.outer') ? (
+        <BrakeColumns step={step} background={background} phase={phase} put={put} {...sliding} />
+      ) : null}
+      {step.points.map((pointRef) => {
+        const finding = standing.get(pointKey(pointRef.point, pointRef.place));
+        const props: ControlProps = { pointRef, finding, background, phase, put };
+        const point = cataloguePoint(pointRef.point);
+        return (
+          <View key={pointKey(pointRef.point, pointRef.place)} style={styles.controls}>
+            {many ? null : <Measures {...props} {...sliding} />}
+            <Aids {...props} />
+            {point.counted ? <CountPicker {...props} /> : null}
+            {point.codes ? <CodesPicker {...props} /> : null}
+            {point.leakWanted ? <LeakPicker {...props} /> : null}
+            {many && soundByEye(point) ? (
+              <Press
+                role="checkbox"
+                label={`${words.point[pointRef.point]} looks sound`}
+                chosen={finding?.access === 'seen' && finding.words.length === 0}
+                onPress={() => put(pointRef, (before) => lookChange(before, { words: [] }))}
+              />
+            ) : null}
+            {!many && soundByEye(point) ? (
+              <WordPicker
+                vocabulary={point.vocabulary ?? 'general'}
+                finding={finding}
+                onWord={(word) => put(pointRef, (before) => wordChange(before, word))}
+                onSound={() => put(pointRef, (before) => lookChange(before, { words: [] }))}
+              />
+            ) : null}
+            {!many && point.leakPlaces.length > 0 && !point.leakWanted ? <ExtraLeak {...props} /> : null}
+          </View>
+        );
+      })}
+    </View>
+  );
+}
+
+const isTape = (measure: MeasureCode) => MEASURES[measure].taken === 'tape';
+
+function Measures(props: ControlProps & SlidingProps) {
+  const { pointRef, finding, background, put, phase } = props;
+  const point = cataloguePoint(pointRef.point);
+  const [more, setMore] = useState(false);
+  const wanted = point.measures.filter(({ need }) => need === 'each');
+  const ways = point.measures.filter(({ need }) => need === 'one');
+  const asked = (slot: MeasureSlot) => background.grading.rules.template.asks.includes(slot.measure);
+  const extras = point.measures.filter(({ need }) => need === 'extra');
+  const shownExtras = extras.filter(
+    (slot) => more || asked(slot) || mainSlot(point) === null || readingAt(finding, slot.measure) !== undefined,
+  );
+  const told = ways.find(({ measure }) => readingAt(finding, measure) !== undefined);
+  const [way, setWay] = useState<MeasureCode | null>(told?.measure ?? ways[0]?.measure ?? null);
+  const [bars, setBars] = useState(houseRules().treadAs === 'bars');
+  const tread = wanted.find(({ measure }) => measure === 'tread');
+  const chosen = ways.filter(({ measure }) => measure === way);
+  const slots = [...wanted, ...chosen];
+  const tapes = slots
+    .filter(({ measure }) => isTape(measure) && !(bars && measure === 'tread'))
+    .flatMap(({ measure, spots }) =>
+      spots.map((spot): TapeSlot => ({ pointRef, measure, spot, title: slotTitle(measure, spot) })),
+    );
+  const figures = [...slots.filter(({ measure }) => !isTape(measure)), ...shownExtras].flatMap(({ measure, spots }) =>
+    spots.map((spot) => ({ measure, spot })),
+  );
+  const treadTapes = tapes.filter(({ measure }) => measure === 'tread');
+  const others = tapes.filter(({ measure }) => measure !== 'tread');
+  return (
+    <>
+      {ways.length > 1 ? (
+        <Choice
+          label="Measured by"
+          options={ways.map(({ measure }) => measure)}
+          word={(measure) => words.measure[measure]}
+          value={way}
+          onChoose={setWay}
+        />
+      ) : null}
+      {tread ? (
+        <View style={styles.line}>
+          {bars ? null : (
+            <View style={styles.grow}>
+              <LineEntry
+                measure="tread"
+                wanted={3}
+                label={`Tread on one line, ${placeWords(pointRef.place, background.grading.vehicle.axles.length) || 'spare'}`}
+                help="outer centre inner, e.g. 5 5.5 4"
+                onValues={(values) =>
+                  put(pointRef, (before) =>
+                    lookChange(before, {
+                      readings: tread.spots.reduce(
+                        (readings, spot, index) =>
+                          withReading(readings, { measure: 'tread', spot, phase }, values[index] ?? 0),
+                        [...(before?.readings ?? [])],
+                      ),
+                    }),
+                  )
+                }
+              />
+            </View>
+          )}
+          <Press
+            label={bars ? 'By the gauge' : 'By bars'}
+            hint={bars ? 'By the gauge' : 'By the wear bars'}
+            onPress={() => setBars(!bars)}
+          />
+        </View>
+      ) : null}
+      {treadTapes.length > 0 ? <TapeColumns {...props} slots={treadTapes} /> : null}
+      {others.length > 0 ? <TapeColumns {...props} slots={others} /> : null}
+      {tread && bars ? <WearBars {...props} /> : null}
+      {figures.length > 0 ? <FigureSlots {...props} slots={figures} /> : null}
+      <View style={styles.row}>
+        {extras.length > shownExtras.length ? (
+          <Press
+            label={extraLabel(extras.filter((slot) => !shownExtras.includes(slot)))}
+            onPress={() => setMore(true)}
+            style={styles.aside}
+          />
+        ) : null}
+      </View>
+    </>
+  );
+}
+
+function extraLabel(extras: CataloguePoint['measures']): string {
+  return `${extras.map(({ measure }) => words.measure[measure]).join(', ')}…`;
+}
+
+/** A leak is an extra here: asked for only when there is one. */
+function ExtraLeak(props: ControlProps) {
+  const [open, setOpen] = useState((props.finding?.leaks.length ?? 0) > 0);
+  return open ? (
+    <LeakPicker {...props} />
+  ) : (
+    <Press label="It leaks…" onPress={() => setOpen(true)} style={styles.aside} />
+  );
+}
+
+const styles = StyleSheet.create({
+  controls: { gap: SPACE.m },
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s },
+  aside: { alignSelf: 'flex-start' },
+  line: { flexDirection: 'row', gap: SPACE.s, alignItems: 'flex-start' },
+  grow: { flex: 1 },
+});

@@ -1,0 +1,80 @@
+import { LAMPS, USUAL_LAMPS, cataloguePoint, type Count, type CountedItem } from '@weskopos/core';
+import { StyleSheet, View } from 'react-native';
+import { Press } from '../../../kit/Press';
+import { SPACE } from '../../../kit/tokens';
+import { Label, Words } from '../../../kit/Words';
+import { words } from '../../../words/en';
+import { capital } from '../../../words/show';
+import { lookChange } from '../readings';
+import type { ControlProps } from './control';
+
+/** What an uncounted thing is taken to be many of, until told otherwise. */
+const USUAL_FIXINGS = 5;
+const MOST = 99;
+
+/** n of N: lamp by lamp, or fixings, nipples and hangers as a whole. */
+export function CountPicker({ pointRef, finding, background, put }: ControlProps) {
+  const lamps = cataloguePoint(pointRef.point).counted === 'lamps';
+  const last = background.history.lastLook(pointRef)?.finding;
+  const studs = pointRef.point === 'wheel.bolts' ? background.grading.vehicle.spec.studs : null;
+  const usual = (item: CountedItem) =>
+    last?.counts.find((count) => count.item === item)?.of ??
+    (item === 'all' ? (studs ?? USUAL_FIXINGS) : USUAL_LAMPS[item]);
+  const items: readonly CountedItem[] = lamps ? LAMPS : ['all'];
+  const countOf = (counts: readonly Count[], item: CountedItem) => counts.find((count) => count.item === item);
+  const set = (item: CountedItem, change: Partial<Count>) =>
+    put(pointRef, (before) => {
+      const standing = before?.counts ?? [];
+      const whole = { item, good: usual(item), of: usual(item) };
+      const next = { ...whole, ...countOf(standing, item), ...change };
+      const kept = { ...next, good: Math.max(0, Math.min(next.good, next.of)) };
+      // The first lamp that is out says of the others that they were looked at and lit.
+      const others =
+        standing.length > 0 ? standing : items.map((one) => ({ item: one, good: usual(one), of: usual(one) }));
+      return lookChange(before, { counts: [...others.filter((count) => count.item !== item), kept] });
+    });
+  const counts = finding?.counts ?? [];
+  return (
+    <View style={styles.list}>
+      <Press
+        role="checkbox"
+        label={lamps ? 'All lit' : `All ${usual('all')} there and tight`}
+        chosen={counts.length > 0 && counts.every(({ good, of }) => good === of)}
+        onPress={() =>
+          put(pointRef, (before) =>
+            lookChange(before, { counts: items.map((item) => ({ item, good: usual(item), of: usual(item) })) }),
+          )
+        }
+      />
+      {items.map((item) => {
+        const count = countOf(counts, item);
+        const good = count?.good ?? usual(item);
+        const of = count?.of ?? usual(item);
+        const name = item === 'all' ? words.point[pointRef.point] : capital(words.lamp[item]);
+        return (
+          <View key={item} style={styles.row}>
+            <View style={styles.name}>
+              <Label size="l">{name}</Label>
+              <Words size="m" soft>
+                {count ? `${good} of ${of}` : `${of}, not counted`}
+              </Words>
+            </View>
+            <Press label="One less" hint={`${name}: one less`} onPress={() => set(item, { good: good - 1 })} />
+            <Press label="−" hint={`${name}: fewer in all`} onPress={() => set(item, { of: Math.max(1, of - 1) })} />
+            <Press
+              label="+"
+              hint={`${name}: more in all`}
+              onPress={() => set(item, { of: Math.min(MOST, of + 1), ...(good === of ? { good: of + 1 } : {}) })}
+            />
+          </View>
+        );
+      })}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  list: { gap: SPACE.s },
+  row: { flexDirection: 'row', alignItems: 'center', gap: SPACE.xs },
+  name: { flex: 1 },
+});

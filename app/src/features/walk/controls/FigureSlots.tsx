@@ -1,0 +1,59 @@
+import { cataloguePoint, namedSteps, readingAt, readingValue, type MeasureCode, type Spot } from '@weskopos/core';
+import { StyleSheet, View } from 'react-native';
+import { Choice } from '../../../kit/Choice';
+import { SPACE } from '../../../kit/tokens';
+import { Label } from '../../../kit/Words';
+import { words } from '../../../words/en';
+import { amount } from '../../../words/show';
+import { readingChange } from '../readings';
+import type { ControlProps } from './control';
+import { slotLabel } from './TapeColumns';
+import { TypedReading } from './TypedReading';
+
+interface FigureSlotsProps extends ControlProps {
+  readonly slots: readonly { readonly measure: MeasureCode; readonly spot: Spot }[];
+}
+
+/** Readings that are typed or chosen by name: a week code, seconds, clicks, play at two clock positions. */
+export function FigureSlots({ pointRef, finding, background, phase, put, slots }: FigureSlotsProps) {
+  const axles = background.grading.vehicle.axles.length;
+  const many = slots.length > 1 || cataloguePoint(pointRef.point).measures.length > 1;
+  return (
+    <View style={styles.slots}>
+      {slots.map(({ measure, spot }) => {
+        const reading = readingAt(finding, measure, spot, phase);
+        const value = reading ? readingValue(reading) : null;
+        const ghost = background.history.ghost(pointRef, measure, spot);
+        const label = slotLabel({ pointRef, measure, spot }, axles);
+        const steps = namedSteps(measure);
+        const put1 = (at: number, bound: 'exact' | 'over' | 'under' = 'exact') =>
+          put(pointRef, (before) => readingChange(before, { measure, spot, phase }, at, { bound }));
+        if (steps)
+          return (
+            <Choice
+              key={`${measure}${spot}`}
+              label={words.spot[spot] ? `${words.measure[measure]}, ${words.spot[spot]}` : words.measure[measure]}
+              options={steps}
+              word={(step) => words.namedStep[step] ?? step}
+              value={value === null ? null : (steps[Math.round(value)] ?? null)}
+              onChoose={(step) => put1(steps.indexOf(step))}
+            />
+          );
+        return (
+          <View key={`${measure}${spot}`} style={many ? styles.half : styles.whole}>
+            <Label size="m" soft>
+              {`${words.measure[measure]}${ghost === null ? '' : `, last ${amount(measure, ghost)}`}`}
+            </Label>
+            <TypedReading measure={measure} label={`${label}, typed`} value={value} onValue={put1} />
+          </View>
+        );
+      })}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  slots: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.m },
+  half: { flexBasis: 110, flexGrow: 1, gap: SPACE.xs },
+  whole: { flexBasis: '100%', maxWidth: 260, gap: SPACE.xs },
+});

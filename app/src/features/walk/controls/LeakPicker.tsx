@@ -1,0 +1,140 @@
+import {
+  COMMON_FLUIDS,
+  DRY,
+  FLUIDS,
+  LEAK_REACHES,
+  LEAK_STAGES,
+  cataloguePoint,
+  type Fluid,
+  type LeakObservation,
+} from '@weskopos/core';
+import { useState } from 'react';
+import { View, StyleSheet } from 'react-native';
+import { Choice } from '../../../kit/Choice';
+import { Press } from '../../../kit/Press';
+import { SPACE } from '../../../kit/tokens';
+import { Words } from '../../../kit/Words';
+import { words } from '../../../words/en';
+import { capital } from '../../../words/show';
+import { lookChange } from '../readings';
+import type { ControlProps } from './control';
+import { DropTimer } from './DropTimer';
+import { WhichFluid } from './WhichFluid';
+
+/** Every leak of a point, each at its own place; stage first, the rest only when it is not dry. */
+export function LeakPicker({ pointRef, finding, put }: ControlProps) {
+  const leaks = finding?.leaks ?? [];
+  const [chosen, setChosen] = useState(0);
+  const index = Math.min(chosen, Math.max(0, leaks.length - 1));
+  const leak = leaks[index];
+  const set = (change: Partial<LeakObservation>) =>
+    put(pointRef, (before) => {
+      const standing = before?.leaks ?? [];
+      const next = { ...DRY, ...standing[index], ...change };
+      return lookChange(before, {
+        leaks: standing.length === 0 ? [next] : standing.map((one, at) => (at === index ? next : one)),
+      });
+    });
+  const leakName = (one: LeakObservation, at: number) =>
+    `${at + 1}: ${one.place ? words.leakPlace[one.place] : words.stage[one.stage].toLowerCase()}`;
+  return (
+    <View style={styles.picker}>
+      {leaks.length > 1 ? (
+        <Choice
+          label="Leaks at this point"
+          options={leaks.map((_, at) => String(at))}
+          word={(at) => leakName(leaks[Number(at)] ?? DRY, Number(at))}
+          value={String(index)}
+          onChoose={(at) => setChosen(Number(at))}
+        />
+      ) : null}
+      <Choice
+        label="Stage"
+        options={LEAK_STAGES}
+        word={(stage) => words.stage[stage]}
+        value={leak?.stage ?? null}
+        onChoose={(stage) => set(stage === 'dry' ? DRY : { stage })}
+      />
+      {leak && leak.stage !== 'dry' ? <LeakDetails key={index} leak={leak} pointRef={pointRef} set={set} /> : null}
+      {leak && leak.stage !== 'dry' && leak.place ? (
+        <Press
+          label="Another leak here…"
+          onPress={() => {
+            put(pointRef, (before) =>
+              lookChange(before, { leaks: [...(before?.leaks ?? []), { ...DRY, stage: 'stain' }] }),
+            );
+            setChosen(leaks.length);
+          }}
+        />
+      ) : null}
+    </View>
+  );
+}
+
+interface LeakDetailsProps {
+  readonly leak: LeakObservation;
+  readonly pointRef: ControlProps['pointRef'];
+  readonly set: (change: Partial<LeakObservation>) => void;
+}
+
+function LeakDetails({ leak, pointRef, set }: LeakDetailsProps) {
+  const [all, setAll] = useState(false);
+  const [asking, setAsking] = useState(false);
+  const common: readonly Fluid[] = COMMON_FLUIDS;
+  const fluids = all || !common.includes(leak.fluid) ? FLUIDS : common;
+  const drips = leak.stage === 'drop' || leak.stage === 'drip' || leak.stage === 'run';
+  return (
+    <>
+      <Choice
+        label="Fluid"
+        options={fluids}
+        word={(fluid) => capital(words.fluid[fluid])}
+        value={leak.fluid}
+        onChoose={(fluid) => set({ fluid })}
+      />
+      <View style={styles.row}>
+        {fluids === FLUIDS ? null : <Press label="Other fluids…" hint="Other fluids" onPress={() => setAll(true)} />}
+        <Press label="What is it?" expanded={asking} onPress={() => setAsking(!asking)} />
+      </View>
+      {asking ? (
+        <WhichFluid
+          onFluid={(fluid) => {
+            set({ fluid });
+            setAsking(false);
+          }}
+        />
+      ) : null}
+      <Choice
+        label="Place"
+        options={cataloguePoint(pointRef.point).leakPlaces}
+        word={(place) => capital(words.leakPlace[place])}
+        value={leak.place}
+        onChoose={(place) => set({ place })}
+      />
+      <Choice
+        label="It reaches"
+        options={LEAK_REACHES}
+        word={(reach) => capital(words.reach[reach])}
+        value={leak.reaches}
+        onChoose={(reaches) => set({ reaches })}
+      />
+      {drips ? <DropTimer leak={leak} set={set} /> : null}
+      <Press
+        role="checkbox"
+        label="Wiped clean for the next look"
+        chosen={leak.wiped}
+        onPress={() => set({ wiped: !leak.wiped })}
+      />
+      {leak.fluid === 'unknown' ? (
+        <Words size="s" soft>
+          Unknown is graded as if it were dangerous until it is known.
+        </Words>
+      ) : null}
+    </>
+  );
+}
+
+const styles = StyleSheet.create({
+  picker: { gap: SPACE.m },
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s },
+});

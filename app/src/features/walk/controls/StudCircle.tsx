@@ -1,0 +1,50 @@
+import Svg, { Circle, G, Text as SvgText } from 'react-native-svg';
+import { FONT, SIZE } from '../../../kit/tokens';
+import { usePalette } from '../../../kit/theme';
+
+const SIZE_PX = 168;
+const RADIUS = 62;
+
+/** The wheel's studs, each with its turn in the order of tightening. */
+export function StudCircle({ order }: { readonly order: readonly number[] }) {
+  const palette = usePalette();
+  const middle = SIZE_PX / 2;
+  return (
+    <Svg
+      width={SIZE_PX}
+      height={SIZE_PX}
+      role="img"
+      aria-label={`Order of the studs, numbered clockwise from the top: ${order.join(', ')}`}
+    >
+      <Circle cx={middle} cy={middle} r={RADIUS + 18} fill={palette.card} stroke={palette.rule} strokeWidth={2} />
+      <Circle cx={middle} cy={middle} r={22} fill="none" stroke={palette.rule} strokeWidth={2} />
+      {order.map((stud, turn) => {
+        const angle = ((stud - 1) / order.length) * 2 * Math.PI;
+        const x = middle + Math.sin(angle) * RADIUS;
+        const y = middle - Math.cos(angle) * RADIUS;
+        return (
+          <G key={stud}>
+            <Circle
+              cx={x}
+              cy={y}
+              r={15}
+              fill={turn < 2 ? palette.pass : palette.panel}
+              stroke={palette.ink}
+              strokeWidth={1.5}
+            />
+            <SvgText
+              x={x}
+              y={y + 6}
+              textAnchor="middle"
+              fontFamily={FONT.labelStrong}
+              fontSize={SIZE.l}
+              fill={turn < 2 ? palette.onFill : palette.ink}
+            >
+              {turn + 1}
+            </SvgText>
+          </G>
+        );
+      })}
+    </Svg>
+  );
+}

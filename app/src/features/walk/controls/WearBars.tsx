@@ -1,0 +1,62 @@
+import { readingAt, type Spot } from '@weskopos/core';
+import { StyleSheet, View } from 'react-native';
+import { Choice } from '../../../kit/Choice';
+import { SPACE } from '../../../kit/tokens';
+import { Words } from '../../../kit/Words';
+import { words } from '../../../words/en';
+import { capital } from '../../../words/show';
+import { lookChange, withReading } from '../readings';
+import type { ControlProps } from './control';
+
+/** Height of a tyre's wear bar, mm: 89/459/EEC. */
+const BAR_MM = 1.6;
+const SPOTS: readonly Spot[] = ['outer', 'centre', 'inner'];
+const STATES = ['clear', 'flush'] as const;
+
+/** Tread by its wear bars: a bound, not a number. Flush: at most the bar; clear: more than it. */
+export function WearBars({ pointRef, finding, phase, put }: ControlProps) {
+  const stateAt = (spot: Spot) => {
+    const reading = readingAt(finding, 'tread', spot, phase);
+    return reading?.bound === 'over' ? 'clear' : reading?.bound === 'under' ? 'flush' : null;
+  };
+  const set = (spots: readonly Spot[], state: (typeof STATES)[number]) =>
+    put(pointRef, (before) =>
+      lookChange(before, {
+        readings: spots.reduce(
+          (readings, spot) =>
+            withReading(readings, { measure: 'tread', spot, phase }, BAR_MM, {
+              bound: state === 'clear' ? 'over' : 'under',
+            }),
+          [...(before?.readings ?? [])],
+        ),
+      }),
+    );
+  const word = (state: (typeof STATES)[number]) => (state === 'clear' ? 'Clear of the bar' : 'Flush');
+  const all = SPOTS.every((spot) => stateAt(spot) === stateAt('outer')) ? stateAt('outer') : null;
+  return (
+    <View style={styles.bars}>
+      <Choice
+        label="All three places"
+        options={STATES}
+        word={(state) => `${word(state)} everywhere`}
+        value={all}
+        onChoose={(state) => set(SPOTS, state)}
+      />
+      {SPOTS.map((spot) => (
+        <Choice
+          key={spot}
+          label={capital(words.spot[spot])}
+          options={STATES}
+          word={word}
+          value={stateAt(spot)}
+          onChoose={(state) => set([spot], state)}
+        />
+      ))}
+      <Words size="s" soft>
+        A bar says more or less than 1.6 mm, never how much.
+      </Words>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({ bars: { gap: SPACE.s } });

@@ -1,0 +1,53 @@
+import { FLUID_LOOKS, whichFluid, type Fluid, type FluidLook } from '@weskopos/core';
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Card } from '../../../kit/Card';
+import { Choice } from '../../../kit/Choice';
+import { Press } from '../../../kit/Press';
+import { SPACE } from '../../../kit/tokens';
+import { Words } from '../../../kit/Words';
+import { words } from '../../../words/en';
+import { capital } from '../../../words/show';
+
+const QUESTIONS = Object.keys(FLUID_LOOKS) as (keyof typeof FLUID_LOOKS)[];
+const NOTHING: FluidLook = { colour: null, feel: null, smell: null, where: null };
+/** More guesses than this are no help. */
+const MOST_GUESSES = 3;
+
+/** From its looks to a good guess of what leaks, with why. Fuel and acid are not smelt at from near. */
+export function WhichFluid({ onFluid }: { readonly onFluid: (fluid: Fluid) => void }) {
+  const [look, setLook] = useState(NOTHING);
+  const guesses = whichFluid(look).slice(0, MOST_GUESSES);
+  const spell = (sign: string) =>
+    QUESTIONS.map((question) => (words.look[question] as Record<string, string>)[sign]).find(Boolean) ?? sign;
+  return (
+    <Card>
+      {QUESTIONS.map((question) => (
+        <Choice
+          key={question}
+          label={words.lookQuestion[question]}
+          options={FLUID_LOOKS[question] as readonly string[]}
+          word={(sign) => capital((words.look[question] as Record<string, string>)[sign] ?? sign)}
+          value={look[question]}
+          onChoose={(sign) => setLook((before) => ({ ...before, [question]: before[question] === sign ? null : sign }))}
+        />
+      ))}
+      {guesses.length === 0 ? (
+        <Words size="m" soft>
+          Tell what you see; wipe a little on white paper for the colour. Gloves.
+        </Words>
+      ) : null}
+      <View style={styles.guesses}>
+        {guesses.map(({ fluid, because }) => (
+          <Press
+            key={fluid}
+            label={`${capital(words.fluid[fluid])}: ${because.map(spell).join(', ')}`}
+            onPress={() => onFluid(fluid)}
+          />
+        ))}
+      </View>
+    </Card>
+  );
+}
+
+const styles = StyleSheet.create({ guesses: { gap: SPACE.s } });

@@ -1,0 +1,18 @@
+import type { Finding, FindingChange, Phase, PointRef } from '@weskopos/core';
+import type { Background, Draft } from '../visitContext';
+
+export type PutFinding = (ref: PointRef, change: (before: Finding | undefined) => FindingChange) => void;
+
+/** What every control of the walk is given. */
+export interface ControlProps {
+  readonly pointRef: PointRef;
+  readonly finding: Finding | undefined;
+  readonly background: Background;
+  readonly phase: Phase;
+  readonly put: PutFinding;
+}
+
+export interface SlidingProps {
+  readonly draft: Draft | null;
+  readonly onDraft: (draft: Draft | null) => void;
+}

@@ -1,0 +1,141 @@
+import { carriedContent, gradePoint, pointKey, type GradeOverride, type PointRef } from '@weskopos/core';
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Choice } from '../../../kit/Choice';
+import { Field } from '../../../kit/Field';
+import { Press } from '../../../kit/Press';
+import { SPACE } from '../../../kit/tokens';
+import { Words } from '../../../kit/Words';
+import { useWorkshop } from '../../../sync/workshop';
+import { words } from '../../../words/en';
+import { day, pointShort } from '../../../words/show';
+import { putFinding, putFindings, type Target } from '../findings';
+import { lookChange } from '../readings';
+import type { Background } from '../visitContext';
+
+interface MorePanelProps {
+  readonly pointRef: PointRef;
+  readonly rest: readonly PointRef[];
+  readonly background: Background;
+  readonly target: Target;
+  readonly onDone: () => void;
+}
+
+const GIVEN = ['pass', 'advisory', 'fail'] as const;
+
+/** The rarer things: carry the last look, say the rest of the station is sound, grade by hand. */
+export function MorePanel({ pointRef, rest, background, target, onDone }: MorePanelProps) {
+  const { grading, history } = background;
+  const carriable = history.carriable(pointRef);
+  return (
+    <View style={styles.panel}>
+      {carriable ? (
+        <Press
+          label={`Carry the look of ${day(carriable.visit.inspection.startedAt)}`}
+          onPress={() => {
+            void putFinding(target, pointRef, () =>
+              carriedContent(carriable.finding, carriable.visit.inspection.startedAt),
+            );
+            onDone();
+          }}
+        />
+      ) : null}
+      <RestOfStop rest={rest} axles={grading.vehicle.axles.length} target={target} onDone={onDone} />
+      <ByHand
+        key={pointKey(pointRef.point, pointRef.place)}
+        pointRef={pointRef}
+        background={background}
+        target={target}
+      />
+    </View>
+  );
+}
+
+function RestOfStop({
+  rest,
+  axles,
+  target,
+  onDone,
+}: Pick<MorePanelProps, 'rest' | 'target' | 'onDone'> & { readonly axles: number }) {
+  const [asked, setAsked] = useState(false);
+  if (rest.length === 0)
+    return (
+      <Words size="m" soft>
+        Nothing is left here that eye and hand alone could say is sound.
+      </Words>
+    );
+  if (!asked)
+    return <Press label={`The rest of this station is sound… (${rest.length})`} onPress={() => setAsked(true)} />;
+  return (
+    <View style={styles.group}>
+      <Words size="m">
+        {`Looked at and sound: ${rest.map(({ point, place }) => pointShort(point, place, axles)).join(', ')}. What wants a measure stays open.`}
+      </Words>
+      <Press
+        kind="main"
+        label={`Yes, these ${rest.length} are sound`}
+        onPress={() => {
+          void putFindings(
+            target,
+            rest.map((ref) => ({ ref, change: (before) => ({ ...lookChange(before, {}), inOneStroke: true }) })),
+          );
+          onDone();
+        }}
+      />
+    </View>
+  );
+}
+
+/** A grade of one's own, with a reason; the computed one stays beside it. What fails the law is a lead's to grade. */
+function ByHand({ pointRef, background, target }: Pick<MorePanelProps, 'pointRef' | 'background' | 'target'>) {
+  const person = useWorkshop((state) => state.person);
+  const finding = background.grading.standing.get(pointKey(pointRef.point, pointRef.place));
+  const result = gradePoint(pointRef, background.grading);
+  const [grade, setGrade] = useState<GradeOverride['grade'] | null>(finding?.override?.grade ?? null);
+  const [reason, setReason] = useState(finding?.override?.reason ?? '');
+  if (!finding || finding.access === 'open' || finding.access === 'not-reached') return null;
+  if (result.failsLaw && person?.role !== 'lead')
+    return (
+      <Words size="m" soft>
+        A limit of the law has failed: only a workshop lead may grade it otherwise.
+      </Words>
+    );
+  return (
+    <View style={styles.group}>
+      <Choice
+        label={`Grade by hand (computed ${words.grade[result.computed].toLowerCase()})`}
+        options={GIVEN}
+        word={(one) => words.grade[one]}
+        value={grade}
+        onChoose={setGrade}
+      />
+      {grade ? (
+        <>
+          <Field label="Why it is graded otherwise" value={reason} onChangeText={setReason} maxLength={500} />
+          <View style={styles.row}>
+            <Press
+              label="Keep this grade"
+              disabled={reason.trim() === ''}
+              onPress={() => void putFinding(target, pointRef, () => ({ override: { grade, reason: reason.trim() } }))}
+            />
+            {finding.override ? (
+              <Press
+                label="Back to the computed one"
+                onPress={() => {
+                  setGrade(null);
+                  void putFinding(target, pointRef, () => ({ override: null }));
+                }}
+              />
+            ) : null}
+          </View>
+        </>
+      ) : null}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  panel: { gap: SPACE.m },
+  group: { gap: SPACE.s },
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s },
+});

@@ -1,0 +1,66 @@
+import {
+  DRY,
+  LAMPS,
+  USUAL_LAMPS,
+  cataloguePoint,
+  pointKey,
+  soundByEye,
+  type CataloguePoint,
+  type Finding,
+  type FindingChange,
+  type Reading,
+  type WalkStep,
+} from '@weskopos/core';
+import type { History } from './visitContext';
+
+/** What one tap says of a whole step, and what it is called on the button. */
+export interface QuickLook {
+  readonly label: string;
+  readonly changes: readonly FindingChange[];
+}
+
+/**
+ * What may be said of an untouched step in one tap, going on to the next: sound, dry, all lit, no play. Null where a
+ * gauge must be read, or something was already said. It is offered, never taken by itself.
+ */
+export function quickLook(
+  step: WalkStep,
+  standing: ReadonlyMap<string, Finding>,
+  history: Pick<History, 'lastLook'>,
+): QuickLook | null {
+  const looks = step.points.map((ref) => {
+    const finding = standing.get(pointKey(ref.point, ref.place));
+    if (finding && finding.access !== 'open') return null;
+    return sayOf(cataloguePoint(ref.point), history.lastLook(ref)?.finding);
+  });
+  const [first] = looks;
+  if (!first || looks.some((look) => look === null)) return null;
+  const changes = looks.flatMap((look) =>
+    look ? [{ access: 'seen', accessReason: null, ...look.change } as const] : [],
+  );
+  return { label: first.label, changes };
+}
+
+function sayOf(point: CataloguePoint, last: Finding | undefined): { label: string; change: FindingChange } | null {
+  if (soundByEye(point)) return { label: 'Sound', change: {} };
+  if (point.leakWanted) return { label: 'Dry', change: { leaks: [DRY] } };
+  if (point.codes) return { label: 'No codes', change: { codes: [] } };
+  if (point.counted === 'lamps') {
+    const counts = last?.counts.length
+      ? last.counts.map(({ item, of }) => ({ item, good: of, of }))
+      : LAMPS.map((item) => ({ item, good: USUAL_LAMPS[item], of: USUAL_LAMPS[item] }));
+    return { label: 'All lit', change: { counts } };
+  }
+  if (point.counted === 'all') {
+    const of = last?.counts[0]?.of;
+    return of ? { label: `All ${of} there`, change: { counts: [{ item: 'all', good: of, of }] } } : null;
+  }
+  const wanted = point.measures.filter(({ need }) => need !== 'extra');
+  if (wanted.length > 0 && wanted.every(({ measure }) => measure === 'play')) {
+    const readings = wanted.flatMap(({ measure, spots }) =>
+      spots.map((spot): Reading => ({ measure, spot, phase: 'found', values: [0], bound: 'exact' })),
+    );
+    return { label: 'No play', change: { readings } };
+  }
+  return null;
+}

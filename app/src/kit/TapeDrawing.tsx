@@ -1,0 +1,167 @@
+import { StyleSheet } from 'react-native';
+import Svg, { G, Path, Rect, Text as SvgText } from 'react-native-svg';
+import { figure, figureIn, workshopUnit } from '../words/show';
+import { TAPE_MARGIN, type TapeProps } from './Tape';
+import { tapeTicks, toShare } from './tapeScale';
+import { FONT, SIZE } from './tokens';
+import { gradeColours, usePalette } from './theme';
+
+const BADGE = { width: 64, height: 34 } as const;
+/** Px between two tick figures. */
+const TICK_ROOM = { across: 62, upright: 44 } as const;
+
+/** What the eye sees of a tape: frame, ticks, limits as cuts in its edge, ghost, expected value and today's. */
+export function TapeDrawing({
+  measure,
+  gauge,
+  value,
+  grade,
+  thresholds,
+  ghost,
+  expected,
+  across,
+  height,
+  shape,
+  width,
+}: TapeProps & { readonly width: number }) {
+  const palette = usePalette();
+  const { line, wash } = gradeColours(palette, value === null ? 'not-seen' : grade);
+  const length = across ? width : height;
+  const breadth = across ? height : width;
+  /** Px along the tape, from the low end. */
+  const along = (at: number) => TAPE_MARGIN + toShare(gauge, at) * (length - 2 * TAPE_MARGIN);
+  /** A point by its place along the tape and across it, in the picture's own axes. */
+  const point = (a: number, c: number): readonly [number, number] => (across ? [a, breadth - c] : [c, length - a]);
+  const path = (...points: readonly (readonly [number, number])[]) =>
+    points.map((one, index) => `${index === 0 ? 'M' : 'L'}${one[0]} ${one[1]}`).join('');
+  const segment = (a: number, from: number, to: number) => path(point(a, from), point(a, to));
+  const box = (from: number, to: number, near: number, far: number) => {
+    const [x0, y0] = point(from, near);
+    const [x1, y1] = point(to, far);
+    return { x: Math.min(x0, x1), y: Math.min(y0, y1), width: Math.abs(x1 - x0), height: Math.abs(y1 - y0) };
+  };
+  const stick = shape === 'stick';
+  const near = stick ? breadth / 2 - 16 : 4;
+  const far = stick ? breadth / 2 + 16 : breadth - 4;
+  const room = across ? TICK_ROOM.across : TICK_ROOM.upright;
+  const unit = workshopUnit(measure);
+  const ticks = tapeTicks(gauge, unit, Math.max(2, Math.min(7, Math.floor(length / room))));
+  const corner = shape === 'bottle' ? 16 : stick ? 6 : 0;
+  return (
+    <Svg width={width} height={height} style={styles.drawing} aria-hidden>
+      {stick ? (
+        <Path
+          d={path(point(TAPE_MARGIN, breadth / 2), point(length, breadth / 2))}
+          stroke={palette.ink}
+          strokeWidth={6}
+        />
+      ) : null}
+      {shape === 'bottle' ? (
+        <Rect
+          {...box(length - TAPE_MARGIN, length - 6, breadth / 2 - 18, breadth / 2 + 18)}
+          fill={palette.card}
+          stroke={palette.ink}
+          strokeWidth={1.5}
+        />
+      ) : null}
+      <Rect
+        {...box(TAPE_MARGIN, length - TAPE_MARGIN, near, far)}
+        rx={corner}
+        fill={palette.card}
+        stroke={palette.ink}
+        strokeWidth={1.5}
+      />
+      {value === null ? null : (
+        <Rect {...box(TAPE_MARGIN + 1, along(value), near + 1, far - 1)} rx={corner} fill={wash} />
+      )}
+      {ticks.map((tick) => {
+        // The figures of the two ends stand inside the frame.
+        const inset = across ? 0 : tick === gauge.tape[1] ? -9 : tick === gauge.tape[0] ? 9 : 0;
+        const [x, y] = across ? point(along(tick), near + 26) : point(along(tick) + inset, near + 14);
+        return (
+          <G key={tick}>
+            <Path d={segment(along(tick), near, near + 10)} stroke={palette.ink} strokeWidth={1} />
+            <SvgText
+              x={x}
+              y={y + (across ? 12 : 5)}
+              textAnchor={across ? 'middle' : 'start'}
+              fill={palette.soft}
+              fontFamily={FONT.label}
+              fontSize={SIZE.m}
+            >
+              {measure === 'level' ? levelTick(tick) : figureIn(unit, tick).replace(/\.0+$/, '')}
+            </SvgText>
+          </G>
+        );
+      })}
+      {thresholds.map((edge) => (
+        <Path
+          key={`${edge.grade}${edge.bad}${edge.value}`}
+          d={path(
+            point(along(edge.value) - 8, far + 2),
+            point(along(edge.value), far - 12),
+            point(along(edge.value) + 8, far + 2),
+          )}
+          fill={palette.ground}
+          stroke={edge.grade === 'fail' ? palette.fail : palette.advisory}
+          strokeWidth={2.5}
+        />
+      ))}
+      {ghost === null ? null : (
+        <Path
+          d={segment(along(ghost), near + 2, far - 2)}
+          stroke={palette.soft}
+          strokeWidth={2}
+          strokeDasharray="4 4"
+        />
+      )}
+      {expected === null ? null : (
+        <Path
+          d={`${path(point(along(expected) - 6, far + 3), point(along(expected), far - 8), point(along(expected) + 6, far + 3))}Z`}
+          fill="none"
+          stroke={palette.forecast}
+          strokeWidth={2}
+        />
+      )}
+      {value === null ? null : (
+        <Badge
+          at={point(along(value), breadth / 2)}
+          text={figure(measure, value)}
+          colour={line}
+          ink={palette.onFill}
+          edge={segment(along(value), 0, breadth)}
+        />
+      )}
+    </Svg>
+  );
+}
+
+function Badge({
+  at: [x, y],
+  text,
+  colour,
+  ink,
+  edge,
+}: {
+  readonly at: readonly [number, number];
+  readonly text: string;
+  readonly colour: string;
+  readonly ink: string;
+  readonly edge: string;
+}) {
+  return (
+    <G>
+      <Path d={edge} stroke={colour} strokeWidth={4} />
+      <Rect x={x - BADGE.width / 2} y={y - BADGE.height / 2} {...BADGE} rx={8} fill={colour} />
+      <SvgText x={x} y={y + 8} textAnchor="middle" fill={ink} fontFamily={FONT.labelStrong} fontSize={SIZE.h3}>
+        {text}
+      </SvgText>
+    </G>
+  );
+}
+
+function levelTick(tick: number): string {
+  return tick === 0 ? 'min' : tick === 1 ? 'max' : tick === 0.5 ? '½' : '';
+}
+
+const styles = StyleSheet.create({ drawing: { pointerEvents: 'none' } });

@@ -1,0 +1,59 @@
+/** What is counted as n of N on one point: each lamp for itself, fixings and nipples as a whole. */
+export const LAMPS = [
+  'dip',
+  'main',
+  'side',
+  'indicator',
+  'repeater',
+  'brake',
+  'high-brake',
+  'reverse',
+  'fog',
+  'number-plate',
+  'daylight',
+] as const;
+export type Lamp = (typeof LAMPS)[number];
+
+export const COUNTED_ITEMS = [...LAMPS, 'all'] as const;
+export type CountedItem = (typeof COUNTED_ITEMS)[number];
+
+/** `good` of `of`; 0 ≤ good ≤ of, of 1 to 99. */
+export interface Count {
+  readonly item: CountedItem;
+  readonly good: number;
+  readonly of: number;
+}
+
+/** How many of each lamp a road vehicle of two sides usually has; the inspector says otherwise where it differs. */
+export const USUAL_LAMPS: Readonly<Record<Lamp, number>> = {
+  dip: 2,
+  main: 2,
+  side: 4,
+  indicator: 4,
+  repeater: 2,
+  brake: 2,
+  'high-brake': 1,
+  reverse: 1,
+  fog: 1,
+  'number-plate': 1,
+  daylight: 2,
+};
+
+export const CODE_STATES = ['stored', 'pending', 'returned'] as const;
+/** `returned`: came back after clearing; only these count as a fault that stands. */
+export type CodeState = (typeof CODE_STATES)[number];
+
+/** A fault code as read, before anything is cleared. */
+export interface FaultCode {
+  readonly code: string;
+  readonly text: string;
+  readonly state: CodeState;
+}
+
+/** How a level was read: some bottles are stained so that they look full. */
+export const HOW_READ = ['mark-seen', 'cap-off', 'stick', 'electronic'] as const;
+export type HowRead = (typeof HOW_READ)[number];
+
+/** Test standards of cranking current; figures of two standards are never compared. */
+export const CRANK_STANDARDS = ['EN', 'SAE', 'DIN', 'IEC', 'JIS'] as const;
+export type CrankStandard = (typeof CRANK_STANDARDS)[number];

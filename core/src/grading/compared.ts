@@ -1,0 +1,201 @@
+import { MEASURES } from '../catalogue/measures';
+import { mainSlot, cataloguePoint, pointKey } from '../catalogue/catalogue';
+import type { Spot } from '../catalogue/points/point';
+import { readingAt, readingValue, type Bound, type Finding, type Phase, type Reading } from '../inspection/finding';
+import type { Inspection } from '../inspection/inspection';
+import type { PointRef } from '../inspection/walkSteps';
+import type { LimitRow } from '../limits/limitSheet';
+import type { Rules } from '../rules/rulebook';
+import { axleAt, oppositePlace, otherAxlePlace, type Place, type Vehicle } from '../vehicle/vehicle';
+import { pressureAtReference } from './pressureAtReference';
+import type { NotJudged } from './reason';
+import { tyreAgeYears } from './tyreAge';
+import { standardUncertainty } from './uncertainty';
+
+export interface GradingContext {
+  readonly vehicle: Vehicle;
+  readonly inspection: Pick<Inspection, 'state' | 'ambientC' | 'load' | 'startedAt' | 'focus'>;
+  readonly rules: Rules;
+  /** What stands for each point now, by point key: the other pad, the other side. */
+  readonly standing: ReadonlyMap<string, Finding>;
+}
+
+/** What a limit row is held against: the reading itself, or what was made of it. */
+export type Compared =
+  | {
+      readonly status: 'value';
+      readonly spot: Spot;
+      readonly value: number;
+      /** Standard uncertainty, same unit as `value`. */
+      readonly u: number;
+      readonly reading: Reading;
+      /** As the reading's, turned round where a later week means a younger tyre. */
+      readonly bound: Bound;
+      /** A difference that is small enough says nothing worth a line of its own. */
+      readonly onlyWhenBad: boolean;
+      readonly pressure?: { readonly atReferenceKpa: number; readonly placardKpa: number };
+    }
+  | { readonly status: 'not-judged'; readonly why: NotJudged };
+
+/** A battery is judged by its cranking current only when it is charged, V for a 12 V system. */
+const CHARGED_V = 12.4;
+const TURNED: Record<Bound, Bound> = { exact: 'exact', over: 'under', under: 'over' };
+
+export function uncertaintyOf(reading: Reading): number {
+  return standardUncertainty(MEASURES[reading.measure], reading.values.length);
+}
+
+/** What a row compares, for the readings of its measure on one point. */
+export function compared(
+  row: LimitRow,
+  ref: PointRef,
+  finding: Finding,
+  readings: readonly Reading[],
+  context: GradingContext,
+  phase: Phase | undefined,
+): Compared[] {
+  const { vehicle, inspection, rules } = context;
+  const { spec } = vehicle;
+  const axle = axleAt(vehicle.axles, ref.place);
+  const each = (make: (value: number, u: number) => { value: number; u: number }): Compared[] =>
+    readings.map((reading) => ({
+      status: 'value',
+      spot: reading.spot,
+      reading,
+      bound: reading.bound,
+      onlyWhenBad: false,
+      ...make(readingValue(reading), uncertaintyOf(reading)),
+    }));
+  const notJudged = (why: NotJudged): Compared[] => [{ status: 'not-judged', why }];
+  switch (row.kind) {
+    case 'value':
+      return each((value, u) => ({ value, u }));
+    case 'spread':
+      return spread(readings);
+    case 'across':
+      return difference(ref, readings, context, phase, pointKey(ref.point, oppositePlace(ref.place)));
+    case 'front-rear': {
+      const other = otherAxlePlace(vehicle.axles, ref.place);
+      return other === undefined ? [] : difference(ref, readings, context, phase, pointKey(ref.point, other));
+    }
+    case 'inner-outer': {
+      const other = ref.point === 'pad.inner' ? 'pad.outer' : 'pad.inner';
+      return difference(ref, readings, context, phase, pointKey(other, ref.place));
+    }
+    case 'placard-share':
+      return readings.map((reading) => placardShare(row, ref.place, finding, reading, context, phase));
+    case 'over-minimum': {
+      const minimum = axle?.discMinimumMm ?? null;
+      return minimum === null ? notJudged('no-minimum') : each((value, u) => ({ value: value - minimum, u }));
+    }
+    case 'share-of-new': {
+      const fresh = axle?.liningNewMm ?? null;
+      return fresh === null ? notJudged('no-new-value') : each((value, u) => ({ value: value / fresh, u: u / fresh }));
+    }
+    case 'rated-share': {
+      const why = crankNotJudged(finding, context);
+      const rated = spec.battery.ratedA;
+      return why || !rated
+        ? notJudged(why ?? 'no-rated-value')
+        : each((value, u) => ({ value: value / rated, u: u / rated }));
+    }
+    case 'age':
+      return each((value, u) => ({ value: tyreAgeYears(value, inspection.startedAt), u })).map((one) =>
+        one.status === 'value' ? { ...one, bound: TURNED[one.bound] } : one,
+      );
+    case 'over-design-low':
+      return each((value, u) => ({ value: value - rules.house.designLowC, u }));
+    case 'per-12-volts':
+      return each((value, u) => ({ value: (value * 12) / spec.systemVolts, u: (u * 12) / spec.systemVolts }));
+  }
+}
+
+function crankNotJudged(finding: Finding, { vehicle, standing }: GradingContext): NotJudged | null {
+  const { ratedA, standard } = vehicle.spec.battery;
+  if (ratedA === null || standard === null) return 'no-rated-value';
+  if (finding.standard !== standard) return 'other-standard';
+  const rest = readingAt(standing.get('battery.rest'), 'rest-voltage');
+  const rested = rest && (readingValue(rest) * 12) / vehicle.spec.systemVolts >= CHARGED_V;
+  return rested ? null : 'not-charged';
+}
+
+function spread(readings: readonly Reading[]): Compared[] {
+  const [first] = readings;
+  if (!first || readings.length < 2 || readings.some(({ bound }) => bound !== 'exact')) return [];
+  const values = readings.map(readingValue);
+  const u = Math.SQRT2 * Math.max(...readings.map(uncertaintyOf));
+  const value = Math.max(...values) - Math.min(...values);
+  return [{ status: 'value', spot: 'whole', value, u, reading: first, bound: 'exact', onlyWhenBad: true }];
+}
+
+/** Difference of what decides each side: the least of the spots of a tread, the one reading elsewhere. */
+function difference(
+  ref: PointRef,
+  readings: readonly Reading[],
+  context: GradingContext,
+  phase: Phase | undefined,
+  otherKey: string,
+): Compared[] {
+  const own = least(readings);
+  const other = least(readingsOf(context.standing.get(otherKey), ref, phase));
+  if (!own || !other || otherKey === pointKey(ref.point, ref.place)) return [];
+  const u = Math.hypot(uncertaintyOf(own), uncertaintyOf(other));
+  const value = Math.abs(readingValue(own) - readingValue(other));
+  return [{ status: 'value', spot: own.spot, value, u, reading: own, bound: 'exact', onlyWhenBad: true }];
+}
+
+function least(readings: readonly Reading[]): Reading | undefined {
+  if (readings.some(({ bound }) => bound !== 'exact')) return undefined;
+  return [...readings].sort((a, b) => readingValue(a) - readingValue(b))[0];
+}
+
+function readingsOf(finding: Finding | undefined, ref: PointRef, phase: Phase | undefined): Reading[] {
+  const slot = mainSlot(cataloguePoint(ref.point));
+  return (slot?.spots ?? []).flatMap(
+    (spot) => (slot && (readingAt(finding, slot.measure, spot, phase) ?? readingAt(finding, slot.measure, spot))) ?? [],
+  );
+}
+
+/** The placard pressure that counts at a place today; null when the spec sheet is silent. */
+export function placardAt(vehicle: Pick<Vehicle, 'axles'>, place: Place, load: Inspection['load']): number | null {
+  const axle = axleAt(vehicle.axles, place);
+  return (load === 'full' ? axle?.placardFullKpa : null) ?? axle?.placardKpa ?? null;
+}
+
+/** The temperature a tyre's air has: measured on it, or the ambient one when it stood cold. */
+export function tyreTemperature(
+  finding: Finding | undefined,
+  { state, ambientC }: Pick<Inspection, 'state' | 'ambientC'>,
+  phase?: Phase,
+): { readonly celsius: number } | { readonly why: 'tyre-not-cold' | 'no-temperature' } {
+  const measured = readingAt(finding, 'temperature', 'whole', phase) ?? readingAt(finding, 'temperature');
+  if (measured) return { celsius: readingValue(measured) };
+  if (state !== 'cold') return { why: 'tyre-not-cold' };
+  return ambientC === null ? { why: 'no-temperature' } : { celsius: ambientC };
+}
+
+function placardShare(
+  row: LimitRow,
+  place: Place,
+  finding: Finding,
+  reading: Reading,
+  { vehicle, inspection }: GradingContext,
+  phase: Phase | undefined,
+): Compared {
+  const placardKpa = placardAt(vehicle, place, inspection.load);
+  const temperature = tyreTemperature(finding, inspection, phase);
+  if (placardKpa === null) return { status: 'not-judged', why: 'no-placard' };
+  if ('why' in temperature) return { status: 'not-judged', why: temperature.why };
+  const atReferenceKpa = pressureAtReference(readingValue(reading), temperature.celsius);
+  const off = atReferenceKpa - placardKpa;
+  return {
+    status: 'value',
+    spot: reading.spot,
+    value: Math.abs(off) <= (row.ignoreUpToKpa ?? 0) ? 0 : off / placardKpa,
+    u: uncertaintyOf(reading) / placardKpa,
+    reading,
+    bound: reading.bound,
+    onlyWhenBad: false,
+    pressure: { atReferenceKpa, placardKpa },
+  };
+}

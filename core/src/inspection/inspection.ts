@@ -1,0 +1,31 @@
+export const ARRIVAL_STATES = ['cold', 'warm', 'hot'] as const;
+export type ArrivalState = (typeof ARRIVAL_STATES)[number];
+
+export const METER_ANSWERS = ['meter-replaced', 'last-misread', 'long-trip'] as const;
+export type MeterAnswer = (typeof METER_ANSWERS)[number];
+
+/** Which of the placard's pressures counts today. */
+export const LOADS = ['light', 'full'] as const;
+export type Load = (typeof LOADS)[number];
+
+export interface Inspection {
+  readonly id: string;
+  readonly vehicleId: string;
+  readonly startedAt: string;
+  /** Odometer or hour meter, in the vehicle's meter unit. */
+  readonly meter: number;
+  /** Why a doubtful meter reading was kept. */
+  readonly meterAnswer: MeterAnswer | null;
+  readonly complaint: string;
+  readonly state: ArrivalState;
+  /** °C, null when it was not read. */
+  readonly ambientC: number | null;
+  readonly load: Load;
+  /** Version of the workshop's rulebook, and the template in it. */
+  readonly rulebook: number;
+  readonly template: string;
+  /** Only these points, by key: what a return visit looks at again. Null for all of the template. */
+  readonly focus: readonly string[] | null;
+  readonly catalogueVersion: number;
+  readonly signedAt: string | null;
+}

@@ -1,0 +1,26 @@
+import { parseMeasure, type ParsedMeasure } from '../units/parseMeasure';
+import type { Unit } from '../units/units';
+
+export type ParsedLine =
+  | { readonly status: 'values'; readonly stored: readonly number[] }
+  /** What could not be read, or how many figures there were instead of `wanted`. */
+  | { readonly status: 'unreadable'; readonly typed: string }
+  | { readonly status: 'wrong-count'; readonly got: number; readonly wanted: number };
+
+/**
+ * Reads several figures on one line, outside first: `5 5.5 4` or `5/5.5/4` or `5; 5,5; 4`. Parted by blanks, or by
+ * slashes or semicolons where there are any; one figure alone counts for every place.
+ */
+export function parseLine(typed: string, usual: Unit, wanted: number): ParsedLine {
+  const text = typed.trim();
+  const slashes = /^[\d.,]+(\/[\d.,]+)+$/.test(text) && text.split('/').length === wanted;
+  const parts = text.split(text.includes(';') ? ';' : slashes ? '/' : /\s+/).map((part) => part.trim());
+  const parsed = parts.map((part): ParsedMeasure => parseMeasure(part, usual));
+  const bad = parsed.findIndex(({ status }) => status !== 'value');
+  if (bad >= 0) return { status: 'unreadable', typed: parts[bad] ?? typed };
+  const stored = parsed.flatMap((one) => (one.status === 'value' ? [one.stored] : []));
+  if (stored.length === wanted) return { status: 'values', stored };
+  const [only] = stored;
+  if (stored.length === 1 && only !== undefined) return { status: 'values', stored: Array<number>(wanted).fill(only) };
+  return { status: 'wrong-count', got: stored.length, wanted };
+}

@@ -1,0 +1,79 @@
+import { MEASURES, type MeasureCode } from '../catalogue/measures';
+import type { Spot } from '../catalogue/points/point';
+import { tyreAgeYears } from '../grading/tyreAge';
+import { readingAt, readingValue, type Finding, type Reading } from '../inspection/finding';
+
+/** Something odd that is asked once and kept. */
+export interface Doubt {
+  readonly code: 'better-than-last' | 'decimal-slip' | 'unit-slip' | 'unlikely' | 'far-from-partner' | 'not-made-yet';
+  readonly measure: MeasureCode;
+  readonly spot: Spot;
+  readonly value: number;
+  readonly last: number | null;
+  /** The unit it looks like, for a unit slip. */
+  readonly looksLike: 'psi' | 'bar' | null;
+}
+
+const DECIMAL_SLIP = 5;
+const MOST_LIKELY_BAR = 9;
+/** The two pads of a brake hardly differ by more than this, mm, and by this factor: then one was misread or the sides were swapped. */
+const PARTNER_GAP_MM = 4;
+const PARTNER_FACTOR = 3;
+
+/**
+ * Doubts about a finding: against what is likely at all, against the last one of the same point, and against the other
+ * pad of the same brake. A wear reading better than last time by more than three standard deviations of the difference
+ * wants a new part, another wheel, or a misread.
+ *
+ * @param at ISO date of the visit
+ */
+export function doubtsAbout(
+  finding: Finding,
+  last: Finding | undefined,
+  partner: Finding | undefined,
+  at: string,
+): Doubt[] {
+  const doubts = finding.readings
+    .filter(({ phase, bound }) => phase === 'found' && bound === 'exact')
+    .flatMap((reading): Doubt[] => {
+      const doubt = firstDoubt(reading, last, partner, at);
+      return doubt ? [doubt] : [];
+    });
+  return doubts.filter((doubt) => !finding.kept.includes(doubtId(doubt)));
+}
+
+function firstDoubt(
+  reading: Reading,
+  last: Finding | undefined,
+  partner: Finding | undefined,
+  at: string,
+): Doubt | undefined {
+  const { measure, spot } = reading;
+  const gauge = MEASURES[measure];
+  const value = readingValue(reading);
+  const before = readingAt(last, measure, spot);
+  const lastValue = before && before.bound === 'exact' ? readingValue(before) : null;
+  const doubt = { measure, spot, value, last: lastValue, looksLike: null };
+  if (measure === 'tyre-age') return tyreAgeYears(value, at) < 0 ? { ...doubt, code: 'not-made-yet' } : undefined;
+  if (measure === 'pressure' && value > 0 && value < MEASURES.pressure.likely![0])
+    return { ...doubt, code: 'unit-slip', looksLike: value <= MOST_LIKELY_BAR ? 'bar' : 'psi' };
+  if (gauge.nature === 'wear' && lastValue !== null && lastValue > 0) {
+    if (value > DECIMAL_SLIP * lastValue || (value > 0 && value < lastValue / DECIMAL_SLIP))
+      return { ...doubt, code: 'decimal-slip' };
+    const noise = Math.SQRT2 * Math.hypot(gauge.step / Math.sqrt(12), gauge.repeatability);
+    if (value > lastValue + 3 * noise) return { ...doubt, code: 'better-than-last' };
+  }
+  if (gauge.likely && (value < gauge.likely[0] || value > gauge.likely[1])) return { ...doubt, code: 'unlikely' };
+  const other = measure === 'lining' ? readingAt(partner, 'lining') : undefined;
+  if (other && other.bound === 'exact') {
+    const gap = Math.abs(value - readingValue(other));
+    const [less, more] = [value, readingValue(other)].sort((a, b) => a - b) as [number, number];
+    if (gap > PARTNER_GAP_MM && more > PARTNER_FACTOR * less) return { ...doubt, code: 'far-from-partner' };
+  }
+  return undefined;
+}
+
+/** How a kept doubt is noted on the finding; the measure only where it is not the point's one. */
+export function doubtId(doubt: Pick<Doubt, 'code' | 'spot'>): string {
+  return `${doubt.code}:${doubt.spot}`;
+}

@@ -1,0 +1,65 @@
+import type { Unit } from '../units/units';
+
+const CHOICES = {
+  /** When a fluid or filter is changed. */
+  fluidChange: ['earlier', 'maker', 'condition'],
+  hardUse: ['shortened', 'same'],
+  liningAs: ['mm', 'percent', 'steps'],
+  treadAs: ['gauge', 'bars'],
+  lowBrakeFluid: ['leave', 'top-up'],
+  drainWasher: ['new', 'reuse'],
+  filterTightness: ['half-turn', 'torque'],
+  dipstickWhileFilling: ['spec', 'in', 'out'],
+  oilTarget: ['top', 'middle'],
+  draining: ['warm', 'cold'],
+  bestTyres: ['rear', 'even-out'],
+  rotation: ['by-drive', 'none'],
+  dampSeal: ['watch', 'advisory'],
+  nearLimit: ['plain', 'guarded'],
+  positionWords: ['kerb', 'left-right', 'driver'],
+  /** The side of the road that traffic keeps to: the kerb, and the nearside, is there. */
+  traffic: ['left', 'right'],
+  beginWith: ['cold', 'under', 'cabin'],
+} as const;
+
+export type HouseQuestion = keyof typeof CHOICES;
+export type HouseChoice<Q extends HouseQuestion> = (typeof CHOICES)[Q][number];
+/** The schools of each question; the first is the default. */
+export const HOUSE_CHOICES: { readonly [Q in HouseQuestion]: readonly HouseChoice<Q>[] } = CHOICES;
+export const HOUSE_QUESTIONS = Object.keys(CHOICES) as HouseQuestion[];
+
+/** Units the workshop reads and types in; everything is stored in SI. */
+export const UNIT_CHOICES = {
+  pressure: ['kPa', 'bar', 'psi'],
+  tread: ['mm', '/32in'],
+  distance: ['km', 'mi'],
+  temperature: ['°C', '°F'],
+  volume: ['L', 'US qt'],
+  torque: ['N·m', 'lb·ft'],
+} as const satisfies Record<string, readonly Unit[]>;
+export type UnitQuestion = keyof typeof UNIT_CHOICES;
+export const UNIT_QUESTIONS = Object.keys(UNIT_CHOICES) as UnitQuestion[];
+export type HouseUnits = { readonly [Q in UnitQuestion]: (typeof UNIT_CHOICES)[Q][number] };
+
+export type HouseRules = { readonly [Q in HouseQuestion]: HouseChoice<Q> } & {
+  readonly units: HouseUnits;
+  /** Code of the limit sheet that judges. */
+  readonly sheet: string;
+  /** Lowest temperature to expect, °C: what coolant is judged by. */
+  readonly designLowC: number;
+  /** Share of an interval that hard use leaves, over 0 to 1. */
+  readonly hardUseFactor: number;
+  /** Months in which winter-marked tyres are judged as such, 1 to 12. */
+  readonly winterMonths: readonly number[];
+};
+
+export const USUAL_HOUSE_RULES: HouseRules = {
+  ...(Object.fromEntries(HOUSE_QUESTIONS.map((question) => [question, CHOICES[question][0]])) as {
+    [Q in HouseQuestion]: HouseChoice<Q>;
+  }),
+  units: { pressure: 'kPa', tread: 'mm', distance: 'km', temperature: '°C', volume: 'L', torque: 'N·m' },
+  sheet: 'baseline',
+  designLowC: -25,
+  hardUseFactor: 0.7,
+  winterMonths: [11, 12, 1, 2, 3],
+};

@@ -1,0 +1,47 @@
+import type { Axle, Vehicle } from './vehicle';
+
+type Parts = Pick<Vehicle, 'class' | 'makeUp' | 'meterUnit' | 'axles'>;
+
+/** What a vehicle must have for a point to exist on it. */
+const VEHICLE_FITS = {
+  engine: ({ makeUp }: Parts) => makeUp.power !== 'electric',
+  'high-voltage': ({ makeUp }: Parts) => makeUp.power === 'electric' || makeUp.power === 'hybrid',
+  diesel: ({ makeUp }: Parts) => makeUp.power === 'diesel',
+  'spark-plugs': ({ makeUp }: Parts) => makeUp.power === 'petrol' || makeUp.power === 'hybrid',
+  'hydraulic-steering': ({ makeUp }: Parts) => makeUp.steering === 'hydraulic',
+  clutch: ({ makeUp }: Parts) => makeUp.gearbox === 'manual' && makeUp.power !== 'electric',
+  'hydraulic-clutch': ({ makeUp }: Parts) =>
+    makeUp.hydraulicClutch && makeUp.gearbox === 'manual' && makeUp.power !== 'electric',
+  automatic: ({ makeUp }: Parts) => makeUp.gearbox === 'automatic',
+  'spare-wheel': ({ makeUp }: Parts) => makeUp.spareWheel,
+  'passenger-lift': ({ makeUp }: Parts) => makeUp.passengerLift,
+  towbar: ({ makeUp }: Parts) => makeUp.towbar,
+  urea: ({ makeUp }: Parts) => makeUp.urea,
+  'timing-belt': ({ makeUp }: Parts) => makeUp.timingBelt && makeUp.power !== 'electric',
+  'four-wheel-drive': ({ makeUp }: Parts) => makeUp.drive.startsWith('four'),
+  'front-axle-drive': ({ makeUp }: Parts) => makeUp.drive.startsWith('four'),
+  'prop-shaft': ({ makeUp }: Parts) => makeUp.drive !== 'front',
+  'hydraulic-brakes': (vehicle: Parts) => vehicle.class !== 'plant',
+  road: (vehicle: Parts) => vehicle.class !== 'plant',
+  plant: (vehicle: Parts) => vehicle.class === 'plant',
+} as const;
+export type VehicleFit = keyof typeof VEHICLE_FITS;
+
+/** What one axle must have. */
+const AXLE_FITS = {
+  disc: ({ brake }: Axle) => brake === 'disc',
+  drum: ({ brake }: Axle) => brake === 'drum',
+  steered: ({ steered }: Axle) => steered,
+  driven: ({ driven }: Axle) => driven,
+} as const;
+export type AxleFit = keyof typeof AXLE_FITS;
+
+export type Fit = VehicleFit | AxleFit;
+
+/** Whether a vehicle, and the axle the point would sit on, have everything the point needs. */
+export function hasFits(fits: readonly Fit[], vehicle: Parts, axle: Axle | undefined): boolean {
+  return fits.every((fit) => {
+    if (fit in VEHICLE_FITS) return VEHICLE_FITS[fit as VehicleFit](vehicle);
+    return axle !== undefined && AXLE_FITS[fit as AxleFit](axle);
+  });
+}

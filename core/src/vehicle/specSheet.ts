@@ -1,0 +1,108 @@
+import type { CrankStandard } from '../catalogue/counted';
+
+export const BATTERY_TYPES = ['flooded', 'efb', 'agm', 'lithium'] as const;
+export type BatteryType = (typeof BATTERY_TYPES)[number];
+
+/** Grades of brake fluid a limit is known for; anything else is written into its fluid row and not judged by boiling point. */
+export const BRAKE_FLUID_GRADES = ['DOT 3', 'DOT 4', 'DOT 5.1'] as const;
+export type BrakeFluidGrade = (typeof BRAKE_FLUID_GRADES)[number];
+
+export const SPEC_FLUIDS = [
+  'engine-oil',
+  'coolant',
+  'brake-fluid',
+  'transmission-fluid',
+  'gear-oil',
+  'axle-oil',
+  'transfer-oil',
+  'steering-hydraulic',
+  'washer',
+  'urea',
+  'hydraulic-oil',
+] as const;
+export type SpecFluidName = (typeof SPEC_FLUIDS)[number];
+
+export interface SpecFluid {
+  readonly fluid: SpecFluidName;
+  readonly grade: string;
+  /** Litres, over 0; null when not known. */
+  readonly capacityL: number | null;
+}
+
+export const FASTENERS = [
+  'wheel-bolts',
+  'drain-plug',
+  'filter-housing',
+  'steering-box',
+  'spark-plugs',
+  'axle-plug',
+] as const;
+export type Fastener = (typeof FASTENERS)[number];
+
+export interface SpecTorque {
+  readonly fastener: Fastener;
+  readonly newtonMetres: number;
+  /** Socket or key, as it is marked; empty when not noted. */
+  readonly socket: string;
+}
+
+export interface SpecBattery {
+  readonly type: BatteryType;
+  /** Rated cranking current, A, in its own standard. */
+  readonly ratedA: number | null;
+  readonly standard: CrankStandard | null;
+}
+
+export interface SpecInterval {
+  /** What is done, in the workshop's words. */
+  readonly job: string;
+  readonly km: number | null;
+  readonly months: number | null;
+  readonly hours: number | null;
+}
+
+export interface SpecPart {
+  readonly part: string;
+  readonly number: string;
+}
+
+/** What the maker says of one vehicle; it overrides a general limit row. */
+export interface SpecSheet {
+  readonly systemVolts: 12 | 24;
+  readonly smartCharging: boolean;
+  readonly battery: SpecBattery;
+  readonly brakeFluid: BrakeFluidGrade | null;
+  /** Litres between the marks of the oil stick. */
+  readonly stickSpanL: number | null;
+  readonly studs: 4 | 5 | 6 | 8 | 10 | null;
+  readonly fluids: readonly SpecFluid[];
+  readonly torques: readonly SpecTorque[];
+  readonly intervals: readonly SpecInterval[];
+  readonly parts: readonly SpecPart[];
+  /** Works hard: short trips, dust, towing. */
+  readonly hardUse: boolean;
+}
+
+export const BLANK_SPEC: SpecSheet = {
+  systemVolts: 12,
+  smartCharging: false,
+  battery: { type: 'flooded', ratedA: null, standard: null },
+  brakeFluid: null,
+  stickSpanL: null,
+  studs: null,
+  fluids: [],
+  torques: [],
+  intervals: [],
+  parts: [],
+  hardUse: false,
+};
+
+/** Litres a fluid takes, null when the sheet is silent. */
+export function capacityL(spec: SpecSheet, fluid: SpecFluidName): number | null {
+  return spec.fluids.find((row) => row.fluid === fluid)?.capacityL ?? null;
+}
+
+/** The torque of a fastener, null when the sheet is silent. */
+export function torqueOf(spec: SpecSheet, fastener: Fastener): SpecTorque | null {
+  return spec.torques.find((row) => row.fastener === fastener) ?? null;
+}
