@@ -169,6 +169,7 @@ export { judgeValue, type Judgement } from './grading/judgeValue';
 export { PLACARD_TEMPERATURE_C, pressureAtReference, pressureFromReference } from './grading/pressureAtReference';
 export { CLOSE_CALL_FACTOR, standardUncertainty } from './grading/uncertainty';
 export {
+  createGrader,
   gradedPoints,
   rollUp,
   verdictOf,

@@ -35,7 +35,8 @@ export const TAPE_MARGIN = 24;
 
 /** The measuring control: a scale drawn to size with the limits cut into its edge. Slide, tap or use the keys. */
 export function Tape(props: TapeProps) {
-  const { measure, label, gauge, value, grade, ghost, expected, across, height, onSlide, onSet } = props;
+  const { label, onSlide, onSet, ...drawing } = props;
+  const { measure, gauge, value, grade, ghost, expected, across, height } = drawing;
   const [width, setWidth] = useState(0);
   const last = useRef<number | null>(null);
   const length = across ? width : height;
@@ -74,7 +75,7 @@ export function Tape(props: TapeProps) {
       {...{ onKeyDown: keyDown }}
       style={[styles.tape, { height }]}
     >
-      {width > 0 ? <TapeDrawing {...props} width={width} /> : null}
+      {width > 0 ? <TapeDrawing {...drawing} width={width} /> : null}
     </View>
   );
 }

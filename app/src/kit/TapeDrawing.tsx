@@ -1,5 +1,7 @@
+import { memo } from 'react';
 import { StyleSheet } from 'react-native';
 import Svg, { G, Path, Rect, Text as SvgText } from 'react-native-svg';
+import { shallow } from 'zustand/shallow';
 import { figure, figureIn, workshopUnit } from '../words/show';
 import { TAPE_MARGIN, type TapeProps } from './Tape';
 import { tapeTicks, toShare } from './tapeScale';
@@ -10,8 +12,22 @@ const BADGE = { width: 64, height: 34 } as const;
 /** Px between two tick figures. */
 const TICK_ROOM = { across: 62, upright: 44 } as const;
 
+type TapeDrawingProps = Omit<TapeProps, 'label' | 'onSlide' | 'onSet'> & { readonly width: number };
+
+/** Drawing is the dear part of a tape; a neighbour's finger, or a limit list made anew with the same limits, changes nothing in it. */
+function looksTheSame(a: TapeDrawingProps, b: TapeDrawingProps): boolean {
+  const { gauge: gaugeA, thresholds: edgesA, ...restA } = a;
+  const { gauge: gaugeB, thresholds: edgesB, ...restB } = b;
+  return (
+    shallow(restA, restB) &&
+    shallow(gaugeA.tape, gaugeB.tape) &&
+    edgesA.length === edgesB.length &&
+    edgesA.every((edge, index) => edge.value === edgesB[index]?.value && edge.grade === edgesB[index].grade)
+  );
+}
+
 /** What the eye sees of a tape: frame, ticks, limits as cuts in its edge, ghost, expected value and today's. */
-export function TapeDrawing({
+export const TapeDrawing = memo(function TapeDrawing({
   measure,
   gauge,
   value,
@@ -23,7 +39,7 @@ export function TapeDrawing({
   height,
   shape,
   width,
-}: TapeProps & { readonly width: number }) {
+}: TapeDrawingProps) {
   const palette = usePalette();
   const { line, wash } = gradeColours(palette, value === null ? 'not-seen' : grade);
   const length = across ? width : height;
@@ -134,7 +150,7 @@ export function TapeDrawing({
       )}
     </Svg>
   );
-}
+}, looksTheSame);
 
 function Badge({
   at: [x, y],

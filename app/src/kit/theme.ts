@@ -1,10 +1,26 @@
-import { useColorScheme, useWindowDimensions } from 'react-native';
 import type { Grade } from '@weskopos/core';
+import { createContext, useContext, useSyncExternalStore } from 'react';
+import { useWindowDimensions } from 'react-native';
 import { PAPER, PIT, WIDE, type Palette } from './tokens';
 
-/** Light for glare, dark for night: follows the device. */
+/** The palette in use, given once by the root: hundreds of marks and words read it. */
+export const PaletteContext = createContext<Palette>(PAPER);
+
 export function usePalette(): Palette {
-  return useColorScheme() === 'dark' ? PIT : PAPER;
+  return useContext(PaletteContext);
+}
+
+const DARK = '(prefers-color-scheme: dark)';
+
+function onSchemeChange(changed: () => void): () => void {
+  const query = window.matchMedia(DARK);
+  query.addEventListener('change', changed);
+  return () => query.removeEventListener('change', changed);
+}
+
+/** Light for glare, dark for night: follows the device, also while a page is open. */
+export function useDevicePalette(): Palette {
+  return useSyncExternalStore(onSchemeChange, () => (window.matchMedia(DARK).matches ? PIT : PAPER));
 }
 
 export function useIsWide(): boolean {

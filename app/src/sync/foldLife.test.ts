@@ -1,7 +1,9 @@
 /** @jest-environment node */
-import type { Life, Operation } from '@weskopos/contract';
+import type { Life, Operation, Visit } from '@weskopos/contract';
 import fc from 'fast-check';
 import { CAR, findingOf, inspectionOf } from '@weskopos/core/src/tests/builders';
+import type { DeviceStore } from './deviceStore';
+import { readLife, writeLife } from './lifeDocuments';
 import { foldLife, mergeLife, yardWith } from './foldLife';
 
 const at = '2026-06-01T08:00:00.000Z';
@@ -74,4 +76,49 @@ test('the yard shows what this device knows better: a vehicle and a visit the se
   const [entry] = yardWith([], [open], (life) => summary(life));
   expect(entry).toMatchObject({ vehicle: { fleetCode: 'T 1' }, last: null, open: { startedAt: at } });
   expect(yardWith([{ vehicle: CAR, last: null, open: null }], [open], (life) => summary(life))).toHaveLength(1);
+});
+
+describe('a life on the device’s disk', () => {
+  const written: string[] = [];
+  const documents = new Map<string, unknown>();
+  const store = {
+    read: (key: string) => Promise.resolve(structuredClone(documents.get(key))),
+    write: (key: string, value: unknown) => {
+      written.push(key);
+      documents.set(key, structuredClone(value));
+      return Promise.resolve();
+    },
+  } as unknown as DeviceStore;
+  const visitOf = (n: number): Visit => ({
+    inspection: inspectionOf(CAR, { id: `00000000-0000-4000-8000-0000000000d${n}` }),
+    findings: [],
+    inspector: 'Isla',
+    signedBy: null,
+  });
+  const two: Life = { vehicle: CAR, visits: [visitOf(1), visitOf(2)] };
+
+  test('comes back as it was, and one reading writes one visit', async () => {
+    await writeLife(store, undefined, two);
+    expect(await readLife(store, CAR.id)).toEqual(two);
+    written.length = 0;
+    const finding = findingOf('belt.aux', '', {}, two.visits[1]?.inspection.id);
+    const changed = foldLife(
+      two,
+      { id: 'o', at: finding.at, device: 'd', kind: 'finding.put', body: finding },
+      'Isla',
+    )!;
+    await writeLife(store, two, changed);
+    expect(written).toEqual([`visit/${two.visits[1]?.inspection.id}`]);
+    expect(await readLife(store, CAR.id)).toEqual(changed);
+  });
+
+  test('a new visit writes itself and the sheet; a lost page leaves the others', async () => {
+    written.length = 0;
+    const three = { ...two, visits: [...two.visits, visitOf(3)] };
+    await writeLife(store, two, three);
+    expect(written).toEqual([`visit/${visitOf(3).inspection.id}`, `life/${CAR.id}`]);
+    documents.delete(`visit/${visitOf(1).inspection.id}`);
+    expect((await readLife(store, CAR.id))?.visits).toHaveLength(2);
+    expect(await readLife(store, 'nobody')).toBeUndefined();
+  });
 });

@@ -3,6 +3,7 @@ import { newestRulebook, rulebookAt, rulesOf, type Inspection, type Rulebook, ty
 import { create } from 'zustand';
 import { openDeviceStore, type DeviceStore, type RefusedOperation } from './deviceStore';
 import { foldLife, mergeLife } from './foldLife';
+import { readLife, writeLife } from './lifeDocuments';
 import { createSync, type Sync, type SyncState } from './syncEngine';
 import { call, sendPhoto, ServerProblem, Unreachable } from './transport';
 import { speakByHouse } from '../words/show';
@@ -51,8 +52,6 @@ useWorkshop.subscribe((state, before) => {
     speakByHouse(newestRulebook(selectRulebooks(state)).house);
 });
 
-const lifeKey = (id: string) => `life/${id}`;
-
 /** Opens the device's store, shows what it holds at once, then asks the server. */
 export async function openWorkshop(): Promise<void> {
   store = await openDeviceStore();
@@ -91,7 +90,7 @@ export async function openWorkshop(): Promise<void> {
   ]);
   const lives: Record<string, Life> = {};
   for (const id of ids) {
-    const life = await store.read<Life>(lifeKey(id));
+    const life = await readLife(store, id);
     if (life) lives[id] = life;
   }
   setState({ entries: entries ?? null, lives, pending, refused, rulebooks: rulebooks ?? [] });
@@ -145,8 +144,10 @@ export async function refresh(): Promise<void> {
 }
 
 async function refreshLife(id: string): Promise<void> {
-  const life = mergeLife(getState().lives[id], await call('life', { params: { id } }));
-  await store.write(lifeKey(id), life);
+  const fetched = await call('life', { params: { id } });
+  const before = getState().lives[id];
+  const life = mergeLife(before, fetched);
+  await writeLife(store, before, life);
   setState(({ lives }) => ({ lives: { ...lives, [id]: life } }));
 }
 
@@ -156,9 +157,9 @@ async function taken(operation: Operation): Promise<void> {
   const changed: Record<string, Life> = { ...lives };
   for (const id of touchedLives(operation, lives)) {
     const life = foldLife(lives[id], operation, person?.name ?? '');
-    if (!life) continue;
+    if (!life || life === lives[id]) continue;
     changed[id] = life;
-    await store.write(lifeKey(id), life);
+    await writeLife(store, lives[id], life);
   }
   const rulebooks =
     operation.kind === 'rulebook.put' ? [...getState().rulebooks, operation.body] : getState().rulebooks;

@@ -2,6 +2,7 @@ import { cataloguePoint, pointKey } from '../catalogue/catalogue';
 import { SYSTEMS, type Station, type System } from '../catalogue/points/point';
 import type { Finding } from '../inspection/finding';
 import { walkSteps, type PointRef } from '../inspection/walkSteps';
+import { oppositePlace, otherAxlePlace } from '../vehicle/vehicle';
 import type { GradingContext } from './compared';
 import { worstGrade, type Grade } from './grade';
 import { gradePoint } from './gradePoint';
@@ -41,9 +42,27 @@ export function verdictOf(context: GradingContext): Verdict {
   return rollUp(gradedPoints(context));
 }
 
-/** Every point of the visit with its grade, in walking order. */
-export function gradedPoints(context: GradingContext): GradedPoint[] {
-  const { vehicle, rules, inspection } = context;
+/** Points graded before, with what they were graded by. */
+interface GradedBefore {
+  readonly context: GradingContext;
+  readonly points: readonly GradedPoint[];
+}
+
+/**
+ * Every point of the visit with its grade, in walking order. What was graded before under the same rules is taken over
+ * where nothing it leans on has changed, so that one reading among two hundred points costs a handful of grades.
+ */
+export function gradedPoints(context: GradingContext, before?: GradedBefore): GradedPoint[] {
+  const { vehicle, rules, inspection, standing } = context;
+  const same =
+    before?.context.vehicle === vehicle && before.context.rules === rules && before.context.inspection === inspection;
+  if (before && same) {
+    const changed = (key: string) => before.context.standing.get(key) !== standing.get(key);
+    return before.points.map((point) => {
+      if (!leansOn(point, vehicle.axles).some(changed)) return point;
+      return { ...point, finding: standing.get(point.key), result: gradePoint(point, context) };
+    });
+  }
   const plan = { vehicle, template: rules.template, house: rules.house, focus: inspection.focus };
   return walkSteps(plan).flatMap((step) =>
     step.points.map((ref): GradedPoint => {
@@ -53,11 +72,33 @@ export function gradedPoints(context: GradingContext): GradedPoint[] {
         key,
         station: step.station,
         stop: step.stop,
-        finding: context.standing.get(key),
+        finding: standing.get(key),
         result: gradePoint(ref, context),
       };
     }),
   );
+}
+
+/** A grader that remembers what it graded last: give it one context after the other. */
+export function createGrader(): (context: GradingContext) => readonly GradedPoint[] {
+  let before: GradedBefore | undefined;
+  return (context) => {
+    if (before?.context !== context) before = { context, points: gradedPoints(context, before) };
+    return before.points;
+  };
+}
+
+/** Keys of the findings a point's grade depends on: its own and those it is compared with. */
+function leansOn({ point, place }: PointRef, axles: GradingContext['vehicle']['axles']): string[] {
+  const otherAxle = otherAxlePlace(axles, place);
+  return [
+    pointKey(point, place),
+    ...(place === '' ? [] : [pointKey(point, oppositePlace(place))]),
+    ...(otherAxle === undefined ? [] : [pointKey(point, otherAxle)]),
+    ...(point === 'pad.inner' ? [pointKey('pad.outer', place)] : []),
+    ...(point === 'pad.outer' ? [pointKey('pad.inner', place)] : []),
+    ...(point === 'battery.crank' ? ['battery.rest'] : []),
+  ];
 }
 
 /** Systems and vehicle take the worst of their points. */

@@ -7,7 +7,7 @@ import { Slot } from 'expo-router';
 import { Suspense, useEffect } from 'react';
 import { View } from 'react-native';
 import { FONT } from '../../kit/tokens';
-import { usePalette } from '../../kit/theme';
+import { PaletteContext, useDevicePalette } from '../../kit/theme';
 import { openWorkshop, useWorkshop } from '../../sync/workshop';
 import { Setup } from '../desk/lazyPages';
 import { SignIn } from '../signin/SignIn';
@@ -15,7 +15,7 @@ import { keepShell } from './keepShell';
 
 /** Opens the device's store, then shows the way in or the page that was asked for. */
 export function Root() {
-  const palette = usePalette();
+  const palette = useDevicePalette();
   const status = useWorkshop((state) => state.status);
   const [fonts, fontProblem] = useFonts({
     [FONT.word]: AtkinsonHyperlegibleNext_400Regular,
@@ -30,10 +30,12 @@ export function Root() {
   if (status === 'opening' || (!fonts && !fontProblem))
     return <View style={{ flex: 1, backgroundColor: palette.ground }} />;
   return (
-    <View style={{ flex: 1, backgroundColor: palette.ground }}>
-      <Suspense fallback={null}>
-        {status === 'empty' ? <Setup /> : status === 'signed-out' ? <SignIn /> : <Slot />}
-      </Suspense>
-    </View>
+    <PaletteContext value={palette}>
+      <View style={{ flex: 1, backgroundColor: palette.ground }}>
+        <Suspense fallback={null}>
+          {status === 'empty' ? <Setup /> : status === 'signed-out' ? <SignIn /> : <Slot />}
+        </Suspense>
+      </View>
+    </PaletteContext>
   );
 }

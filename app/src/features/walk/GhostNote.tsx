@@ -1,23 +1,34 @@
-import { cataloguePoint, readingAt, readingValue, type Finding, type PointRef, type Reading } from '@weskopos/core';
+import {
+  cataloguePoint,
+  readingAt,
+  readingValue,
+  type Finding,
+  type MeterUnit,
+  type PointRef,
+  type Reading,
+} from '@weskopos/core';
+import { memo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { CORNER, SPACE } from '../../kit/tokens';
 import { usePalette } from '../../kit/theme';
 import { Words } from '../../kit/Words';
 import { words } from '../../words/en';
 import { amount, day, figure, meterWords } from '../../words/show';
-import type { Background } from './visitContext';
+import type { History } from './visitContext';
 
 /** Last visit's look at the same points, behind today's. */
-export function GhostNote({
+export const GhostNote = memo(function GhostNote({
   refs,
-  background,
+  history,
+  unit,
 }: {
   readonly refs: readonly PointRef[];
-  readonly background: Background;
+  readonly history: History;
+  readonly unit: MeterUnit;
 }) {
   const palette = usePalette();
   const lines = refs.flatMap((ref) => {
-    const look = background.history.lastLook(ref);
+    const look = history.lastLook(ref);
     return look ? [{ ref, look, said: saidOf(ref, look.finding, refs.length > 1) }] : [];
   });
   const [first] = lines;
@@ -26,14 +37,14 @@ export function GhostNote({
   return (
     <View style={[styles.note, { borderColor: palette.rule }]}>
       <Words size="m" soft>
-        {`Last look ${day(inspection.startedAt)}, at ${meterWords(inspection.meter, background.grading.vehicle.meterUnit)}: `}
+        {`Last look ${day(inspection.startedAt)}, at ${meterWords(inspection.meter, unit)}: `}
         <Words size="m" strong>
           {lines.map(({ said }) => said).join(' · ')}
         </Words>
       </Words>
     </View>
   );
-}
+});
 
 /** A last look in a few words: its figures, leaks, words, or that it was sound. */
 function saidOf(ref: PointRef, finding: Finding, named: boolean): string {

@@ -1,13 +1,13 @@
-import type { GradedPoint, WalkStep } from '@weskopos/core';
+import { worstGrade, type Grade, type GradedPoint, type WalkStep } from '@weskopos/core';
 import LayoutList from 'lucide-react-native/icons/layout-list';
 import Search from 'lucide-react-native/icons/search';
+import { memo } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { SPACE, TOUCH } from '../../kit/tokens';
 import { gradeColours, usePalette } from '../../kit/theme';
 import { Label } from '../../kit/Words';
 import { words } from '../../words/en';
 import { placeInitials, stopWords } from '../../words/show';
-import { worstGrade } from '@weskopos/core';
 
 interface SpineProps {
   readonly steps: readonly WalkStep[];
@@ -21,7 +21,7 @@ interface SpineProps {
 }
 
 /** The walk as a line of stops: where you are, what is behind you, what is left. */
-export function Spine({ steps, points, current, axles, onStop, onEnd, onYard, onJump }: SpineProps) {
+export const Spine = memo(function Spine({ steps, points, current, axles, onStop, onEnd, onYard, onJump }: SpineProps) {
   const palette = usePalette();
   const stops = [...new Set(steps.map((step) => step.stop))];
   return (
@@ -50,37 +50,17 @@ export function Spine({ steps, points, current, axles, onStop, onEnd, onYard, on
       {stops.map((stop) => {
         const here = points.filter((point) => point.stop === stop);
         const seen = here.filter((point) => point.result.grade !== 'not-seen');
-        const done = seen.length === here.length;
-        const colours = gradeColours(
-          palette,
-          seen.length === 0 ? 'not-seen' : worstGrade(seen.map((point) => point.result.grade)),
-        );
-        const isCurrent = stop === current;
         return (
-          <Pressable
+          <Stop
             key={stop}
-            role="button"
-            aria-label={`${stopWords(stop, axles)}, ${seen.length} of ${here.length} seen`}
-            aria-current={isCurrent ? 'step' : undefined}
-            onPress={() => onStop(stop)}
-            style={styles.stop}
-          >
-            {isCurrent ? (
-              <View style={[styles.here, { backgroundColor: palette.ink }]}>
-                <Label size="m" colour={palette.ground}>{`${seen.length}/${here.length}`}</Label>
-              </View>
-            ) : (
-              <View
-                style={[
-                  styles.node,
-                  { borderColor: colours.line, backgroundColor: done ? colours.line : palette.panel },
-                ]}
-              />
-            )}
-            <Label size="s" soft={!isCurrent}>
-              {words.stopShort[stop] ?? placeInitials(stop, axles)}
-            </Label>
-          </Pressable>
+            stop={stop}
+            seen={seen.length}
+            all={here.length}
+            grade={seen.length === 0 ? 'not-seen' : worstGrade(seen.map((point) => point.result.grade))}
+            isCurrent={stop === current}
+            axles={axles}
+            onStop={onStop}
+          />
         );
       })}
       <Pressable role="button" aria-label="Overview and signing" onPress={onEnd} style={styles.stop}>
@@ -91,7 +71,43 @@ export function Spine({ steps, points, current, axles, onStop, onEnd, onYard, on
       </Pressable>
     </View>
   );
+});
+
+interface StopProps {
+  readonly stop: string;
+  readonly seen: number;
+  readonly all: number;
+  readonly grade: Grade;
+  readonly isCurrent: boolean;
+  readonly axles: number;
+  readonly onStop: (stop: string) => void;
 }
+
+/** One stop; drawn anew only when something on it changed. */
+const Stop = memo(function Stop({ stop, seen, all, grade, isCurrent, axles, onStop }: StopProps) {
+  const palette = usePalette();
+  const { line } = gradeColours(palette, grade);
+  return (
+    <Pressable
+      role="button"
+      aria-label={`${stopWords(stop, axles)}, ${seen} of ${all} seen`}
+      aria-current={isCurrent ? 'step' : undefined}
+      onPress={() => onStop(stop)}
+      style={styles.stop}
+    >
+      {isCurrent ? (
+        <View style={[styles.here, { backgroundColor: palette.ink }]}>
+          <Label size="m" colour={palette.ground}>{`${seen}/${all}`}</Label>
+        </View>
+      ) : (
+        <View style={[styles.node, { borderColor: line, backgroundColor: seen === all ? line : palette.panel }]} />
+      )}
+      <Label size="s" soft={!isCurrent}>
+        {words.stopShort[stop] ?? placeInitials(stop, axles)}
+      </Label>
+    </Pressable>
+  );
+});
 
 const styles = StyleSheet.create({
   spine: {

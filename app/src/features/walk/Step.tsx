@@ -9,7 +9,7 @@ import {
   type Vehicle,
   type WalkStep,
 } from '@weskopos/core';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Choice } from '../../kit/Choice';
 import { PhotoStrip } from '../photo/PhotoStrip';
@@ -40,7 +40,7 @@ interface StepProps {
 const measuredFirst = (point: CataloguePoint) => point.measures.some(({ need }) => need !== 'extra');
 
 /** One step of the walk: cautions, last look, control, grade and why. */
-export function Step({ step, position, vehicle, background, target }: StepProps) {
+export const Step = memo(function Step({ step, position, vehicle, background, target }: StepProps) {
   const palette = usePalette();
   const [draft, setDraft] = useState<Draft | null>(null);
   const [phase, setPhase] = useState<Phase>('found');
@@ -69,7 +69,7 @@ export function Step({ step, position, vehicle, background, target }: StepProps)
       <Words size="s" style={[styles.caution, { borderColor: palette.advisory }]}>
         {[words.caution[step.station as 'cold'], ...cautions.map((caution) => words.atPoint[caution])].join(' ')}
       </Words>
-      <GhostNote refs={step.points} background={background} />
+      <GhostNote refs={step.points} history={background.history} unit={vehicle.meterUnit} />
       {canPutRight(first) && hasFound ? (
         <Choice
           label="As found or as left"
@@ -85,7 +85,7 @@ export function Step({ step, position, vehicle, background, target }: StepProps)
       {measuredFirst(point) ? verdicts : null}
     </View>
   );
-}
+});
 
 interface VerdictsProps {
   readonly step: WalkStep;

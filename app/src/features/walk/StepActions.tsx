@@ -4,7 +4,7 @@ import EyeOff from 'lucide-react-native/icons/eye-off';
 import Ellipsis from 'lucide-react-native/icons/ellipsis';
 import PencilLine from 'lucide-react-native/icons/pencil-line';
 import Undo from 'lucide-react-native/icons/undo-2';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Choice } from '../../kit/Choice';
 import { Press } from '../../kit/Press';
@@ -26,87 +26,34 @@ export type Panel = 'words' | 'note' | 'access' | 'more' | 'photo' | null;
 interface StepActionsProps {
   readonly step: WalkStep;
   readonly steps: readonly WalkStep[];
-  readonly background: Background;
+  /** Only while a panel is open: the buttons themselves do not depend on it. */
+  readonly background: Background | null;
   readonly target: Target;
   readonly panel: Panel;
   readonly onPanel: (panel: Panel) => void;
-  readonly onUndo: (() => void) | null;
+  readonly undoable: boolean;
+  readonly onUndo: () => void;
 }
 
 /** What every point takes besides its measure: words, photo, note, that it could not be seen, and the rarer things. */
-export function StepActions({ step, steps, background, target, panel, onPanel, onUndo }: StepActionsProps) {
+export const StepActions = memo(function StepActions(props: StepActionsProps) {
+  const { step, background, panel, onPanel, undoable, onUndo } = props;
   const palette = usePalette();
-  const [which, setWhich] = useState(0);
-  const ref = (step.points[which] ?? step.points[0]) as PointRef;
-  const point = cataloguePoint(ref.point);
-  const finding = background.grading.standing.get(pointKey(ref.point, ref.place));
   const toggle = (one: Panel) => onPanel(panel === one ? null : one);
   const wordsAside = step.points.some(({ point: code }) => {
     const one = cataloguePoint(code);
     return one.vocabulary !== null && (step.points.length > 1 || !soundByEye(one));
   });
-  const rest = restOfStop(steps, step.stop, background.grading.standing);
   return (
     <View style={styles.actions}>
-      <ScrollView style={styles.panels} contentContainerStyle={styles.actions}>
-        {panel && panel !== 'access' && step.points.length > 1 ? (
-          <Choice
-            label="For"
-            options={step.points.map((_, index) => String(index))}
-            word={(index) => words.point[(step.points[Number(index)] ?? ref).point]}
-            value={String(which)}
-            onChoose={(index) => setWhich(Number(index))}
-          />
-        ) : null}
-        {panel === 'words' && point.vocabulary ? (
-          <WordPicker
-            vocabulary={point.vocabulary}
-            finding={finding}
-            onWord={(word) => void putFinding(target, ref, (before) => wordChange(before, word))}
-          />
-        ) : null}
-        {panel === 'words' && !point.vocabulary ? (
-          <Words soft>There are no words for this point; a note takes any.</Words>
-        ) : null}
-        {panel === 'note' ? (
-          <NotePanel
-            key={ref.point}
-            note={finding?.note ?? ''}
-            onNote={(note) => void putFinding(target, ref, () => ({ note }))}
-          />
-        ) : null}
-        {panel === 'access' ? (
-          <AccessPanel step={step} finding={finding} target={target} onDone={() => onPanel(null)} />
-        ) : null}
-        {panel === 'more' ? (
-          <MorePanel
-            key={pointKey(ref.point, ref.place)}
-            pointRef={ref}
-            rest={rest}
-            background={background}
-            target={target}
-            onDone={() => onPanel(null)}
-          />
-        ) : null}
-        {panel === 'photo' ? (
-          <PhotoTaker
-            ghost={background.history.lastLook(ref)?.finding.photos.at(-1)?.id ?? null}
-            onPhoto={(id) =>
-              putFinding(target, ref, (before) => ({
-                photos: [...(before?.photos ?? []), { id, caption: '', marks: [] }],
-              }))
-            }
-            onDone={() => onPanel(null)}
-          />
-        ) : null}
-      </ScrollView>
+      {panel && background ? <OpenPanel {...props} panel={panel} background={background} /> : null}
       <View style={styles.row}>
         <Press
           label=""
           hint="Undo the last change"
-          icon={<Undo color={onUndo ? palette.ink : palette.soft} size={22} />}
-          disabled={!onUndo}
-          onPress={() => onUndo?.()}
+          icon={<Undo color={undoable ? palette.ink : palette.soft} size={22} />}
+          disabled={!undoable}
+          onPress={onUndo}
           style={styles.tight}
         />
         <Press
@@ -146,6 +93,74 @@ export function StepActions({ step, steps, background, target, panel, onPanel, o
         />
       </View>
     </View>
+  );
+});
+
+interface OpenPanelProps extends StepActionsProps {
+  readonly panel: NonNullable<Panel>;
+  readonly background: Background;
+}
+
+/** What the open button shows, for one of the step's points. */
+function OpenPanel({ step, steps, background, target, panel, onPanel }: OpenPanelProps) {
+  const [which, setWhich] = useState(0);
+  const ref = (step.points[which] ?? step.points[0]) as PointRef;
+  const point = cataloguePoint(ref.point);
+  const finding = background.grading.standing.get(pointKey(ref.point, ref.place));
+  const rest = restOfStop(steps, step.stop, background.grading.standing);
+  return (
+    <ScrollView style={styles.panels} contentContainerStyle={styles.actions}>
+      {panel !== 'access' && step.points.length > 1 ? (
+        <Choice
+          label="For"
+          options={step.points.map((_, index) => String(index))}
+          word={(index) => words.point[(step.points[Number(index)] ?? ref).point]}
+          value={String(which)}
+          onChoose={(index) => setWhich(Number(index))}
+        />
+      ) : null}
+      {panel === 'words' && point.vocabulary ? (
+        <WordPicker
+          vocabulary={point.vocabulary}
+          finding={finding}
+          onWord={(word) => void putFinding(target, ref, (before) => wordChange(before, word))}
+        />
+      ) : null}
+      {panel === 'words' && !point.vocabulary ? (
+        <Words soft>There are no words for this point; a note takes any.</Words>
+      ) : null}
+      {panel === 'note' ? (
+        <NotePanel
+          key={ref.point}
+          note={finding?.note ?? ''}
+          onNote={(note) => void putFinding(target, ref, () => ({ note }))}
+        />
+      ) : null}
+      {panel === 'access' ? (
+        <AccessPanel step={step} finding={finding} target={target} onDone={() => onPanel(null)} />
+      ) : null}
+      {panel === 'more' ? (
+        <MorePanel
+          key={pointKey(ref.point, ref.place)}
+          pointRef={ref}
+          rest={rest}
+          background={background}
+          target={target}
+          onDone={() => onPanel(null)}
+        />
+      ) : null}
+      {panel === 'photo' ? (
+        <PhotoTaker
+          ghost={background.history.lastLook(ref)?.finding.photos.at(-1)?.id ?? null}
+          onPhoto={(id) =>
+            putFinding(target, ref, (before) => ({
+              photos: [...(before?.photos ?? []), { id, caption: '', marks: [] }],
+            }))
+          }
+          onDone={() => onPanel(null)}
+        />
+      ) : null}
+    </ScrollView>
   );
 }
 

@@ -1,4 +1,4 @@
-import { gradedPoints, pointKey, walkSteps, type WalkStep } from '@weskopos/core';
+import { createGrader, pointKey, walkSteps, type WalkStep } from '@weskopos/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useMemo, useRef, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
@@ -16,6 +16,7 @@ import { quickLook } from './quickLook';
 import { Spine } from './Spine';
 import { Step } from './Step';
 import { StepActions, type Panel } from './StepActions';
+import { useSteady } from './useSteady';
 import { useWalkKeys } from './useWalkKeys';
 import { gradingOf, historyOf } from './visitContext';
 import { swipeAct, type WalkAct } from './walkKeys';
@@ -47,12 +48,13 @@ function WalkThrough({ found, at }: WalkThroughProps) {
   const history = useMemo(() => historyOf(vehicle, inspection, earlier, rules), [vehicle, inspection, earlier, rules]);
   const grading = useMemo(() => gradingOf(life, visit, rules), [life, visit, rules]);
   const background = useMemo(() => ({ grading, history }), [grading, history]);
-  const target = { vehicleId: vehicle.id, visitId: inspection.id };
+  const target = useMemo(() => ({ vehicleId: vehicle.id, visitId: inspection.id }), [vehicle.id, inspection.id]);
   const steps = useMemo(
     () => walkSteps({ vehicle, template: rules.template, house: rules.house, focus: inspection.focus }),
     [vehicle, rules, inspection.focus],
   );
-  const points = useMemo(() => gradedPoints(grading), [grading]);
+  const [grade] = useState(createGrader);
+  const points = useMemo(() => grade(grading), [grade, grading]);
   const unseen = useMemo(
     () =>
       new Set(
@@ -110,6 +112,13 @@ function WalkThrough({ found, at }: WalkThroughProps) {
     help: () => setHelp((before) => !before),
   };
   useWalkKeys((act, key) => acts[act](key));
+  const toStop = useSteady((stop: string) =>
+    goTo(steps.find((one) => one.stop === stop && isOpen(one)) ?? steps.find((one) => one.stop === stop)),
+  );
+  const toOverview = useSteady(overview);
+  const steadyUndo = useSteady(undo);
+  const toYard = useSteady(() => router.replace('/'));
+  const toJump = useSteady(() => setJumping(!jumping));
   if (!step) return <NotHere />;
 
   return (
@@ -119,12 +128,10 @@ function WalkThrough({ found, at }: WalkThroughProps) {
         points={points}
         current={step.stop}
         axles={vehicle.axles.length}
-        onStop={(stop) =>
-          goTo(steps.find((one) => one.stop === stop && isOpen(one)) ?? steps.find((one) => one.stop === stop))
-        }
-        onEnd={overview}
-        onYard={() => router.replace('/')}
-        onJump={() => setJumping(!jumping)}
+        onStop={toStop}
+        onEnd={toOverview}
+        onYard={toYard}
+        onJump={toJump}
       />
       <View
         style={styles.main}
@@ -166,11 +173,12 @@ function WalkThrough({ found, at }: WalkThroughProps) {
                   key={step.id}
                   step={step}
                   steps={steps}
-                  background={background}
+                  background={panel === null ? null : background}
                   target={target}
                   panel={panel}
                   onPanel={setPanel}
-                  onUndo={undoable ? undo : null}
+                  undoable={undoable}
+                  onUndo={steadyUndo}
                 />
               </View>
               <View style={[styles.column, styles.nextRow]}>
