@@ -8,7 +8,9 @@ import { Press } from '../../kit/Press';
 import { CORNER, SPACE } from '../../kit/tokens';
 import { Words } from '../../kit/Words';
 import { drawMark, MARK_TOOLS, type MarkTool, type Share } from './drawMark';
+import { keepPicture } from './keepPicture';
 import { MarkLayer } from './MarkLayer';
+import { pickPicture } from './pickPicture';
 import { usePhotoUri } from './usePhotoUri';
 
 interface PhotoMarkerProps {
@@ -27,6 +29,7 @@ export function PhotoMarker({ photo, label, onChange, onTakeOut, onDone }: Photo
   const [tool, setTool] = useState<MarkTool>('ring');
   const [text, setText] = useState('');
   const [caption, setCaption] = useState(photo.caption);
+  const [told, setTold] = useState<string | null>(null);
   const [size, setSize] = useState({ width: 0, height: 0 });
   const from = useRef<Share | null>(null);
   const at = ({ nativeEvent }: GestureResponderEvent): Share => ({
@@ -38,8 +41,17 @@ export function PhotoMarker({ photo, label, onChange, onTakeOut, onDone }: Photo
     from.current = null;
     if (mark) onChange({ ...photo, marks: [...photo.marks, mark] });
   };
+  // The marks belong to the old picture; the caption is still true.
+  const retake = async () => {
+    const picture = await pickPicture();
+    if (!picture) return;
+    const kept = await keepPicture(picture);
+    if ('problem' in kept) setTold(kept.problem);
+    else onChange({ ...photo, id: kept.id, marks: [] });
+  };
   return (
     <Card>
+      {told ? <Words role="alert">{told}</Words> : null}
       <View
         aria-label={`${label}: tap or drag to mark`}
         onLayout={({ nativeEvent: { layout } }) => setSize({ width: layout.width, height: layout.height })}
@@ -90,6 +102,7 @@ export function PhotoMarker({ photo, label, onChange, onTakeOut, onDone }: Photo
           disabled={photo.marks.length === 0}
           onPress={() => onChange({ ...photo, marks: photo.marks.slice(0, -1) })}
         />
+        <Press label="Take it again" onPress={() => void retake()} />
         <Press label="Take the photo out" onPress={onTakeOut} />
         <Press label="Done" onPress={onDone} style={styles.grow} />
       </View>

@@ -49,7 +49,10 @@ export function PhotoStrip({ photos, label, size = 88, onChange }: PhotoStripPro
             key={opened.id}
             photo={opened}
             label={named(opened)}
-            onChange={(changed) => onChange(photos.map((photo) => (photo.id === changed.id ? changed : photo)))}
+            onChange={(changed) => {
+              setOpen(changed.id);
+              onChange(photos.map((photo) => (photo === opened ? changed : photo)));
+            }}
             onTakeOut={() => {
               setOpen(null);
               onChange(photos.filter(({ id }) => id !== opened.id));

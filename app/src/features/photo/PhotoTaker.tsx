@@ -3,8 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
 import { Words } from '../../kit/Words';
-import { recordPhoto } from '../../sync/workshop';
-import { shrinkPhoto } from '../../workers/shrinkPhoto';
+import { keepPicture } from './keepPicture';
 import { pickPicture } from './pickPicture';
 import { Viewfinder } from './Viewfinder';
 
@@ -15,13 +14,6 @@ interface PhotoTakerProps {
   readonly onDone: () => void;
 }
 
-const REFUSED = {
-  'too-large': 'The picture was not taken: it is over 30 MB. The finding is kept.',
-  'not-a-picture': 'The picture was not taken: this file is not a picture that can be read. The finding is kept.',
-  'too-many-pixels':
-    'The picture was not taken: it has more than 60 million pixels or a side over 16,000. The finding is kept.',
-} as const;
-
 /** A picture to a finding: from the phone's camera or album, or through the viewfinder with last visit's picture laid over. */
 export function PhotoTaker({ ghost, onPhoto, onDone }: PhotoTakerProps) {
   const [told, setTold] = useState<string | null>(null);
@@ -29,9 +21,9 @@ export function PhotoTaker({ ghost, onPhoto, onDone }: PhotoTakerProps) {
   const keep = async (picture: File | null) => {
     if (!picture) return;
     setTold('Shrinking the picture…');
-    const shrunk = await shrinkPhoto(picture);
-    if ('refusal' in shrunk) return setTold(REFUSED[shrunk.refusal]);
-    await onPhoto(await recordPhoto(shrunk.blob));
+    const kept = await keepPicture(picture);
+    if ('problem' in kept) return setTold(kept.problem);
+    await onPhoto(kept.id);
     setTold(null);
     onDone();
   };

@@ -135,12 +135,13 @@ function WalkThrough({ found, at }: WalkThroughProps) {
       />
       <View
         style={styles.main}
-        onTouchStart={({ nativeEvent: { pageX, pageY } }) => {
-          touched.current = { x: pageX, y: pageY };
+        onTouchStart={({ nativeEvent }) => {
+          touched.current = fingerOf(nativeEvent);
         }}
-        onTouchEnd={({ nativeEvent: { pageX, pageY } }) => {
-          const act = touched.current && !jumping ? swipeAct(touched.current, { x: pageX, y: pageY }) : undefined;
+        onTouchEnd={({ nativeEvent }) => {
+          const [from, to] = [touched.current, fingerOf(nativeEvent)];
           touched.current = null;
+          const act = from && to && !jumping ? swipeAct(from, to) : undefined;
           if (act) acts[act]('');
         }}
       >
@@ -221,6 +222,12 @@ function WalkThrough({ found, at }: WalkThroughProps) {
       ) : null}
     </View>
   );
+}
+
+/** Where the finger is that came or went; the browser's own touch, whatever the view calls it. */
+function fingerOf(event: object): { readonly x: number; readonly y: number } | null {
+  const touch = (event as TouchEvent).changedTouches[0];
+  return touch ? { x: touch.pageX, y: touch.pageY } : null;
 }
 
 /** A digit pressed anywhere begins the step's first reading. */

@@ -85,7 +85,11 @@ export const BONNET_POINTS = [
   point('washer.level', 'equipment', { measures: ['level'], fits: ['road'], ...onBonnet(0.1, 0.06) }),
   point('washer.frost', 'equipment', { measures: ['freeze'], fits: ['road'], ...onBonnet(0.16, 0.04) }),
   point('urea.level', 'engine', { measures: ['level'], fits: ['urea'], ...onBonnet(0.8, 0.1) }),
-  point('battery.rest', 'electrics', { measures: ['rest-voltage'], needs: ['off-cold'], ...onBonnet(0.62, 0.14) }),
+  point('battery.rest', 'electrics', {
+    measures: ['rest-voltage', ...extra('temperature')],
+    needs: ['off-cold'],
+    ...onBonnet(0.62, 0.14),
+  }),
   point('battery.crank', 'electrics', { measures: ['crank'], ...onBonnet(0.68, 0.14) }),
   point('battery.terminals', 'electrics', { vocabulary: 'terminal', ...onBonnet(0.58, 0.2) }),
   point('battery.hold', 'electrics', { vocabulary: 'general', ...onBonnet(0.66, 0.22) }),

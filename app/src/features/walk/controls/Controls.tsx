@@ -58,6 +58,7 @@ export function Controls({ step, background, phase, draft, onDraft, put }: Contr
             {point.counted ? <CountPicker {...props} /> : null}
             {point.codes ? <CodesPicker {...props} /> : null}
             {point.leakWanted ? <LeakPicker {...props} /> : null}
+            {many && point.code === 'disc' ? <RunOut {...props} /> : null}
             {many && soundByEye(point) ? (
               <Press
                 role="checkbox"
@@ -171,6 +172,16 @@ function Measures(props: ControlProps & SlidingProps) {
 
 function extraLabel(extras: CataloguePoint['measures']): string {
   return `${extras.map(({ measure }) => words.measure[measure]).join(', ')}…`;
+}
+
+/** Run-out is measured only when the pedal or the wheel tells of it. */
+function RunOut(props: ControlProps) {
+  const [open, setOpen] = useState(readingAt(props.finding, 'disc-runout') !== undefined);
+  return open ? (
+    <FigureSlots {...props} slots={[{ measure: 'disc-runout', spot: 'whole' }]} />
+  ) : (
+    <Press label="Run-out…" onPress={() => setOpen(true)} style={styles.aside} />
+  );
 }
 
 /** A leak is an extra here: asked for only when there is one. */
