@@ -1,7 +1,7 @@
 import { chromium, expect, type Page } from '@playwright/test';
 import fs from 'node:fs/promises';
 import path from 'node:path';
-import { next, readTread, signIn, type } from './walk';
+import { jump, readTread, signIn, type } from './walk';
 import { Workshop } from './workshop';
 
 /** One current picture per main view, from the demo data, into docs/screenshots. */
@@ -37,26 +37,34 @@ async function main(): Promise<void> {
 
   await page.goto(workshop.url);
   await page.getByRole('button', { name: 'Go on with the visit of FH 07' }).click();
+  await jump(page, 'tread nearside front');
   await readTread(page, 'nearside front', ['4.3', '4.4', '2.8']);
   await shoot(page, 'walk-tread');
-  await next(page);
-  await next(page);
+  await jump(page, 'tyre pressure nearside front');
+  await type(page, 'Tyre pressure, nearside front', '372');
+  await shoot(page, 'walk-pressure');
+  await jump(page, 'outer pad nearside front');
   await type(page, 'Outer pad, nearside front', '6.5');
   await type(page, 'Inner pad, nearside front', '3');
+  await type(page, 'Disc, nearside front: thickness', '22.4');
   await page.emulateMedia({ colorScheme: 'dark' });
-  await page.reload();
-  await next(page);
   // The page must have turned before it is taken: a picture that shows the other theme is a false one.
   await expect(page.getByRole('main')).toHaveCSS('background-color', 'rgb(18, 24, 30)');
   await shoot(page, 'walk-brake-dark');
   await page.emulateMedia({ colorScheme: 'light' });
-  await page.getByRole('button', { name: /^Underside/ }).click();
+  await jump(page, 'oil level after settling');
+  await type(page, 'Oil level after settling', '0.3');
+  await shoot(page, 'walk-level');
+  await jump(page, 'engine leaks from below');
   await page.getByRole('radio', { name: 'Damp' }).click();
   await page.getByRole('radio', { name: 'Engine oil' }).click();
   await page.getByRole('radio', { name: 'Rear crank seal' }).click();
   await shoot(page, 'walk-leak');
+  await page.getByRole('button', { name: 'Jump to a point' }).click();
+  await shoot(page, 'walk-jump');
+  await page.getByRole('button', { name: 'Close' }).click();
   await page.setViewportSize(DESK);
-  await page.getByRole('button', { name: /^Nearside front/ }).click();
+  await jump(page, 'rock nearside front');
   await shoot(page, 'walk-wide');
   await page.setViewportSize(PHONE);
   await page.getByRole('button', { name: 'Overview and signing' }).click();
@@ -81,6 +89,24 @@ async function main(): Promise<void> {
   await page.setViewportSize(PHONE);
   await page.getByRole('heading', { name: 'Report, FH 07' }).waitFor();
   await shoot(page, 'report');
+  await page.goto(`${workshop.url}/bench`);
+  await page.getByRole('button', { name: 'Stick to litres' }).click();
+  await shoot(page, 'bench');
+
+  await page.goto(workshop.url);
+  await page.getByRole('button', { name: 'Sign out' }).click();
+  await signIn(page, 'Maren', '112358');
+  await page.getByRole('link', { name: 'FH 07, life sheet' }).click();
+  await page.getByRole('button', { name: 'Vehicle and spec' }).click();
+  await page.getByLabel('Disc minimum front, mm').scrollIntoViewIfNeeded();
+  await shoot(page, 'vehicle-spec');
+  await page.goto(`${workshop.url}/rules`);
+  await page.setViewportSize(DESK);
+  await page.getByRole('radio', { name: 'Limits' }).click();
+  await page.getByRole('textbox', { name: 'Advisory under, mm' }).first().fill('3.5');
+  await page.getByRole('button', { name: 'What would change?' }).click();
+  await page.getByRole('button', { name: 'Save as version 1' }).waitFor();
+  await shoot(page, 'rules-wide');
   await browser.close();
   await workshop.remove();
 }

@@ -1,11 +1,12 @@
 /** @jest-environment node */
 import { CAR, MINIBUS, rulesWith } from '@weskopos/core/src/tests/builders';
-import { USUAL_HOUSE_RULES, cataloguePoint, type Vehicle } from '@weskopos/core';
+import { BUILT_IN_RULEBOOK, USUAL_HOUSE_RULES, cataloguePoint, type LimitSheet, type Vehicle } from '@weskopos/core';
 import { speakByHouse } from '../words/show';
 import { FLUID_SUMS } from './bench/fluidSums';
 import { OTHER_SUMS } from './bench/otherSums';
 import { answerOf, type Sum } from './bench/sum';
 import { TYRE_SUMS } from './bench/tyreSums';
+import { nextRulebook } from './rules/nextRulebook';
 import { codeFor, movePoint, stationRows, togglePoint } from './rules/templatePoints';
 import { blankVehicle, formOf, vehicleFormSchema } from './vehicle/vehicleForm';
 
@@ -133,6 +134,19 @@ describe('a vehicle as it is typed', () => {
     expect(vehicleFormSchema.safeParse(blank).success).toBe(false);
     expect(vehicleFormSchema.safeParse({ ...blank, fleetCode: 'FH 40' }).success).toBe(true);
   });
+});
+
+test('an edited sheet gets its own next version and day, the others stay', () => {
+  const [baseline, light] = BUILT_IN_RULEBOOK.sheets as [LimitSheet, LimitSheet];
+  const newest = { ...BUILT_IN_RULEBOOK, version: 4 };
+  const draft = {
+    ...newest,
+    sheets: [{ ...baseline, rows: baseline.rows.slice(1) }, light, { ...light, code: 'ours' }],
+  };
+  const next = nextRulebook(draft, newest, '2026-11-23');
+  expect([next.version, next.sheets.map(({ version }) => version)]).toEqual([5, [baseline.version + 1, 1, 1]]);
+  expect(next.sheets[0]?.validFrom).toBe('2026-11-23');
+  expect(next.sheets[1]).toBe(light);
 });
 
 describe('a template being edited', () => {

@@ -9,6 +9,8 @@ import { FONT, SIZE } from './tokens';
 import { gradeColours, usePalette } from './theme';
 
 const BADGE = { width: 64, height: 34 } as const;
+/** Half the breadth of a stick's blade, px: room for its figures and its cuts. */
+const STICK_HALF = 34;
 /** Px between two tick figures. */
 const TICK_ROOM = { across: 62, upright: 44 } as const;
 
@@ -57,8 +59,8 @@ export const TapeDrawing = memo(function TapeDrawing({
     return { x: Math.min(x0, x1), y: Math.min(y0, y1), width: Math.abs(x1 - x0), height: Math.abs(y1 - y0) };
   };
   const stick = shape === 'stick';
-  const near = stick ? breadth / 2 - 16 : 4;
-  const far = stick ? breadth / 2 + 16 : breadth - 4;
+  const near = stick ? breadth / 2 - STICK_HALF : 4;
+  const far = stick ? breadth / 2 + STICK_HALF : breadth - 4;
   const room = across ? TICK_ROOM.across : TICK_ROOM.upright;
   const unit = workshopUnit(measure);
   const ticks = tapeTicks(gauge, unit, Math.max(2, Math.min(7, Math.floor(length / room))));

@@ -1,5 +1,6 @@
 import {
   BASES,
+  CATALOGUE,
   FLUIDS,
   LEAK_GRADES,
   LEAK_STAGES,
@@ -106,7 +107,7 @@ function RowCard({ row, problemAt, onChange, onTakeOut }: RowCardProps) {
     onChange({ ...row, thresholds: row.thresholds.map((edge, at) => (at === index ? { ...edge, ...change } : edge)) });
   return (
     <Card>
-      <Heading level={3}>{`${words.measure[row.measure]}: ${words.limitKind[row.kind]}`}</Heading>
+      <Heading level={3}>{`${measuredAt(row)}: ${words.limitKind[row.kind]}`}</Heading>
       <Words size="m" soft>
         {appliesWords(row)}
       </Words>
@@ -145,6 +146,13 @@ function RowCard({ row, problemAt, onChange, onTakeOut }: RowCardProps) {
       <Press label="Take this row out" onPress={onTakeOut} style={styles.aside} />
     </Card>
   );
+}
+
+/** What is measured, by the first point that takes it: `Tread, depth`. */
+function measuredAt({ measure }: LimitRow): string {
+  const point = CATALOGUE.find(({ measures }) => measures.some((slot) => slot.measure === measure));
+  const name = words.measure[measure];
+  return point ? `${words.point[point.code]}, ${name.toLowerCase()}` : name;
 }
 
 function appliesWords({ applies }: LimitRow): string {

@@ -13,6 +13,7 @@ import { words } from '../../words/en';
 import { problemWords } from '../../words/problemWords';
 import { HouseEditor } from './HouseEditor';
 import { LimitEditor } from './LimitEditor';
+import { nextRulebook } from './nextRulebook';
 import { PreviewCard } from './PreviewCard';
 import { TemplateEditor } from './TemplateEditor';
 
@@ -33,7 +34,7 @@ function Editor({ newest }: { readonly newest: Rulebook }) {
   const [draft, setDraft] = useState<Rulebook>(newest);
   const [preview, setPreview] = useState<RulebookPreview | null>(null);
   const [told, setTold] = useState<string | null>(null);
-  const next = { ...draft, version: newest.version + 1 };
+  const next = nextRulebook(draft, newest, new Date().toISOString().slice(0, 10));
   const problems = rulebookProblems(next);
   const changed = JSON.stringify(draft) !== JSON.stringify(newest);
   const change = (edited: Rulebook) => {
