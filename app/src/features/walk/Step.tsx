@@ -81,8 +81,9 @@ export const Step = memo(function Step({ step, position, vehicle, background, ta
         />
       ) : null}
       {measuredFirst(point) ? null : verdicts}
-      <Controls step={step} background={background} phase={phase} draft={draft} onDraft={setDraft} put={put} />
-      {measuredFirst(point) ? verdicts : null}
+      <Controls step={step} background={background} phase={phase} draft={draft} onDraft={setDraft} put={put}>
+        {measuredFirst(point) ? verdicts : null}
+      </Controls>
     </View>
   );
 });

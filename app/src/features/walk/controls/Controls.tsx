@@ -10,7 +10,7 @@ import {
   type MeasureSlot,
   type WalkStep,
 } from '@weskopos/core';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Choice } from '../../../kit/Choice';
 import { Press } from '../../../kit/Press';
@@ -35,10 +35,12 @@ interface ControlsProps extends SlidingProps {
   readonly background: ControlProps['background'];
   readonly phase: ControlProps['phase'];
   readonly put: PutFinding;
+  /** What stands right under the reading, before what is rarer: the verdict. */
+  readonly children?: ReactNode;
 }
 
 /** The fitting control for everything a step takes. */
-export function Controls({ step, background, phase, draft, onDraft, put }: ControlsProps) {
+export function Controls({ step, background, phase, draft, onDraft, put, children }: ControlsProps) {
   const { standing } = background.grading;
   const sliding = { draft, onDraft };
   const many = step.points.length > 1;
@@ -47,6 +49,7 @@ export function Controls({ step, background, phase, draft, onDraft, put }: Contr
       {step.points.some(({ point }) => point === 'pad.outer') ? (
         <BrakeColumns step={step} background={background} phase={phase} put={put} {...sliding} />
       ) : null}
+      {many ? children : null}
       {step.points.map((pointRef) => {
         const finding = standing.get(pointKey(pointRef.point, pointRef.place));
         const props: ControlProps = { pointRef, finding, background, phase, put };
@@ -54,6 +57,7 @@ export function Controls({ step, background, phase, draft, onDraft, put }: Contr
         return (
           <View key={pointKey(pointRef.point, pointRef.place)} style={styles.controls}>
             {many ? null : <Measures {...props} {...sliding} />}
+            {many ? null : children}
             <Aids {...props} />
             {point.counted ? <CountPicker {...props} /> : null}
             {point.codes ? <CodesPicker {...props} /> : null}

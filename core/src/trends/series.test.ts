@@ -1,0 +1,70 @@
+import { CAR, findingOf, inspectionOf, readingOf, rulesWith, treadOf } from '../tests/builders';
+import { failLimit, forecastSeries } from '../report/composeReport';
+import type { Finding } from '../inspection/finding';
+import type { Vehicle } from '../vehicle/vehicle';
+import { seriesKey, seriesOf, type VisitRecord } from './series';
+
+const visit = (n: number, meter: number, look: (id: string) => Finding[]): VisitRecord => {
+  const id = `00000000-0000-4000-8000-0000000000e${n}`;
+  return { inspection: inspectionOf(CAR, { id, meter, startedAt: `2026-0${n}-01T08:00:00Z` }), findings: look(id) };
+};
+const disc = (mm: number, lip: number) => (id: string) => [
+  findingOf('disc', '1L', { readings: [readingOf('disc', mm), readingOf('disc-lip', lip)] }, id),
+];
+
+describe('series of points that take several measures', () => {
+  const series = seriesOf([visit(1, 10_000, disc(24, 0.2)), visit(2, 20_000, disc(23, 0.4))]);
+
+  test('each measure is a series of its own; the point’s main one needs no name', () => {
+    expect(series.map(({ key, measure }) => [key, measure])).toEqual([
+      ['disc@1L:whole:disc', 'disc'],
+      ['disc@1L:whole:disc-lip', 'disc-lip'],
+    ]);
+    expect(seriesKey('tyre.tread', '1L', 'outer', 'tread')).toBe('tyre.tread@1L:outer');
+    expect(seriesKey('tyre.pressure', '1L', 'whole', 'temperature')).toBe('tyre.pressure@1L:whole:temperature');
+  });
+
+  test('a disc runs out at the minimum of its spec sheet; a lip wears towards nothing', () => {
+    const vehicle: Vehicle = { ...CAR, axles: CAR.axles.map((axle) => ({ ...axle, discMinimumMm: 20 })) };
+    const runOut = forecastSeries(vehicle, series, rulesWith());
+    expect(runOut.map(({ series: { key }, limit }) => [key, limit])).toEqual([['disc@1L:whole:disc', 20]]);
+    const [thickness] = series;
+    expect(thickness && failLimit(CAR, thickness, rulesWith())).toBeNull();
+  });
+
+  test('a lining told in percent has its limit in millimetres still', () => {
+    const [pads] = seriesOf([
+      visit(1, 10_000, (id) => [findingOf('pad.outer', '1L', { readings: [readingOf('lining', 9)] }, id)]),
+    ]);
+    expect(pads && failLimit(CAR, pads, rulesWith({ liningAs: 'percent' }))).toBe(1.5);
+  });
+});
+
+describe('what is no reading is no point of a series', () => {
+  const bars = (bound: 'over' | 'under') => (id: string) => [
+    findingOf('tyre.tread', '1L', { readings: treadOf(1.6, 1.6, 1.6).map((one) => ({ ...one, bound })) }, id),
+  ];
+  const tread = (mm: number) => (id: string) => [findingOf('tyre.tread', '1L', { readings: treadOf(mm, mm, mm) }, id)];
+
+  test.each(['over', 'under'] as const)('a bar that says %s leaves the line as it was', (bound) => {
+    const with1 = seriesOf([visit(1, 10_000, tread(6)), visit(2, 15_000, bars(bound)), visit(3, 20_000, tread(5))]);
+    const without = seriesOf([visit(1, 10_000, tread(6)), visit(3, 20_000, tread(5))]);
+    expect(with1.map(({ readings }) => readings.map(({ value }) => value))).toEqual(
+      without.map(({ readings }) => readings.map(({ value }) => value)),
+    );
+    expect(with1).toHaveLength(3);
+  });
+
+  test('as left is not as found: a top-up is no better reading of the same oil', () => {
+    const left = (id: string) => [
+      findingOf('oil.level', '', { readings: [readingOf('level', 0.2), readingOf('level', 0.9, 'whole', 'left')] }, id),
+    ];
+    expect(seriesOf([visit(1, 10_000, left)])[0]?.readings.map(({ value }) => value)).toEqual([0.2]);
+  });
+
+  test('a carried look is the old reading again', () => {
+    const carried = (id: string) =>
+      tread(6)(id).map((one) => ({ ...one, carried: { at: '2026-01-01', from: 'visit' as const } }));
+    expect(seriesOf([visit(1, 10_000, tread(6)), visit(2, 12_000, carried)])[0]?.readings).toHaveLength(1);
+  });
+});
