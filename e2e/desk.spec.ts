@@ -126,3 +126,36 @@ test('a return visit looks only at what the last one left', async ({ page }) => 
   await expect(told).toBeVisible();
   expect(Number.parseInt(await told.innerText(), 10)).toBeLessThan(12);
 });
+
+test('a report names the rules it was graded by; old visits keep theirs after a change', async ({ page }) => {
+  await page.goto(workshop.url);
+  await signIn(page, 'Maren', '112358');
+  await page.getByRole('button', { name: 'Rules' }).click();
+  const version = Number(/\d+/.exec(await page.getByText(/^Version \d+$/).innerText())?.[0]);
+  const near = page.getByRole('radiogroup', { name: 'Judging near a limit' });
+  await near.getByRole('radio', { name: /^guarded/ }).click();
+  await page.getByRole('button', { name: 'What would change?' }).click();
+  await page.getByRole('button', { name: `Save as version ${version + 1}` }).click();
+  await page.getByRole('link', { name: 'FH 11, life sheet' }).click();
+  await page.getByRole('link', { name: /Isla/ }).first().click();
+  await expect(page.getByText(/rules version 0\..*judging near a limit plain/)).toBeVisible();
+
+  await page.goto(workshop.url);
+  await beginVisit(page, 'FH 11', { meter: '41500', state: 'Warm', template: 'Cold gate' });
+  await page.getByRole('button', { name: 'Overview and signing' }).click();
+  await page.getByRole('button', { name: 'Sign', exact: true }).click();
+  await page.getByRole('button', { name: /^Sign with/ }).click();
+  const note = new RegExp(`rules version ${version + 1}\\..*judging near a limit guarded`);
+  await expect(page.getByText(note)).toBeVisible();
+});
+
+test('day and night: the page turns with the device while it is open', async ({ page }) => {
+  await page.goto(workshop.url);
+  await signIn(page, 'Callum', '135791');
+  const ground = page.getByRole('main');
+  await expect(ground).toHaveCSS('background-color', 'rgb(245, 241, 232)');
+  await page.emulateMedia({ colorScheme: 'dark' });
+  await expect(ground).toHaveCSS('background-color', 'rgb(18, 24, 30)');
+  await page.emulateMedia({ colorScheme: 'light' });
+  await expect(ground).toHaveCSS('background-color', 'rgb(245, 241, 232)');
+});
