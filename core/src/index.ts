@@ -196,23 +196,8 @@ export { travelledByVisit } from './trends/travelled';
 export { composeReport, failLimit, forecastSeries, runOutOf, verdictFor, type Report } from './report/composeReport';
 export { normalDraw, randomUuid, seededRandom } from './simulator/random';
 export { gaugeReads, wornTo, type WearTruth } from './simulator/wear';
-export { seasonOrLeak, type TyreLoss, type TyrePressure } from './bench/seasonOrLeak';
-export { GLYCOLS, drainToRaise, freezePoint, glycolShare, type Glycol, type TableValue } from './bench/glycol';
 export { boilingFromWater } from './bench/brakeFluidBoiling';
 export { OIL_USED_LIMITS, oilUsed, stickToLitres, type StickAdvice } from './bench/oil';
 export { batteryHealth, stateOfCharge, type StateOfCharge } from './bench/battery';
-export { fuelUse, mpgToLitresPer100Km, type FuelFill, type FuelStretch } from './bench/fuelUse';
-export { dueOf, type DueAnswer, type DueQuestion } from './bench/due';
 export { STUD_COUNTS, TORQUE_STAGES, torqueOrder, type StudCount } from './bench/torqueOrder';
-export {
-  CORNERS,
-  ROTATION_PATTERNS,
-  rotationOf,
-  type Corner,
-  type RotationAnswer,
-  type RotationPattern,
-  type RotationQuestion,
-} from './bench/rotation';
-export { FILTER_MISFITS, filterFit, type FilterFitQuestion, type FilterMisfit } from './bench/filterFit';
 export { dripLoss, dropRate, type DripLoss } from './bench/drips';
-export { partLeft, type PartLeft } from './bench/partLeft';

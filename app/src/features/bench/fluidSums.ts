@@ -1,18 +1,20 @@
 import {
   BRAKE_FLUID_GRADES,
-  GLYCOLS,
   OIL_USED_LIMITS,
   boilingFromWater,
-  drainToRaise,
   dripLoss,
-  freezePoint,
-  glycolShare,
   oilUsed,
   stickToLitres,
   type BrakeFluidGrade,
+} from '@weskopos/core';
+import {
+  GLYCOLS,
+  drainToRaise,
+  freezePoint,
+  glycolShare,
   type Glycol,
   type TableValue,
-} from '@weskopos/core';
+} from '@weskopos/core/src/deskSums';
 import { amount } from '../../words/show';
 import { choiceField, figureField, type Sum } from './sum';
 

@@ -5,11 +5,7 @@ import {
   TORQUE_STAGES,
   UNITS,
   batteryHealth,
-  dueOf,
-  filterFit,
   fromStored,
-  fuelUse,
-  mpgToLitresPer100Km,
   stateOfCharge,
   torqueOrder,
   type BatteryType,
@@ -17,6 +13,7 @@ import {
   type StudCount,
   type Unit,
 } from '@weskopos/core';
+import { dueOf, filterFit, fuelUse, mpgToLitresPer100Km } from '@weskopos/core/src/deskSums';
 import { day, figureIn, houseRules } from '../../words/show';
 import { choiceField, figureField, type Sum, type SumValues } from './sum';
 

@@ -1,15 +1,5 @@
-import {
-  CORNERS,
-  DRIVES,
-  MEASURES,
-  partLeft,
-  pressureAtReference,
-  rotationOf,
-  seasonOrLeak,
-  standardUncertainty,
-  type MakeUp,
-  type RotationQuestion,
-} from '@weskopos/core';
+import { DRIVES, MEASURES, pressureAtReference, standardUncertainty, type MakeUp } from '@weskopos/core';
+import { CORNERS, partLeft, rotationOf, seasonOrLeak, type RotationQuestion } from '@weskopos/core/src/deskSums';
 import { amount, capital, houseRules, placeWords, roughMeter } from '../../words/show';
 import { choiceField, figureField, type Sum } from './sum';
 

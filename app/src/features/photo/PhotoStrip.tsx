@@ -1,11 +1,11 @@
 import type { FindingPhoto } from '@weskopos/core';
-import { useState } from 'react';
+import { Suspense, useState } from 'react';
 import { Image, Pressable, StyleSheet, View } from 'react-native';
 import { CORNER, SPACE } from '../../kit/tokens';
 import { usePalette } from '../../kit/theme';
 import { Words } from '../../kit/Words';
+import { PhotoMarker } from '../sheets/lazySheets';
 import { MarkLayer } from './MarkLayer';
-import { PhotoMarker } from './PhotoMarker';
 import { usePhotoUri } from './usePhotoUri';
 
 interface PhotoStripProps {
@@ -45,20 +45,22 @@ export function PhotoStrip({ photos, label, size = 88, onChange }: PhotoStripPro
       ))}
       {opened && onChange ? (
         <View style={styles.marker}>
-          <PhotoMarker
-            key={opened.id}
-            photo={opened}
-            label={named(opened)}
-            onChange={(changed) => {
-              setOpen(changed.id);
-              onChange(photos.map((photo) => (photo === opened ? changed : photo)));
-            }}
-            onTakeOut={() => {
-              setOpen(null);
-              onChange(photos.filter(({ id }) => id !== opened.id));
-            }}
-            onDone={() => setOpen(null)}
-          />
+          <Suspense fallback={null}>
+            <PhotoMarker
+              key={opened.id}
+              photo={opened}
+              label={named(opened)}
+              onChange={(changed) => {
+                setOpen(changed.id);
+                onChange(photos.map((photo) => (photo === opened ? changed : photo)));
+              }}
+              onTakeOut={() => {
+                setOpen(null);
+                onChange(photos.filter(({ id }) => id !== opened.id));
+              }}
+              onDone={() => setOpen(null)}
+            />
+          </Suspense>
         </View>
       ) : null}
     </View>

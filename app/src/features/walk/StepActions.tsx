@@ -4,7 +4,7 @@ import EyeOff from 'lucide-react-native/icons/eye-off';
 import Ellipsis from 'lucide-react-native/icons/ellipsis';
 import PencilLine from 'lucide-react-native/icons/pencil-line';
 import Undo from 'lucide-react-native/icons/undo-2';
-import { memo, useState } from 'react';
+import { Suspense, memo, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Choice } from '../../kit/Choice';
 import { Press } from '../../kit/Press';
@@ -12,7 +12,7 @@ import { SPACE } from '../../kit/tokens';
 import { usePalette } from '../../kit/theme';
 import { Words } from '../../kit/Words';
 import { words } from '../../words/en';
-import { PhotoTaker } from '../photo/PhotoTaker';
+import { PhotoTaker } from '../sheets/lazySheets';
 import { WordPicker } from './controls/WordPicker';
 import { putFinding, type Target } from './findings';
 import { wordChange } from './readings';
@@ -150,15 +150,17 @@ function OpenPanel({ step, steps, background, target, panel, onPanel }: OpenPane
         />
       ) : null}
       {panel === 'photo' ? (
-        <PhotoTaker
-          ghost={background.history.lastLook(ref)?.finding.photos.at(-1)?.id ?? null}
-          onPhoto={(id) =>
-            putFinding(target, ref, (before) => ({
-              photos: [...(before?.photos ?? []), { id, caption: '', marks: [] }],
-            }))
-          }
-          onDone={() => onPanel(null)}
-        />
+        <Suspense fallback={null}>
+          <PhotoTaker
+            ghost={background.history.lastLook(ref)?.finding.photos.at(-1)?.id ?? null}
+            onPhoto={(id) =>
+              putFinding(target, ref, (before) => ({
+                photos: [...(before?.photos ?? []), { id, caption: '', marks: [] }],
+              }))
+            }
+            onDone={() => onPanel(null)}
+          />
+        </Suspense>
       ) : null}
     </ScrollView>
   );

@@ -1,6 +1,6 @@
 import { createGrader, pointKey, walkSteps, type WalkStep } from '@weskopos/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { useMemo, useRef, useState } from 'react';
+import { Suspense, useMemo, useRef, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
@@ -8,10 +8,10 @@ import { useIsWide, usePalette } from '../../kit/theme';
 import { useVisit } from '../../sync/useLife';
 import { CoverageList } from '../overview/CoverageList';
 import { NotHere } from '../root/NotHere';
+import { JumpPanel } from '../sheets/lazySheets';
 import { SyncLine } from '../root/SyncLine';
 import { KeyHelp } from './KeyHelp';
 import { putFindings, undoLast, useUndo } from './findings';
-import { JumpPanel } from './JumpPanel';
 import { quickLook } from './quickLook';
 import { Spine } from './Spine';
 import { Step } from './Step';
@@ -146,12 +146,14 @@ function WalkThrough({ found, at }: WalkThroughProps) {
         }}
       >
         {jumping ? (
-          <JumpPanel
-            vehicle={vehicle}
-            points={points}
-            onPoint={(key) => goTo(stepWith(key))}
-            onClose={() => setJumping(false)}
-          />
+          <Suspense fallback={null}>
+            <JumpPanel
+              vehicle={vehicle}
+              points={points}
+              onPoint={(key) => goTo(stepWith(key))}
+              onClose={() => setJumping(false)}
+            />
+          </Suspense>
         ) : (
           <>
             <ScrollView key={step.id} contentContainerStyle={styles.scroll}>

@@ -1,9 +1,11 @@
 import { VOCABULARIES, type Finding, type Vocabulary, type Word } from '@weskopos/core';
+import { memo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Press } from '../../../kit/Press';
 import { SPACE } from '../../../kit/tokens';
 import { words } from '../../../words/en';
 import { capital } from '../../../words/show';
+import { useSteady } from '../useSteady';
 
 interface WordPickerProps {
   readonly vocabulary: Vocabulary;
@@ -15,6 +17,7 @@ interface WordPickerProps {
 
 /** What was observed, in the words of the trade; sound is said, never assumed. */
 export function WordPicker({ vocabulary, finding, onWord, onSound }: WordPickerProps) {
+  const steadyWord = useSteady(onWord);
   const sound = finding !== undefined && finding.access === 'seen' && finding.words.length === 0;
   return (
     <View style={styles.picker}>
@@ -30,18 +33,23 @@ export function WordPicker({ vocabulary, finding, onWord, onSound }: WordPickerP
       ) : null}
       <View style={styles.row}>
         {VOCABULARIES[vocabulary].map((word) => (
-          <Press
-            key={word}
-            role="checkbox"
-            label={capital(words.word[word])}
-            chosen={finding?.words.includes(word) ?? false}
-            onPress={() => onWord(word)}
-          />
+          <WordChip key={word} word={word} chosen={finding?.words.includes(word) ?? false} onWord={steadyWord} />
         ))}
       </View>
     </View>
   );
 }
+
+interface WordChipProps {
+  readonly word: Word;
+  readonly chosen: boolean;
+  readonly onWord: (word: Word) => void;
+}
+
+/** One word; drawn anew only when it is ticked on or off. */
+const WordChip = memo(function WordChip({ word, chosen, onWord }: WordChipProps) {
+  return <Press role="checkbox" label={capital(words.word[word])} chosen={chosen} onPress={() => onWord(word)} />;
+});
 
 const styles = StyleSheet.create({
   picker: { gap: SPACE.m },

@@ -1,0 +1,7 @@
+export { Arrival } from '../arrival/Arrival';
+export { LifeSheet } from '../life/LifeSheet';
+export { Overview } from '../overview/Overview';
+export { PhotoMarker } from '../photo/PhotoMarker';
+export { PhotoTaker } from '../photo/PhotoTaker';
+export { ReportPage } from '../report/ReportPage';
+export { JumpPanel } from '../walk/JumpPanel';
