@@ -65,6 +65,27 @@ describe('the catalogue', () => {
   });
 });
 
+test.each([
+  ['tyre.tread', 'tread', ['outer', 'centre', 'inner']],
+  ['coolant.strength', 'glycol', ['whole']],
+  ['wheel.rock', 'play', ['12-6', '3-9']],
+  ['battery.rest', 'rest-voltage', ['whole']],
+  ['disc', undefined, undefined],
+  ['belt.aux', undefined, undefined],
+] as const)('what %s is mainly judged by', (code, measure, spots) => {
+  const slot = mainSlot(cataloguePoint(code));
+  expect([slot?.measure, slot?.spots]).toEqual([measure, spots]);
+});
+
+test('a named scale tells its steps, a figure none', () => {
+  expect([namedSteps('play'), namedSteps('water-band'), namedSteps('tread'), namedSteps('seconds')]).toEqual([
+    ['none', 'just-felt', 'clear'],
+    ['low', 'middle', 'high'],
+    null,
+    null,
+  ]);
+});
+
 describe('templates', () => {
   test('hold only points of the catalogue, each once, and have their own names', () => {
     expect(BUILT_IN_TEMPLATES.length).toBeGreaterThanOrEqual(11);

@@ -176,7 +176,11 @@ function observationReasons(point: CataloguePoint, finding: Finding, { rules }: 
     })),
     ...finding.counts.map(({ item, good, of }): Reason => {
       const short =
-        item === 'all' ? (sheet.countFails.includes(point.code as never) ? 'fail' : 'advisory') : sheet.lamps[item];
+        item === 'all'
+          ? sheet.countFails.some((code) => code === point.code)
+            ? 'fail'
+            : 'advisory'
+          : sheet.lamps[item];
       return {
         rule: 'count',
         grade: good < of ? short : 'pass',
