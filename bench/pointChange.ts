@@ -22,14 +22,13 @@ const BATCH = 100;
 /** How long a finger rests on a tape. */
 const FINGER_DOWN_MS = 120;
 
-/** A four-wheel-drive van of which a full inspection holds more than 150 points. */
-function vanOf(): Vehicle {
-  const van = newVehicle({ fleetCode: 'B 1' });
+/** A vehicle of which a full inspection holds about 150 points: an electric runabout. */
+function runabout(): Vehicle {
+  const car = newVehicle({ fleetCode: 'B 1' });
   return {
-    ...van,
-    class: 'light-goods',
-    makeUp: { ...van.makeUp, drive: 'four-permanent', towbar: true, urea: true },
-    axles: van.axles.map((axle) => ({ ...axle, driven: true, discMinimumMm: 20, liningNewMm: 11 })),
+    ...car,
+    makeUp: { ...car.makeUp, power: 'electric', steering: 'electric', gearbox: 'single-speed' },
+    axles: car.axles.map((axle) => ({ ...axle, discMinimumMm: 20, liningNewMm: 11 })),
   };
 }
 
@@ -58,7 +57,7 @@ function lookAt(ref: PointRef, visit: number) {
 async function fill(workshop: Awaited<ReturnType<typeof startWorkshop>>): Promise<{ points: number; url: string }> {
   const { client } = workshop;
   await client.setUp(workshop.context.setupCode);
-  const vehicle = vanOf();
+  const vehicle = runabout();
   const refs = visitPoints({ vehicle, ...rulesOf(BUILT_IN_RULEBOOK, TEMPLATE), focus: null });
   await client.operations(operationOf('vehicle.put', vehicle));
   let open = '';
@@ -135,9 +134,9 @@ export async function benchPointChange(): Promise<void> {
       `  ${name}: median ${quantile(times, 0.5)} ms, slowest ${Math.max(...times)} ms${baseline ? `, ${(quantile(times, 0.5) / quantile(baseline, 0.5)).toFixed(1)} × a touch that changes no data` : ''}`,
     );
 
-  await goTo('belt.aux');
+  await goTo('hose.coolant.top');
   const bare = await rounds(() => page.getByRole('button', { name: 'Not reached', exact: true }).click());
-  const words = await rounds((round) => page.getByRole('checkbox', { name: round % 2 ? 'Noisy' : 'Glazed' }).click());
+  const words = await rounds((round) => page.getByRole('checkbox', { name: round % 2 ? 'Soft' : 'Chafed' }).click());
   await goTo('tyre.tread@1L');
   const tape = page.getByRole('slider', { name: 'Tread outer, nearside front' });
   await tape.focus();
