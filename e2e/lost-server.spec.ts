@@ -30,6 +30,7 @@ test('the server dies in the middle: nothing is lost over reload and a closed ta
   await expect(page.getByText(/wait for the workshop/)).toBeVisible();
   await page.getByRole('button', { name: /^Nearside front, 0 of / }).click();
   await readTread(page, 'nearside front', ['3.5', '3.6', '3.4']);
+  await expect(page.getByText('Saved on this device. 4 changes wait for the workshop.')).toBeVisible();
 
   const walkUrl = page.url();
   await page.close();

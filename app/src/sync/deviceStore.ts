@@ -74,8 +74,10 @@ export async function openDeviceStore(name = 'weskopos'): Promise<DeviceStore> {
     async enqueue(queued) {
       // Strict durability: the screen says saved only after this, and a flat battery must not make it a lie.
       const tx = db.transaction('queue', 'readwrite', { durability: 'strict' });
-      await tx.store.add(queued);
-      await tx.done;
+      const added = tx.store.add(queued);
+      // Committed in the same turn: a tab closed in the next one takes nothing with it.
+      tx.commit();
+      await Promise.all([added, tx.done]);
     },
     async settle(ids) {
       const tx = db.transaction('queue', 'readwrite');
@@ -92,8 +94,9 @@ export async function openDeviceStore(name = 'weskopos'): Promise<DeviceStore> {
     forgetRefused: (id) => db.delete('refused', id),
     async keepPhoto(photo) {
       const tx = db.transaction('photos', 'readwrite', { durability: 'strict' });
-      await tx.store.put(photo);
-      await tx.done;
+      const put = tx.store.put(photo);
+      tx.commit();
+      await Promise.all([put, tx.done]);
     },
     photo: (id) => db.get('photos', id),
     unsentPhotos: async () => (await db.getAll('photos')).filter((photo) => !photo.sent),

@@ -1,4 +1,5 @@
 import { StyleSheet, View } from 'react-native';
+import { useShallow } from 'zustand/shallow';
 import { dismissRefused, useWorkshop } from '../../sync/workshop';
 import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
@@ -9,13 +10,23 @@ import { words } from '../../words/en';
 /** One quiet line: what is not yet sent, and that nothing is lost. What the workshop refused is named, never dropped. */
 export function SyncLine() {
   const palette = usePalette();
-  const { sync, writing, storageFailed, refused } = useWorkshop();
-  const count = sync.waiting === 1 ? '1 change' : `${sync.waiting} changes`;
+  const { sync, writing, storageFailed, refused, queued } = useWorkshop(
+    useShallow((state) => ({
+      sync: state.sync,
+      writing: state.writing > 0,
+      storageFailed: state.storageFailed,
+      refused: state.refused,
+      queued: state.pending.length,
+    })),
+  );
+  // A change just made counts before the queue has been read again: it is not sent yet.
+  const waiting = Math.max(sync.waiting, queued);
+  const count = waiting === 1 ? '1 change' : `${waiting} changes`;
   const line = storageFailed
     ? 'This device could not keep the last change. Free some storage, then make it again.'
-    : writing > 0
+    : writing
       ? 'Saving on this device…'
-      : sync.waiting === 0
+      : waiting === 0
         ? sync.link === 'unreachable'
           ? 'No connection. Everything is saved on this device.'
           : 'Saved and sent.'
@@ -23,7 +34,7 @@ export function SyncLine() {
           ? `Saved on this device. ${count} wait for the workshop.`
           : sync.link === 'signed-out'
             ? `Saved on this device. Sign in to send ${count}.`
-            : sync.ofOthers === sync.waiting
+            : sync.ofOthers === waiting
               ? `Saved on this device. ${count} wait for who made them to sign in.`
               : `Saved on this device. Sending ${count}…`;
   return (
