@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { beginVisit, expectAccessible, jump, readTread, signIn, type } from './walk';
+import { beginVisit, fingerOn, expectAccessible, jump, readTread, signIn, type } from './walk';
 import { Workshop } from './workshop';
 
 let workshop: Workshop;
@@ -220,11 +220,31 @@ test('keys: next, back, a digit begins the reading, the list of keys; a swipe tu
   await page.keyboard.press('?');
   await expect(page.getByRole('heading', { name: 'Keys' })).toBeVisible();
   await page.keyboard.press('?');
-  const session = await page.context().newCDPSession(page);
-  const touch = (kind: 'touchStart' | 'touchMove' | 'touchEnd', x: number) =>
-    session.send('Input.dispatchTouchEvent', { type: kind, touchPoints: kind === 'touchEnd' ? [] : [{ x, y: 160 }] });
-  await touch('touchStart', 330);
-  await touch('touchMove', 180);
-  await touch('touchEnd', 180);
+  const finger = await fingerOn(page);
+  await finger('touchStart', 330, 160);
+  await finger('touchMove', 180, 160);
+  await finger('touchEnd');
   await expect(heading).toHaveText('Coolant level');
+});
+
+test('a finger slides a tape: the value follows it, is kept once when lifted, and the page does not turn', async () => {
+  await jump(page, 'tyre pressure nearside rear');
+  const heading = page.getByRole('heading', { level: 1 });
+  const here = await heading.textContent();
+  const tape = page.getByRole('slider', { name: 'Tyre pressure, nearside rear', exact: true });
+  const { x, y, width, height } = (await tape.boundingBox()) ?? { x: 0, y: 0, width: 0, height: 0 };
+  const finger = await fingerOn(page);
+  const reads = async () => Number(await tape.getAttribute('aria-valuenow'));
+  await finger('touchStart', x + width * 0.8, y + height / 2);
+  await expect(tape).toHaveAttribute('aria-valuetext', /kPa/);
+  const high = await reads();
+  await finger('touchMove', x + width * 0.4, y + height / 2);
+  await expect.poll(reads).toBeLessThan(high);
+  const low = await reads();
+  await finger('touchEnd');
+  await expect(page.getByRole('textbox', { name: 'Tyre pressure, nearside rear, typed' })).not.toHaveValue('');
+  expect(await reads()).toBe(low);
+  await expect(heading).toHaveText(here ?? '');
+  await page.getByRole('button', { name: 'Undo the last change' }).click();
+  await expect(tape).toHaveAttribute('aria-valuetext', 'no reading yet');
 });

@@ -86,3 +86,10 @@ export async function addPhoto(
   await panel.click();
   await (await choosing).setFiles(file);
 }
+
+/** One finger on the glass, as the browser gets it from a touch screen. */
+export async function fingerOn(page: Page) {
+  const session = await page.context().newCDPSession(page);
+  return (type: 'touchStart' | 'touchMove' | 'touchEnd', x = 0, y = 0) =>
+    session.send('Input.dispatchTouchEvent', { type, touchPoints: type === 'touchEnd' ? [] : [{ x, y }] });
+}

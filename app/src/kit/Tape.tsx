@@ -3,6 +3,7 @@ import { useRef, useState } from 'react';
 import { StyleSheet, View, type GestureResponderEvent } from 'react-native';
 import { amount } from '../words/show';
 import { words } from '../words/en';
+import { OWN_FINGER } from './ownFinger';
 import { TapeDrawing } from './TapeDrawing';
 import { fromShare, keyMoves, stepped, type TapeGauge } from './tapeScale';
 
@@ -70,9 +71,7 @@ export function Tape(props: TapeProps) {
       onResponderGrant={touch}
       onResponderMove={touch}
       onResponderRelease={() => last.current !== null && onSet(last.current)}
-      // A finger on a tape sets a value; it does not turn the page.
-      onTouchStart={(event) => event.stopPropagation()}
-      {...{ onKeyDown: keyDown }}
+      {...{ onKeyDown: keyDown, ...OWN_FINGER }}
       style={[styles.tape, { height }]}
     >
       {width > 0 ? <TapeDrawing {...drawing} width={width} /> : null}

@@ -4,6 +4,7 @@ import { Image, StyleSheet, View, type GestureResponderEvent } from 'react-nativ
 import { Card } from '../../kit/Card';
 import { Choice } from '../../kit/Choice';
 import { Field } from '../../kit/Field';
+import { OWN_FINGER } from '../../kit/ownFinger';
 import { Press } from '../../kit/Press';
 import { CORNER, SPACE } from '../../kit/tokens';
 import { Words } from '../../kit/Words';
@@ -62,7 +63,7 @@ export function PhotoMarker({ photo, label, onChange, onTakeOut, onDone }: Photo
           from.current = at(event);
         }}
         onResponderRelease={release}
-        onTouchStart={(event) => event.stopPropagation()}
+        {...OWN_FINGER}
         style={styles.picture}
       >
         <Image source={uri ? { uri } : undefined} alt={label} resizeMode="cover" style={styles.image} />

@@ -1,7 +1,8 @@
 import { createGrader, pointKey, walkSteps, type WalkStep } from '@weskopos/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { Suspense, useMemo, useRef, useState } from 'react';
+import { Suspense, useDeferredValue, useMemo, useRef, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
+import { isOwnFinger } from '../../kit/ownFinger';
 import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
 import { useIsWide, usePalette } from '../../kit/theme';
@@ -54,7 +55,9 @@ function WalkThrough({ found, at }: WalkThroughProps) {
     [vehicle, rules, inspection.focus],
   );
   const [grade] = useState(createGrader);
-  const points = useMemo(() => grade(grading), [grade, grading]);
+  // The point in hand answers first; the spine and the rest of the inspection follow a paint later.
+  const settled = useDeferredValue(grading);
+  const points = useMemo(() => grade(settled), [grade, settled]);
   const unseen = useMemo(
     () =>
       new Set(
@@ -136,7 +139,7 @@ function WalkThrough({ found, at }: WalkThroughProps) {
       <View
         style={styles.main}
         onTouchStart={({ nativeEvent }) => {
-          touched.current = fingerOf(nativeEvent);
+          touched.current = isOwnFinger((nativeEvent as object as TouchEvent).target) ? null : fingerOf(nativeEvent);
         }}
         onTouchEnd={({ nativeEvent }) => {
           const [from, to] = [touched.current, fingerOf(nativeEvent)];
