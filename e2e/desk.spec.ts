@@ -92,6 +92,7 @@ test('a machine that counts hours has its own meter and inspection', async ({ pa
   await page.getByRole('radio', { name: 'Stood cold' }).click();
   await page.getByRole('radio', { name: 'Machine, daily' }).click();
   await page.getByRole('button', { name: 'To the cold gate' }).click();
+  await page.getByRole('button', { name: /^To the walk/ }).click();
   await page.getByRole('button', { name: 'Dry, and on' }).click();
   for (const label of ['Engine oil level', 'Coolant level', 'Hydraulic oil, own mark']) {
     await type(page, label, '0.8');

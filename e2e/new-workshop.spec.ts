@@ -53,6 +53,7 @@ test('an empty workshop: set-up, a vehicle, a first visit with the mistakes of a
   await page.getByRole('radio', { name: 'Stood cold' }).click();
   await page.getByLabel('Ambient temperature, °C').fill('12');
   await page.getByRole('button', { name: 'To the cold gate' }).click();
+  await page.getByRole('button', { name: /^To the walk/ }).click();
 
   await jump(page, 'tread nearside front');
   await type(page, 'Tread outer, nearside front', '40');

@@ -27,6 +27,9 @@ test('an inspector takes a vehicle through a visit, signs, and reads report and 
   await page.getByLabel('Ambient temperature, °C').fill('9');
   await page.getByLabel('What the keeper says').fill('Drips on the slip.');
   await page.getByRole('button', { name: 'To the cold gate' }).click();
+  await expect(page.getByRole('heading', { name: 'Cold gate' })).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'To the walk, gate still open' }).click();
 
   await expect(page.getByRole('heading', { name: 'Engine oil on the stick' })).toBeVisible();
   await expect(page.getByText('do not start the engine')).toBeVisible();

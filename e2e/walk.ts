@@ -46,6 +46,7 @@ export async function beginVisit(
   if (template) await page.getByRole('radio', { name: template, exact: true }).click();
   if (ambient) await page.getByLabel('Ambient temperature, °C').fill(ambient);
   await page.getByRole('button', { name: 'To the cold gate' }).click();
+  await page.getByRole('button', { name: /^To the walk/ }).click();
 }
 
 /** No fault that the accessibility checker can find on what is shown now. */

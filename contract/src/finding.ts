@@ -11,6 +11,7 @@ import {
   LEAK_REACHES,
   LEAK_STAGES,
   MEASURE_CODES,
+  NEEDS,
   PHASES,
   POINT_CODES,
   SPOTS,
@@ -92,6 +93,7 @@ const plainFindingSchema = z.strictObject({
   inOneStroke: z.boolean(),
   note: textSchema(2000),
   photos: z.array(findingPhotoSchema).max(12),
+  outOf: z.array(z.enum(NEEDS)).max(NEEDS.length),
   kept: z.array(textSchema(60)).max(20),
   at: instantSchema,
 }) satisfies z.ZodType<Finding>;

@@ -1,3 +1,4 @@
+export { actSchema, storedActSchema, type StoredAct } from './act';
 export { idSchema, instantSchema } from './shapes';
 export { plainVehicleSchema, specSchema, vehicleSchema } from './vehicle';
 export { rulebookPreviewSchema, rulebookSchema, type RulebookPreview } from './rulebook';

@@ -1,5 +1,6 @@
 import { ARRIVAL_STATES, LOADS, METER_ANSWERS, METER_RANGE, type Inspection } from '@weskopos/core';
 import { z } from 'zod';
+import { storedActSchema } from './act';
 import { storedFindingSchema } from './finding';
 import { idSchema, instantSchema, textSchema } from './shapes';
 import { upgradeInspection } from './upgrade';
@@ -12,6 +13,8 @@ const plainInspectionSchema = z.strictObject({
   meterAnswer: z.enum(METER_ANSWERS).nullable(),
   complaint: textSchema(2000),
   state: z.enum(ARRIVAL_STATES),
+  stoodH: z.number().min(0).max(10_000).nullable(),
+  fuel: z.number().min(0).max(1).nullable(),
   ambientC: z.number().min(-60).max(60).nullable(),
   load: z.enum(LOADS),
   rulebook: z.number().int().min(0),
@@ -19,19 +22,21 @@ const plainInspectionSchema = z.strictObject({
   focus: z.array(textSchema(40)).max(400).nullable(),
   catalogueVersion: z.number().int().min(1),
   signedAt: instantSchema.nullable(),
+  signedOver: textSchema(500).nullable(),
 }) satisfies z.ZodType<Inspection>;
 
 export const inspectionSchema: z.ZodType<Inspection> = plainInspectionSchema;
 /** An inspection as it begins: never signed from the start. Takes older shapes too. */
 export const newInspectionSchema: z.ZodType<Inspection> = z.preprocess(
   upgradeInspection,
-  plainInspectionSchema.extend({ signedAt: z.null() }),
+  plainInspectionSchema.extend({ signedAt: z.null(), signedOver: z.null() }),
 );
 
-/** One visit: the inspection, every entry made in it, and who did it. */
+/** One visit: the inspection, every entry made and every act done in it, and who did it. */
 export const visitSchema = z.object({
   inspection: inspectionSchema,
   findings: z.array(storedFindingSchema),
+  acts: z.array(storedActSchema),
   inspector: z.string(),
   signedBy: z.string().nullable(),
 });

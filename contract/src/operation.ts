@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { actSchema } from './act';
 import { findingSchema } from './finding';
 import { newInspectionSchema } from './inspection';
 import { idSchema, instantSchema, textSchema } from './shapes';
@@ -19,8 +20,14 @@ export const operationSchema = z.discriminatedUnion('kind', [
   z.strictObject({
     ...envelope,
     kind: z.literal('inspection.sign'),
-    body: z.strictObject({ inspectionId: idSchema, signedAt: instantSchema }),
+    body: z.strictObject({
+      inspectionId: idSchema,
+      signedAt: instantSchema,
+      /** A lead signs over open ends, and says why. */
+      over: textSchema(500).trim().min(1).optional(),
+    }),
   }),
+  z.strictObject({ ...envelope, kind: z.literal('act.put'), body: actSchema }),
   z.strictObject({ ...envelope, kind: z.literal('rulebook.put'), body: rulebookSchema }),
 ]);
 export type Operation = z.infer<typeof operationSchema>;
@@ -42,6 +49,8 @@ export const REFUSALS = [
   'no-parent',
   'lead-only',
   'rules-changed',
+  'ends-open',
+  'no-end',
 ] as const;
 export type Refusal = (typeof REFUSALS)[number];
 

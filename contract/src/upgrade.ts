@@ -9,6 +9,12 @@ const mapped = (list: unknown, change: (item: unknown) => unknown) => (Array.isA
  * hold such for as long as somebody was offline. Anything else passes through to be checked.
  */
 export function upgradeFinding(raw: unknown): unknown {
+  const lifted = upgradeLeak(raw);
+  // Before there were states to be read in, nothing was known against a reading.
+  return isRaw(lifted) && !('outOf' in lifted) ? { ...lifted, outOf: [] } : lifted;
+}
+
+function upgradeLeak(raw: unknown): unknown {
   if (!isRaw(raw) || !('leak' in raw)) return raw;
   const { leak, readings, photos, ...rest } = raw;
   return {
@@ -28,6 +34,11 @@ export function upgradeFinding(raw: unknown): unknown {
 
 /** The same for an inspection: the meter was always an odometer, the template the first fourteen points. */
 export function upgradeInspection(raw: unknown): unknown {
+  const lifted = upgradeMeter(raw);
+  return isRaw(lifted) && 'meter' in lifted ? { stoodH: null, fuel: null, signedOver: null, ...lifted } : lifted;
+}
+
+function upgradeMeter(raw: unknown): unknown {
   if (!isRaw(raw) || !('meterKm' in raw)) return raw;
   const { meterKm, limitSheet: _limitSheet, ...rest } = raw;
   return { ...rest, meter: meterKm, load: 'light', rulebook: 0, template: 'first-fourteen', focus: null };

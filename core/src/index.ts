@@ -44,6 +44,7 @@ export {
 } from './catalogue/catalogue';
 export {
   CAUTIONS,
+  NEEDS,
   SPOTS,
   STATIONS,
   SYSTEMS,
@@ -130,6 +131,40 @@ export {
   type Load,
   type MeterAnswer,
 } from './inspection/inspection';
+export {
+  GATE_QUESTIONS,
+  NO_PROOF,
+  PROOF_DOUBTS,
+  STATE_CHANGES,
+  USUAL_WAIT_S,
+  WAIT_KINDS,
+  WAIT_RANGE_S,
+  actsOf,
+  type Act,
+  type ActContent,
+  type ActOf,
+  type EndProof,
+  type GateQuestion,
+  type ProofDoubtCode,
+  type StateChange,
+  type WaitKind,
+} from './acts/act';
+export { END_KINDS, endRule, isAtWheel, isFastened, type EndKind, type ProofField } from './acts/endKinds';
+export {
+  PROOF_RANGES,
+  looseEnds,
+  nextFillL,
+  openEnds,
+  proofDoubts,
+  proofProblems,
+  type LooseEnd,
+  type ProofDoubt,
+  type ProofProblem,
+} from './acts/looseEnds';
+export { remainingS, trustedNow, waitsOf, type ClockAnchor, type Wait } from './acts/waits';
+export { unmetNeeds, vehicleState, type VehicleState } from './acts/vehicleState';
+export { oilService, startBlockers, type OilService, type OilStep } from './acts/oilService';
+export { coldGate, type ColdGate } from './acts/coldGate';
 export { currentFindings, type CurrentFindings } from './inspection/currentFindings';
 export {
   restOfStop,

@@ -93,6 +93,7 @@ describe('a life on the device’s disk', () => {
     inspection: inspectionOf(CAR, { id: `00000000-0000-4000-8000-0000000000d${n}` }),
     findings: [],
     inspector: 'Isla',
+    acts: [],
     signedBy: null,
   });
   const two: Life = { vehicle: CAR, visits: [visitOf(1), visitOf(2)] };

@@ -1,4 +1,5 @@
-import type { Life, Operation, StoredFinding, Visit, YardEntry } from '@weskopos/contract';
+import type { Life, Operation, Visit, YardEntry } from '@weskopos/contract';
+import { openEnds } from '@weskopos/core';
 
 /** One vehicle's life with a change of this device laid over it; unchanged by operations of other vehicles. */
 export function foldLife(life: Life | undefined, operation: Operation, by: string): Life | undefined {
@@ -15,7 +16,7 @@ export function foldLife(life: Life | undefined, operation: Operation, by: strin
         return life;
       return {
         ...life,
-        visits: [...life.visits, { inspection: operation.body, findings: [], inspector: by, signedBy: null }],
+        visits: [...life.visits, { inspection: operation.body, findings: [], acts: [], inspector: by, signedBy: null }],
       };
     case 'finding.put':
       return onVisit(life, operation.body.inspectionId, (visit) =>
@@ -23,13 +24,27 @@ export function foldLife(life: Life | undefined, operation: Operation, by: strin
           ? visit
           : { ...visit, findings: [...visit.findings, { ...operation.body, by }] },
       );
+    case 'act.put':
+      return onVisit(life, operation.body.inspectionId, (visit) =>
+        visit.acts.some(({ id }) => id === operation.body.id)
+          ? visit
+          : { ...visit, acts: [...visit.acts, { ...operation.body, by }] },
+      );
     case 'rulebook.put':
       return life;
     case 'inspection.sign':
       return onVisit(life, operation.body.inspectionId, (visit) =>
         visit.inspection.signedAt
           ? visit
-          : { ...visit, inspection: { ...visit.inspection, signedAt: operation.body.signedAt }, signedBy: by },
+          : {
+              ...visit,
+              inspection: {
+                ...visit.inspection,
+                signedAt: operation.body.signedAt,
+                signedOver: openEnds(visit.acts).length > 0 ? (operation.body.over ?? null) : null,
+              },
+              signedBy: by,
+            },
       );
   }
 }
@@ -57,11 +72,19 @@ export function mergeLife(known: Life | undefined, fetched: Life): Life {
 
 function mergeVisit(known: Visit | undefined, fetched: Visit): Visit {
   if (!known) return fetched;
-  const findings = new Map<string, StoredFinding>(
-    [...known.findings, ...fetched.findings].map((finding) => [finding.id, finding]),
-  );
   const signed = fetched.inspection.signedAt ? fetched : known;
-  return { ...fetched, findings: [...findings.values()], inspection: signed.inspection, signedBy: signed.signedBy };
+  return {
+    ...fetched,
+    findings: unionOf(known.findings, fetched.findings),
+    acts: unionOf(known.acts, fetched.acts),
+    inspection: signed.inspection,
+    signedBy: signed.signedBy,
+  };
+}
+
+/** What either side has, once. */
+function unionOf<T extends { readonly id: string }>(known: readonly T[], fetched: readonly T[]): T[] {
+  return [...new Map([...known, ...fetched].map((entry) => [entry.id, entry])).values()];
 }
 
 /** The yard's list with the vehicles and visits this device knows better. */

@@ -9,6 +9,7 @@ import {
   type ParamsOf,
   type Problem,
 } from '@weskopos/contract';
+import { heardServer } from './clock';
 
 /** The server was not reached, or answered nothing of ours: try again later. */
 export class Unreachable extends Error {}
@@ -29,6 +30,9 @@ async function request(path: string, init: RequestInit): Promise<unknown> {
   } catch (error) {
     throw new Unreachable(String(error));
   }
+  const served = Date.parse(response.headers.get('date') ?? '');
+  // What the service worker answers from its store tells an old time.
+  if (path.startsWith('/api/') && !Number.isNaN(served)) heardServer(served);
   const body: unknown = await response.json().catch(() => undefined);
   if (response.ok) return body;
   const problem = problemSchema.safeParse(body);

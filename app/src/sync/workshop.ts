@@ -1,6 +1,7 @@
 import type { Life, Operation, Person, YardEntry } from '@weskopos/contract';
 import { newestRulebook, rulebookAt, rulesOf, type Inspection, type Rulebook, type Rules } from '@weskopos/core';
 import { create } from 'zustand';
+import { nowIso } from './clock';
 import { openDeviceStore, type DeviceStore, type RefusedOperation } from './deviceStore';
 import { foldLife, mergeLife } from './foldLife';
 import { readLife, writeLife } from './lifeDocuments';
@@ -179,7 +180,7 @@ type OperationDraft = Operation extends infer O ? (O extends Operation ? Pick<O,
 
 /** Records a change: on the device's disk first, then on the screen, then on its way. */
 export async function record(draft: OperationDraft): Promise<void> {
-  const operation = { id: crypto.randomUUID(), at: new Date().toISOString(), device: deviceId, ...draft } as Operation;
+  const operation = { id: crypto.randomUUID(), at: nowIso(), device: deviceId, ...draft } as Operation;
   setState(({ pending }) => ({ pending: [...pending, operation] }));
   await onDisk(sync.record(operation, whoAmI()));
 }

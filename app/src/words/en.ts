@@ -11,6 +11,7 @@ import type {
   VehicleClass,
 } from '@weskopos/core';
 import type { Refusal, Role } from '@weskopos/contract';
+import * as acts from './en/acts';
 import * as observations from './en/observations';
 import * as points from './en/points';
 import * as rules from './en/rules';
@@ -24,6 +25,7 @@ export const en = {
     'not-seen': 'Not seen',
     recorded: 'Recorded',
   } satisfies Record<Grade, string>,
+  ...acts,
   watch: 'watch',
   corrected: 'corrected',
   point: points.point,
@@ -104,6 +106,8 @@ export const en = {
     'fleet-code-taken': 'another vehicle has this fleet code',
     'no-parent': 'the entry it builds on is not known',
     'lead-only': 'only a workshop lead may do this',
+    'ends-open': 'something opened is not closed; the loose ends name it',
+    'no-end': 'what it closes is not known to the workshop',
     'rules-changed': 'somebody else has changed the rules meanwhile; look at them again',
   } satisfies Record<Refusal, string>,
   doubt: {

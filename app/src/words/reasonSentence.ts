@@ -31,6 +31,8 @@ export function reasonSentence(reason: Reason): string {
       return 'Not looked at yet.';
     case 'not-reached':
       return `Not reached${reason.why ? `: ${words.accessReason[reason.why]}` : ''}.`;
+    case 'out-of-condition':
+      return `Kept, but not judged: it wants ${reason.needs.map((need) => words.need[need]).join(' and ')}. Read it again then.`;
     case 'partly-seen':
       return `Only partly seen${reason.why ? `: ${words.accessReason[reason.why]}` : ''}.`;
     case 'reading-missing': {

@@ -69,12 +69,15 @@ function reasonsFor(
   if (!finding || finding.access === 'open') return [{ rule: 'not-looked-at', grade: 'not-seen' }];
   if (finding.access === 'not-reached') return [{ rule: 'not-reached', grade: 'not-seen', why: finding.accessReason }];
   const point = cataloguePoint(ref.point);
+  const outOf = finding.outOf.length > 0;
   const reasons: Reason[] = [
+    ...(outOf ? [{ rule: 'out-of-condition', grade: 'not-seen', needs: finding.outOf } as const] : []),
     ...(finding.access === 'partly'
       ? [{ rule: 'partly-seen', grade: 'not-seen', why: finding.accessReason } as const]
       : []),
     ...gaps(point, finding, context, phase),
-    ...usedSlots(point, finding, phase).flatMap(({ measure, readings }) =>
+    // A figure read in the wrong state says nothing; a split belt is split in any.
+    ...(outOf ? [] : usedSlots(point, finding, phase)).flatMap(({ measure, readings }) =>
       withoutAsides(point, measure, measureReasons(ref, finding, measure, readings, context, phase)),
     ),
     ...observationReasons(point, finding, context),

@@ -1,7 +1,7 @@
 import type { CodeState, CountedItem } from '../catalogue/counted';
 import type { Fluid, LeakPlace, LeakReach, LeakStage } from '../catalogue/leaks';
 import type { MeasureCode } from '../catalogue/measures';
-import type { Spot } from '../catalogue/points/point';
+import type { Need, Spot } from '../catalogue/points/point';
 import type { Word } from '../catalogue/words';
 import type { AccessReason, Bound, Carried, GradeOverride } from '../inspection/finding';
 import type { Basis, LimitKind, Threshold } from '../limits/limitSheet';
@@ -73,6 +73,8 @@ export type Reason =
       readonly state: CodeState;
       readonly basis: Basis;
     }
+  /** Read in a state the point does not allow: kept, not judged, asked again. */
+  | { readonly rule: 'out-of-condition'; readonly grade: 'not-seen'; readonly needs: readonly Need[] }
   | { readonly rule: 'sound'; readonly grade: 'pass' }
   | { readonly rule: 'not-looked-at'; readonly grade: 'not-seen' }
   | { readonly rule: 'not-reached'; readonly grade: 'not-seen'; readonly why: AccessReason | null }

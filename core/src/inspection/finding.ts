@@ -2,7 +2,7 @@ import type { PointCode } from '../catalogue/catalogue';
 import type { Count, CrankStandard, FaultCode, HowRead } from '../catalogue/counted';
 import type { LeakObservation } from '../catalogue/leaks';
 import type { MeasureCode } from '../catalogue/measures';
-import type { Spot } from '../catalogue/points/point';
+import type { Need, Spot } from '../catalogue/points/point';
 import type { Word } from '../catalogue/words';
 import type { Place } from '../vehicle/vehicle';
 
@@ -81,6 +81,8 @@ export interface Finding {
   readonly inOneStroke: boolean;
   readonly note: string;
   readonly photos: readonly FindingPhoto[];
+  /** States the point needs that did not hold when it was read: kept, not judged, and asked again. */
+  readonly outOf: readonly Need[];
   /** Doubts that were asked and kept, as `code:spot`. */
   readonly kept: readonly string[];
   /** When it was made on the device, ISO 8601. */
@@ -131,6 +133,7 @@ export const BLANK_CONTENT: FindingContent = {
   inOneStroke: false,
   note: '',
   photos: [],
+  outOf: [],
   kept: [],
 };
 

@@ -18,6 +18,10 @@ export interface Inspection {
   readonly meterAnswer: MeterAnswer | null;
   readonly complaint: string;
   readonly state: ArrivalState;
+  /** Hours it has stood, where it was told; null when not. */
+  readonly stoodH: number | null;
+  /** Fuel on arrival, share of a full tank; null when not read. */
+  readonly fuel: number | null;
   /** °C, null when it was not read. */
   readonly ambientC: number | null;
   readonly load: Load;
@@ -28,4 +32,6 @@ export interface Inspection {
   readonly focus: readonly string[] | null;
   readonly catalogueVersion: number;
   readonly signedAt: string | null;
+  /** Why a lead signed over open ends; null where nothing hung. */
+  readonly signedOver: string | null;
 }

@@ -61,6 +61,9 @@ export function inspectionOf(vehicle: Vehicle, change: Partial<Inspection> = {})
     focus: null,
     catalogueVersion: 2,
     signedAt: null,
+    signedOver: null,
+    stoodH: null,
+    fuel: null,
     ...change,
   };
 }

@@ -98,6 +98,9 @@ export function visitOperations(
     focus: null,
     catalogueVersion: CATALOGUE_VERSION,
     signedAt: null,
+    signedOver: null,
+    stoodH: null,
+    fuel: null,
   });
   const sign = visit.halfDone ? [] : [operation('inspection.sign', { inspectionId, signedAt: at() })];
   return { operations: [start, ...entries, ...sign], photos };

@@ -3,7 +3,7 @@ import type { StoredFinding } from '@weskopos/contract';
 /** A finding as the database tells it: what belongs to it gathered as JSON. */
 export interface FindingRow extends Omit<
   StoredFinding,
-  'inspectionId' | 'accessReason' | 'howRead' | 'inOneStroke' | 'at' | 'override' | 'carried'
+  'inspectionId' | 'outOf' | 'accessReason' | 'howRead' | 'inOneStroke' | 'at' | 'override' | 'carried'
 > {
   readonly inspection_id: string;
   readonly access_reason: StoredFinding['accessReason'];
@@ -14,6 +14,7 @@ export interface FindingRow extends Omit<
   readonly carried_from: NonNullable<StoredFinding['carried']>['from'] | null;
   readonly in_one_stroke: boolean;
   readonly made_at: string;
+  readonly out_of: StoredFinding['outOf'];
 }
 
 const list = (object: string, source: string) => `coalesce((select json_agg(${object}) from ${source}), '[]'::json)`;
@@ -21,7 +22,7 @@ const list = (object: string, source: string) => `coalesce((select json_agg(${ob
 /** The columns of a {@link FindingRow} over `finding f join person p`. */
 export const FINDING_COLUMNS = `f.id, f.inspection_id, f.parent, f.point, f.place, f.access, f.access_reason, f.words, f.note, f.kept,
   f.made_at, f.how_read, f.standard, f.override_grade, f.override_reason, f.carried_at::text as carried_at, f.carried_from,
-  f.in_one_stroke, p.name as by,
+  f.in_one_stroke, f.out_of, p.name as by,
   ${list(
     `json_build_object('measure', r.measure, 'spot', r.spot, 'phase', r.phase, 'values', r.values, 'bound', r.bound)`,
     `(select measure, spot, phase, bound, json_agg(value order by n) as values from reading where finding_id = f.id
@@ -56,6 +57,7 @@ export function findingFrom(row: FindingRow): StoredFinding {
     carried_from: from,
     in_one_stroke: inOneStroke,
     made_at: madeAt,
+    out_of: outOf,
     ...same
   } = row;
   return {
@@ -64,6 +66,7 @@ export function findingFrom(row: FindingRow): StoredFinding {
     accessReason,
     howRead,
     inOneStroke,
+    outOf,
     override: grade === null ? null : { grade, reason: reason ?? '' },
     carried: at === null || from === null ? null : { at, from },
     at: madeAt,

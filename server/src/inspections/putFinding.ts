@@ -9,7 +9,7 @@ export async function putFinding(engine: Engine, change: Change, finding: Findin
   if (finding.override && !(await mayOverride(engine, change.by, finding)))
     return writeDown(engine, change, 'lead-only');
   const [applied] = await engine.query<NonNullable<Applied>>(
-    'select refusal from put_finding($1, $2, $3, $4, $5, $6, $7, $8)',
+    `select refusal from ${finding.outOf.length > 0 ? 'put_finding_out_of_condition' : 'put_finding'}($1, $2, $3, $4, $5, $6, $7, $8)`,
     [...operationValues(change), JSON.stringify(finding), cataloguePoint(finding.point).repeats === 'tyre'],
   );
   return applied;

@@ -1,6 +1,7 @@
 import type { StoredFinding, Visit } from '@weskopos/contract';
 import type { Inspection } from '@weskopos/core';
 import type { Queries } from '../db/engine';
+import { actFrom, type ActRow } from './actRow';
 import { FINDING_COLUMNS, findingFrom, type FindingRow } from './findingRow';
 
 type VisitRow = { readonly inspector: string; readonly signed_by_name: string | null } & {
@@ -11,6 +12,8 @@ type VisitRow = { readonly inspector: string; readonly signed_by_name: string | 
   readonly meter_answer: Inspection['meterAnswer'];
   readonly complaint: string;
   readonly state: Inspection['state'];
+  readonly stood_h: number | null;
+  readonly fuel: number | null;
   readonly ambient_c: number | null;
   readonly load: Inspection['load'];
   readonly rulebook: number;
@@ -18,6 +21,7 @@ type VisitRow = { readonly inspector: string; readonly signed_by_name: string | 
   readonly focus: Inspection['focus'];
   readonly catalogue_version: number;
   readonly signed_at: string | null;
+  readonly signed_over: string | null;
 };
 
 /** Visits with all their entries, oldest first; `where` is one of our own conditions over `i` with `id` as $1. */
@@ -33,12 +37,18 @@ export async function readVisits(db: Queries, where: 'i.vehicle_id = $1' | 'i.id
      where ${where} order by f.made_at, f.id`,
     [id],
   );
+  const acts = await db.query<ActRow>(
+    `select a.*, p.name as by from act a join inspection i on i.id = a.inspection_id join person p on p.id = a.made_by
+     where ${where} order by a.made_at, a.id`,
+    [id],
+  );
   const byInspection = new Map<string, StoredFinding[]>();
   for (const row of findings)
     byInspection.set(row.inspection_id, [...(byInspection.get(row.inspection_id) ?? []), findingFrom(row)]);
   return visits.map((row) => ({
     inspection: inspectionFrom(row),
     findings: byInspection.get(row.id) ?? [],
+    acts: acts.filter((act) => act.inspection_id === row.id).map(actFrom),
     inspector: row.inspector,
     signedBy: row.signed_by_name,
   }));
@@ -53,6 +63,8 @@ function inspectionFrom(row: VisitRow): Inspection {
     meterAnswer: row.meter_answer,
     complaint: row.complaint,
     state: row.state,
+    stoodH: row.stood_h,
+    fuel: row.fuel,
     ambientC: row.ambient_c,
     load: row.load,
     rulebook: row.rulebook,
@@ -60,5 +72,6 @@ function inspectionFrom(row: VisitRow): Inspection {
     focus: row.focus,
     catalogueVersion: row.catalogue_version,
     signedAt: row.signed_at,
+    signedOver: row.signed_over,
   };
 }

@@ -1,5 +1,6 @@
 import type { OperationOutcome, Refusal } from '@weskopos/contract';
 import type { Engine, Queries } from '../db/engine';
+import { putAct } from '../inspections/putAct';
 import { putFinding } from '../inspections/putFinding';
 import { signInspection } from '../inspections/signInspection';
 import { startInspection } from '../inspections/startInspection';
@@ -32,6 +33,8 @@ function write(engine: Engine, change: Change): Promise<Applied> {
       return putFinding(engine, change, operation.body);
     case 'inspection.sign':
       return engine.transaction((tx) => signInspection(tx, change, operation.body));
+    case 'act.put':
+      return putAct(engine, change, operation.body);
     case 'rulebook.put':
       return putRulebook(engine, change, operation.body);
     case 'person.add':

@@ -144,6 +144,9 @@ export function newInspection(vehicleId: string, change: Partial<Inspection> = {
     focus: null,
     catalogueVersion: CATALOGUE_VERSION,
     signedAt: null,
+    signedOver: null,
+    stoodH: null,
+    fuel: null,
     ...change,
   };
 }

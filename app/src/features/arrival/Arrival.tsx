@@ -29,6 +29,11 @@ import { day, meterTypedUnit, meterWords, templateWords } from '../../words/show
 import { NotHere } from '../root/NotHere';
 import { gradingOf } from '../walk/visitContext';
 
+const STOOD_MOST_H = 10_000;
+/** Fuel as a gauge shows it, share of a full tank. */
+const FUEL = { Empty: 0, '¼': 0.25, '½': 0.5, '¾': 0.75, Full: 1 } as const;
+type FuelStep = keyof typeof FUEL;
+const FUEL_STEPS = Object.keys(FUEL) as FuelStep[];
 const AMBIENT_RANGE = { least: -60, most: 60 } as const;
 
 /** Who it is, how far it has come, what the keeper says, and in what state it stands. */
@@ -45,6 +50,8 @@ export function Arrival() {
   const [tried, setTried] = useState(false);
   const rulebooks = useRulebooks();
   const [load, setLoad] = useState<Load>('light');
+  const [stoodText, setStood] = useState('');
+  const [fuel, setFuel] = useState<FuelStep | null>(null);
   const [template, setTemplate] = useState<string | null>(null);
   if (!life) return <NotHere />;
 
@@ -82,6 +89,9 @@ export function Arrival() {
     km.status === 'value'
       ? checkMeter(stored(km.stored), last && { meter: last.meter, at: last.startedAt }, now, vehicle.meterUnit)
       : null;
+  const stood = parseMeasure(stoodText, 'h');
+  const stoodBad =
+    stood.status === 'unreadable' || (stood.status === 'value' && (stood.stored < 0 || stood.stored > STOOD_MOST_H));
   const celsius = parseMeasure(ambient, '°C');
   const meterProblem =
     km.status === 'unreadable' || check?.status === 'impossible'
@@ -101,6 +111,7 @@ export function Arrival() {
       km.status !== 'value' ||
       meterProblem ||
       ambientBad ||
+      (state === 'cold' && stoodBad) ||
       needsAnswer ||
       !chosen ||
       pointCount === 0
@@ -124,9 +135,12 @@ export function Arrival() {
         focus: focusOf(),
         catalogueVersion: CATALOGUE_VERSION,
         signedAt: null,
+        signedOver: null,
+        stoodH: state === 'cold' && stood.status === 'value' ? stood.stored : null,
+        fuel: fuel === null ? null : FUEL[fuel],
       },
     });
-    router.replace(`/vehicle/${id}/visit/${visit}`);
+    router.replace(`/vehicle/${id}/visit/${visit}/gate`);
   };
 
   return (
@@ -188,6 +202,18 @@ export function Arrival() {
           Choose how it stands: it decides what can be measured now.
         </Words>
       ) : null}
+      {state === 'cold' ? (
+        <Field
+          label="Hours it has stood"
+          value={stoodText}
+          onChangeText={setStood}
+          inputMode="text"
+          problem={stoodBad ? `Hours it has stood: 0 to ${STOOD_MOST_H}, or empty.` : undefined}
+        />
+      ) : null}
+      {vehicle.makeUp.power === 'electric' ? null : (
+        <Choice label="Fuel" options={FUEL_STEPS} word={(one) => one} value={fuel} onChoose={setFuel} />
+      )}
       <Choice label="Loaded" options={LOADS} word={(one) => words.load[one]} value={load} onChoose={setLoad} />
       <Choice
         label="Inspection"

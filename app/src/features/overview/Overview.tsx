@@ -1,17 +1,20 @@
-import { currentFindings, verdictFor, worstFirst } from '@weskopos/core';
+import { currentFindings, openEnds, verdictFor, worstFirst } from '@weskopos/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Card } from '../../kit/Card';
+import { Field } from '../../kit/Field';
 import { Page } from '../../kit/Page';
 import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
 import { useIsWide, usePalette } from '../../kit/theme';
 import { Heading, Words } from '../../kit/Words';
 import { useVisit } from '../../sync/useLife';
-import { record } from '../../sync/workshop';
+import { nowIso } from '../../sync/clock';
+import { record, useWorkshop } from '../../sync/workshop';
 import { words } from '../../words/en';
 import { pointWords } from '../../words/show';
+import { endTitle } from '../ends/EndCard';
 import { Decks } from '../decks/Decks';
 import { NotHere } from '../root/NotHere';
 import { CoverageList } from './CoverageList';
@@ -27,6 +30,8 @@ export function Overview() {
   const palette = usePalette();
   const wide = useIsWide();
   const [asked, setAsked] = useState(false);
+  const [over, setOver] = useState('');
+  const isLead = useWorkshop(({ person }) => person?.role === 'lead');
   if (!found) return <NotHere />;
   const { vehicle } = found.life;
   const { inspection, findings } = found.visit;
@@ -35,11 +40,14 @@ export function Overview() {
   const axles = vehicle.axles.length;
   const unseen = verdict.counts['not-seen'];
   const walk = `/vehicle/${id}/visit/${visitId}` as const;
+  const hanging = openEnds(found.visit.acts);
   const report = () => router.replace(`/vehicle/${id}/visit/${visitId}/report`);
 
   const sign = async () => {
-    if (unseen > 0 && !asked) return setAsked(true);
-    await record({ kind: 'inspection.sign', body: { inspectionId: visitId, signedAt: new Date().toISOString() } });
+    if ((unseen > 0 || hanging.length > 0) && !asked) return setAsked(true);
+    if (hanging.length > 0 && (!isLead || over.trim() === '')) return;
+    const reason = hanging.length > 0 ? { over: over.trim() } : {};
+    await record({ kind: 'inspection.sign', body: { inspectionId: visitId, signedAt: nowIso(), ...reason } });
     report();
   };
 
@@ -56,6 +64,7 @@ export function Overview() {
           <Press
             kind="main"
             label={unseen > 0 && asked ? `Sign with ${unseen} not seen` : 'Sign'}
+            disabled={asked && hanging.length > 0 && (!isLead || over.trim() === '')}
             onPress={() => void sign()}
             style={styles.grow}
           />
@@ -66,6 +75,23 @@ export function Overview() {
         <View style={wide ? styles.pane : styles.stack}>
           <VerdictCard verdict={verdict} when="so far" />
           <SystemsCard systems={verdict.systems} />
+          {hanging.length > 0 && !inspection.signedAt ? (
+            <Card ground={palette.failWash}>
+              <Heading level={2}>{`Still open: ${hanging.length}`}</Heading>
+              {hanging.map((end) => (
+                <Words key={end.opened.id}>{endTitle(end, axles)}</Words>
+              ))}
+              <Words role={asked ? 'alert' : undefined}>
+                {isLead
+                  ? 'A visit is not signed while something is open. As a lead you may sign over it; why is printed on the report.'
+                  : 'A visit is not signed while something is open. Close it first, or ask a lead.'}
+              </Words>
+              {isLead ? (
+                <Field label="Why it is signed over" value={over} onChangeText={setOver} maxLength={500} />
+              ) : null}
+              <Press label="To the loose ends" onPress={() => router.push(`${walk}/ends`)} />
+            </Card>
+          ) : null}
           {asked && unseen > 0 ? (
             <Card ground={palette.advisoryWash}>
               <Words role="alert">{`${unseen} points were not seen. The report will name them; they count as not seen, not as pass. Sign again to go ahead, or tap one to look at it.`}</Words>

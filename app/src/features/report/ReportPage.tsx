@@ -16,6 +16,7 @@ import { PointLine } from '../overview/PointLine';
 import { SystemsCard } from '../overview/SystemsCard';
 import { VerdictCard } from '../overview/VerdictCard';
 import { NotHere } from '../root/NotHere';
+import { EndsNote } from './EndsNote';
 import { RulesNote } from './RulesNote';
 
 /** Of what runs out, only the soonest are worth the keeper's time. */
@@ -123,6 +124,7 @@ export function ReportPage() {
             ))}
         </Card>
       ))}
+      <EndsNote acts={found.visit.acts} over={inspection.signedOver} axles={found.life.vehicle.axles.length} />
       <RulesNote rules={found.rules} />
     </Page>
   );

@@ -10,3 +10,5 @@ export const LifeSheet = lazy(() => sheets().then((loaded) => ({ default: loaded
 export const Overview = lazy(() => sheets().then((loaded) => ({ default: loaded.Overview })));
 export const ReportPage = lazy(() => sheets().then((loaded) => ({ default: loaded.ReportPage })));
 export const JumpPanel = lazy(() => sheets().then((loaded) => ({ default: loaded.JumpPanel })));
+export const EndsPage = lazy(() => sheets().then((loaded) => ({ default: loaded.EndsPage })));
+export const GatePage = lazy(() => sheets().then((loaded) => ({ default: loaded.GatePage })));

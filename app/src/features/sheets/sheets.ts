@@ -1,4 +1,6 @@
 export { Arrival } from '../arrival/Arrival';
+export { EndsPage } from '../ends/EndsPage';
+export { GatePage } from '../ends/GatePage';
 export { LifeSheet } from '../life/LifeSheet';
 export { Overview } from '../overview/Overview';
 export { PhotoMarker } from '../photo/PhotoMarker';

@@ -18,6 +18,8 @@ import { Spine } from './Spine';
 import { Step } from './Step';
 import { StepActions, type Panel } from './StepActions';
 import { useSteady } from './useSteady';
+import { WaitStrip } from './WaitStrip';
+import { useReturn } from './useReturn';
 import { useWalkKeys } from './useWalkKeys';
 import { gradingOf, historyOf } from './visitContext';
 import { swipeAct, type WalkAct } from './walkKeys';
@@ -81,6 +83,9 @@ function WalkThrough({ found, at }: WalkThroughProps) {
   const index = step ? steps.indexOf(step) : 0;
   const isLast = index === steps.length - 1;
   const quick = step ? quickLook(step, grading.standing, history) : null;
+  const ends = `/vehicle/${target.vehicleId}/visit/${target.visitId}/ends` as const;
+  useReturn(visit, () => router.replace(`${ends}?back=1` as typeof ends));
+  const toEnds = useSteady(() => router.push(ends));
   const overview = () => router.push(`/vehicle/${target.vehicleId}/visit/${target.visitId}/overview`);
   const goTo = (one: WalkStep | undefined) => {
     if (!one) return;
@@ -175,6 +180,7 @@ function WalkThrough({ found, at }: WalkThroughProps) {
             </ScrollView>
             <View style={[styles.foot, { borderColor: palette.rule }]}>
               <View style={styles.column}>
+                <WaitStrip acts={visit.acts} onPress={toEnds} />
                 <StepActions
                   key={step.id}
                   step={step}

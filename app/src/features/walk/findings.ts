@@ -1,13 +1,17 @@
 import {
+  cataloguePoint,
   contentOf,
   currentFindings,
   nextFinding,
   pointKey,
+  unmetNeeds,
+  vehicleState,
   type Finding,
   type FindingChange,
   type PointRef,
 } from '@weskopos/core';
 import { create } from 'zustand';
+import { nowIso, nowMs } from '../../sync/clock';
 import { record, selectLife, useWorkshop } from '../../sync/workshop';
 
 /** The visit a change belongs to. */
@@ -24,19 +28,37 @@ interface UndoEntry extends Target {
 /** What can be taken back; dies with the tab. */
 export const useUndo = create<{ readonly entries: readonly UndoEntry[] }>(() => ({ entries: [] }));
 
-function standingNow({ vehicleId, visitId }: Target, { point, place }: PointRef): Finding | undefined {
-  const visit = selectLife(useWorkshop.getState(), vehicleId)?.visits.find(
-    ({ inspection }) => inspection.id === visitId,
-  );
-  return currentFindings(visit?.findings ?? []).standing.get(pointKey(point, place));
+function visitNow({ vehicleId, visitId }: Target) {
+  return selectLife(useWorkshop.getState(), vehicleId)?.visits.find(({ inspection }) => inspection.id === visitId);
+}
+
+function standingNow(target: Target, { point, place }: PointRef): Finding | undefined {
+  return currentFindings(visitNow(target)?.findings ?? []).standing.get(pointKey(point, place));
 }
 
 function append(target: Target, ref: PointRef, standing: Finding | undefined, change: FindingChange): Promise<void> {
-  const stamp = { id: crypto.randomUUID(), at: new Date().toISOString() };
+  const stamp = { id: crypto.randomUUID(), at: nowIso() };
   return record({
     kind: 'finding.put',
-    body: withoutAuthor(nextFinding(standing, { inspectionId: target.visitId, ...ref }, stamp, change)),
+    body: withoutAuthor(
+      nextFinding(standing, { inspectionId: target.visitId, ...ref }, stamp, {
+        ...change,
+        ...stateOf(target, ref, change),
+      }),
+    ),
   });
+}
+
+/** What makes an entry a look at the thing itself; a note or a photo of it is none. */
+const LOOKS: readonly (keyof FindingChange)[] = ['access', 'readings', 'words', 'leaks', 'counts', 'codes'];
+
+/** The states a new look lacks; what only adds to a look leaves them as they were, and what is brought back keeps its own. */
+function stateOf(target: Target, { point }: PointRef, change: FindingChange): FindingChange {
+  if (change.outOf || !LOOKS.some((field) => field in change)) return {};
+  const visit = visitNow(target);
+  if (!visit) return {};
+  const state = vehicleState(visit.inspection, visit.acts, nowMs());
+  return { outOf: unmetNeeds(cataloguePoint(point).needs, state) };
 }
 
 /** Appends an entry to a point: what stands there now, changed. `change` sees the entry that stands. */

@@ -14,6 +14,7 @@ function visitOf(n: number, meter: number, pad: number | null, signed = true): V
     inspection: inspectionOf(CAR, { id, startedAt, meter, signedAt: signed ? startedAt : null }),
     findings: finding ? [{ ...finding, by: 'Isla' }] : [],
     inspector: 'Isla',
+    acts: [],
     signedBy: signed ? 'Isla' : null,
   };
 }

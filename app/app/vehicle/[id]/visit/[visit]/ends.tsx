@@ -1,0 +1,1 @@
+export { EndsPage as default } from '../../../../../src/features/sheets/lazySheets';

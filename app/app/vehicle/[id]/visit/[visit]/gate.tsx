@@ -1,0 +1,1 @@
+export { GatePage as default } from '../../../../../src/features/sheets/lazySheets';

@@ -1,0 +1,89 @@
+import { looseEnds } from '@weskopos/core';
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import { StyleSheet, View } from 'react-native';
+import { Card } from '../../kit/Card';
+import { Page } from '../../kit/Page';
+import { Press } from '../../kit/Press';
+import { useIsWide, usePalette } from '../../kit/theme';
+import { SPACE } from '../../kit/tokens';
+import { Heading, Words } from '../../kit/Words';
+import { useVisit } from '../../sync/useLife';
+import { dayAndTime } from '../../words/show';
+import { NotHere } from '../root/NotHere';
+import { EndCard, endTitle } from './EndCard';
+import { OilServiceCard } from './OilServiceCard';
+import { OpenEndCard } from './OpenEndCard';
+import { StateCard } from './StateCard';
+import { useVisitPoints } from './useVisitPoints';
+import { WaitsCard } from './WaitsCard';
+
+/** Loose ends: what is open, what runs by itself, what the vehicle is doing. The first thing an interrupted inspector sees. */
+export function EndsPage() {
+  const { id, visit: visitId, back } = useLocalSearchParams<{ id: string; visit: string; back?: string }>();
+  const found = useVisit(id, visitId);
+  const points = useVisitPoints(found);
+  const router = useRouter();
+  const palette = usePalette();
+  const wide = useIsWide();
+  if (!found) return <NotHere />;
+  const { life, visit, rules } = found;
+  const { vehicle } = life;
+  const walk = `/vehicle/${id}/visit/${visitId}` as const;
+  const ends = looseEnds(visit.acts);
+  const open = ends.filter(({ closed }) => closed === null);
+  const closed = ends.filter((end) => end.closed !== null);
+  const byOf = (actId: string) => visit.acts.find((act) => act.id === actId)?.by ?? '';
+  return (
+    <Page
+      title="Loose ends"
+      over={`${vehicle.fleetCode} · ${vehicle.make} ${vehicle.model}`}
+      back={walk}
+      width={wide ? 1080 : 640}
+      foot={<Press kind="main" label="To the walk" onPress={() => router.replace(walk)} style={styles.grow} />}
+    >
+      {back ? (
+        <Card ground={palette.advisoryWash}>
+          <Words role="alert">You were away. Before going on: this is still open.</Words>
+        </Card>
+      ) : null}
+      <View style={wide ? styles.panes : styles.stack}>
+        <View style={wide ? styles.pane : styles.stack}>
+          <Heading level={2}>{open.length === 0 ? 'Nothing is open' : `Open: ${open.length}`}</Heading>
+          {open.map((end) => (
+            <EndCard
+              key={end.opened.id}
+              end={end}
+              openedBy={byOf(end.opened.id)}
+              vehicle={vehicle}
+              house={rules.house}
+              visitId={visitId}
+            />
+          ))}
+          <OpenEndCard vehicle={vehicle} visitId={visitId} />
+        </View>
+        <View style={wide ? styles.pane : styles.stack}>
+          <WaitsCard acts={visit.acts} visitId={visitId} />
+          <StateCard vehicle={vehicle} visit={visit} points={points} />
+          <OilServiceCard vehicle={vehicle} house={rules.house} visit={visit} points={points} />
+          {closed.length > 0 ? (
+            <Card>
+              <Heading level={2}>Closed</Heading>
+              {closed.map((end) => (
+                <Words key={end.opened.id}>
+                  {`${endTitle(end, vehicle.axles.length)}: closed ${dayAndTime(end.closed?.at ?? '')} by ${byOf(end.closed?.id ?? '')}`}
+                </Words>
+              ))}
+            </Card>
+          ) : null}
+        </View>
+      </View>
+    </Page>
+  );
+}
+
+const styles = StyleSheet.create({
+  stack: { gap: SPACE.l },
+  panes: { flexDirection: 'row', gap: SPACE.xl, alignItems: 'flex-start' },
+  pane: { flex: 1, gap: SPACE.l },
+  grow: { flex: 1 },
+});

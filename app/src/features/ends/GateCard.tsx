@@ -1,0 +1,76 @@
+import { coldGate, type GradedPoint, type Vehicle } from '@weskopos/core';
+import type { Visit } from '@weskopos/contract';
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Card } from '../../kit/Card';
+import { Choice } from '../../kit/Choice';
+import { Field } from '../../kit/Field';
+import { Press } from '../../kit/Press';
+import { usePalette } from '../../kit/theme';
+import { SPACE } from '../../kit/tokens';
+import { Words } from '../../kit/Words';
+import { useWorkshop } from '../../sync/workshop';
+import { words } from '../../words/en';
+import { putAct } from './putAct';
+
+interface GateCardProps {
+  readonly vehicle: Vehicle;
+  readonly visit: Visit;
+  readonly points: readonly GradedPoint[];
+}
+
+/** Four questions before anyone turns the key. Any *no* keeps the engine off, unless a lead says why not. */
+export function GateCard({ vehicle, visit, points }: GateCardProps) {
+  const palette = usePalette();
+  const isLead = useWorkshop(({ person }) => person?.role === 'lead');
+  const [reason, setReason] = useState('');
+  const { id } = visit.inspection;
+  const gate = coldGate(vehicle, visit.acts, points);
+  const anyNo = gate.answers.some(({ answer }) => answer === 'no');
+  return (
+    <View style={styles.stack}>
+      {gate.answers.map(({ question, answer }) => (
+        <Choice
+          key={question}
+          label={words.gate[question]}
+          options={['yes', 'no'] as const}
+          word={(one) => (one === 'yes' ? 'Yes' : 'No')}
+          value={answer === 'open' ? null : answer}
+          onChoose={(one) => void putAct(id, { kind: 'gate', question, answer: one === 'yes' })}
+        />
+      ))}
+      {gate.passed ? (
+        <Card ground={palette.passWash}>
+          <Words role="status">
+            {gate.override
+              ? `May be started: ${gate.override} (a lead said so).`
+              : 'Passed: the engine may be started.'}
+          </Words>
+        </Card>
+      ) : anyNo ? (
+        <Card ground={palette.failWash}>
+          <Words role="alert">Do not start the engine. Find out why first; the keeper is told.</Words>
+          {isLead ? (
+            <>
+              <Field
+                label="Why it may be started all the same"
+                value={reason}
+                onChangeText={setReason}
+                maxLength={500}
+              />
+              <Press
+                label="Let it be started"
+                disabled={reason.trim() === ''}
+                onPress={() => void putAct(id, { kind: 'gate-override', reason: reason.trim() })}
+              />
+            </>
+          ) : (
+            <Words>A workshop lead may let it be started, with a reason.</Words>
+          )}
+        </Card>
+      ) : null}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({ stack: { gap: SPACE.m } });

@@ -1,0 +1,40 @@
+import { coldGate } from '@weskopos/core';
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import { Page } from '../../kit/Page';
+import { Press } from '../../kit/Press';
+import { Words } from '../../kit/Words';
+import { useVisit } from '../../sync/useLife';
+import { words } from '../../words/en';
+import { NotHere } from '../root/NotHere';
+import { GateCard } from './GateCard';
+import { useVisitPoints } from './useVisitPoints';
+
+/** The cold gate: under a minute, before anyone turns the key. */
+export function GatePage() {
+  const { id, visit: visitId } = useLocalSearchParams<{ id: string; visit: string }>();
+  const found = useVisit(id, visitId);
+  const points = useVisitPoints(found);
+  const router = useRouter();
+  if (!found) return <NotHere />;
+  const { vehicle } = found.life;
+  const gate = coldGate(vehicle, found.visit.acts, points);
+  const answered = gate.answers.every(({ answer }) => answer !== 'open');
+  return (
+    <Page
+      title="Cold gate"
+      over={`${vehicle.fleetCode} · ${vehicle.make} ${vehicle.model}`}
+      back={`/vehicle/${id}`}
+      foot={
+        <Press
+          kind="main"
+          label={answered ? 'To the walk' : 'To the walk, gate still open'}
+          onPress={() => router.replace(`/vehicle/${id}/visit/${visitId}`)}
+          style={{ flex: 1 }}
+        />
+      }
+    >
+      <Words>{words.caution.cold}</Words>
+      <GateCard vehicle={vehicle} visit={found.visit} points={points} />
+    </Page>
+  );
+}

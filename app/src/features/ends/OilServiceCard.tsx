@@ -1,0 +1,73 @@
+import { oilService, vehicleState, type GradedPoint, type OilStep, USUAL_WAIT_S } from '@weskopos/core';
+import type { Visit } from '@weskopos/contract';
+import type { HouseRules, Vehicle } from '@weskopos/core';
+import { Card } from '../../kit/Card';
+import { Press } from '../../kit/Press';
+import { usePalette } from '../../kit/theme';
+import { Heading, Words } from '../../kit/Words';
+import { words } from '../../words/en';
+import { putAct } from './putAct';
+import { useNow } from './useNow';
+
+interface OilServiceCardProps {
+  readonly vehicle: Vehicle;
+  readonly house: HouseRules;
+  readonly visit: Visit;
+  readonly points: readonly GradedPoint[];
+}
+
+/** What a step of the oil service does at a tap; the others are done on the cards of what is open, or on the vehicle. */
+const TAPS: Partial<Record<OilStep, (visitId: string) => Promise<unknown>>> = {
+  'cap-off': (id) => putAct(id, { kind: 'open', end: 'filler-cap', place: '', fasteners: null }),
+  drain: async (id) => {
+    await putAct(id, { kind: 'open', end: 'drain-plug', place: '', fasteners: null });
+    await putAct(id, { kind: 'open', end: 'oil-fill', place: '', fasteners: null });
+    await putAct(id, { kind: 'wait', wait: 'drain', lengthS: USUAL_WAIT_S.drain });
+  },
+  'filter-off': (id) => putAct(id, { kind: 'open', end: 'oil-filter', place: '', fasteners: null }),
+};
+
+const HINTS: Partial<Record<OilStep, string>> = {
+  warm: 'Start it under “The vehicle now”.',
+  run: 'Start it under “The vehicle now”.',
+  settle: 'Stop it under “The vehicle now”; the timer starts by itself.',
+  'leak-check': 'In the walk, at closing up.',
+};
+
+/** The oil service as a chain of acts: what is done, what comes next. */
+export function OilServiceCard({ vehicle, house, visit, points }: OilServiceCardProps) {
+  const palette = usePalette();
+  const now = useNow(5000);
+  const { inspection, acts } = visit;
+  if (vehicle.makeUp.power === 'electric') return null;
+  const leaksChecked = points.some(({ point, result }) => point === 'close.leakcheck' && result.grade !== 'not-seen');
+  const chain = oilService(acts, vehicleState(inspection, acts, now), house, leaksChecked);
+  if (!chain)
+    return (
+      <Press
+        label="Begin an oil service"
+        onPress={() => void putAct(inspection.id, { kind: 'open', end: 'indicator', place: '', fasteners: null })}
+      />
+    );
+  const { next } = chain;
+  // A cold engine drains too, only slower: warming it is asked for, not insisted on.
+  const doable = next === 'warm' ? chain.steps.find(({ step, done }) => !done && step !== 'warm')?.step : next;
+  const tap = doable && TAPS[doable];
+  return (
+    <Card>
+      <Heading level={2}>Oil service</Heading>
+      {chain.steps.map(({ step, done }) => (
+        <Words key={step} colour={done ? palette.soft : palette.ink} strong={step === next}>
+          {`${done ? '✓' : step === next ? '›' : '·'} ${words.oilStep[step]}`}
+        </Words>
+      ))}
+      {next === null ? <Words role="status">All done.</Words> : null}
+      {next && (next !== doable || !tap) ? (
+        <Words soft>{HINTS[next] ?? 'On its card among what is open.'}</Words>
+      ) : null}
+      {doable && tap ? (
+        <Press kind="main" label={words.oilStep[doable]} onPress={() => void tap(inspection.id)} />
+      ) : null}
+    </Card>
+  );
+}

@@ -1,0 +1,94 @@
+import {
+  coldGate,
+  openEnds,
+  startBlockers,
+  vehicleState,
+  type GradedPoint,
+  type StateChange,
+  type Vehicle,
+} from '@weskopos/core';
+import type { Visit } from '@weskopos/contract';
+import { StyleSheet, View } from 'react-native';
+import { Card } from '../../kit/Card';
+import { Press } from '../../kit/Press';
+import { usePalette } from '../../kit/theme';
+import { SPACE } from '../../kit/tokens';
+import { Heading, Words } from '../../kit/Words';
+import { words } from '../../words/en';
+import { putAct } from './putAct';
+import { clockWords, useNow } from './useNow';
+
+interface StateCardProps {
+  readonly vehicle: Vehicle;
+  readonly visit: Visit;
+  readonly points: readonly GradedPoint[];
+}
+
+/** What the vehicle is doing: engine, lift, helper. The engine is not started over a closed gate or a thing that lies open. */
+export function StateCard({ vehicle, visit, points }: StateCardProps) {
+  const palette = usePalette();
+  const now = useNow(5000);
+  const { inspection, acts } = visit;
+  const state = vehicleState(inspection, acts, now);
+  const gate = coldGate(vehicle, acts, points);
+  const blockers = startBlockers(acts);
+  const act = (change: StateChange) => {
+    void putAct(inspection.id, { kind: 'state', change });
+    if (change === 'engine-off')
+      void putAct(inspection.id, { kind: 'wait', wait: 'settle', lengthS: SETTLE_AFTER_RUN_S });
+  };
+  const wheelsOff = openEnds(acts).some(({ opened }) => opened.end === 'wheel');
+  const told = state.running
+    ? `Running for ${clockWords(state.sinceS)}${state.hot ? ', hot' : ''}.`
+    : `Engine off${state.startedToday && state.sinceS < 3600 * 12 ? ` for ${clockWords(state.sinceS)}` : ''}${state.hot ? ', hot' : state.warm ? ', warm' : ''}.`;
+  return (
+    <Card>
+      <Heading level={2}>The vehicle now</Heading>
+      <Words>{told}</Words>
+      {vehicle.makeUp.power === 'electric' ? null : (
+        <View style={styles.row}>
+          {state.running ? (
+            <Press label={words.stateChange['engine-off']} onPress={() => act('engine-off')} style={styles.grow} />
+          ) : (
+            <Press
+              label="Start engine"
+              disabled={!gate.passed || blockers.length > 0}
+              onPress={() => act('engine-start')}
+              style={styles.grow}
+            />
+          )}
+        </View>
+      )}
+      {!state.running && !gate.passed ? (
+        <Words colour={palette.fail}>Do not start: the cold gate is not passed.</Words>
+      ) : null}
+      {!state.running && blockers.length > 0 ? (
+        <Words colour={palette.fail}>
+          {`Do not start: ${blockers.map((end) => words.end[end].toLowerCase()).join(', ')}.`}
+        </Words>
+      ) : null}
+      <View style={styles.row}>
+        <Press
+          label={state.lifted ? words.stateChange['lift-down'] : words.stateChange['lift-up']}
+          disabled={state.lifted === true && wheelsOff}
+          onPress={() => act(state.lifted ? 'lift-down' : 'lift-up')}
+          style={styles.grow}
+        />
+        <Press
+          label={state.helper ? words.stateChange['helper-gone'] : words.stateChange['helper-here']}
+          onPress={() => act(state.helper ? 'helper-gone' : 'helper-here')}
+          style={styles.grow}
+        />
+      </View>
+      {state.lifted ? <Words size="s">{words.caution.under}</Words> : null}
+    </Card>
+  );
+}
+
+/** After a run the stick reads true only when the oil has come down again, s. */
+const SETTLE_AFTER_RUN_S = 600;
+
+const styles = StyleSheet.create({
+  row: { flexDirection: 'row', gap: SPACE.s },
+  grow: { flex: 1 },
+});

@@ -1,0 +1,66 @@
+import { USUAL_WAIT_S, WAIT_KINDS, remainingS, waitsOf, type Act, type Wait } from '@weskopos/core';
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Card } from '../../kit/Card';
+import { Choice } from '../../kit/Choice';
+import { Press } from '../../kit/Press';
+import { usePalette } from '../../kit/theme';
+import { SPACE } from '../../kit/tokens';
+import { Heading, Label, Words } from '../../kit/Words';
+import { words } from '../../words/en';
+import { putAct } from './putAct';
+import { clockWords, useNow } from './useNow';
+
+/** What runs by itself: how long still, and what is over and wants somebody. */
+export function WaitsCard({ acts, visitId }: { readonly acts: readonly Act[]; readonly visitId: string }) {
+  const now = useNow(1000);
+  const [adding, setAdding] = useState(false);
+  const waits = waitsOf(acts).filter(({ done }) => !done);
+  return (
+    <Card>
+      <Heading level={2}>Runs by itself</Heading>
+      {waits.length === 0 ? <Words soft>Nothing is draining, settling or warming up.</Words> : null}
+      {waits.map((wait) => (
+        <WaitLine key={wait.id} wait={wait} left={remainingS(wait, now)} visitId={visitId} />
+      ))}
+      {adding ? (
+        <Choice
+          label="Start a timer"
+          options={WAIT_KINDS}
+          word={(kind) => `${words.wait[kind]}, ${clockWords(USUAL_WAIT_S[kind])}`}
+          value={null}
+          onChoose={(kind) => {
+            setAdding(false);
+            void putAct(visitId, { kind: 'wait', wait: kind, lengthS: USUAL_WAIT_S[kind] });
+          }}
+        />
+      ) : (
+        <Press label="Start a timer…" onPress={() => setAdding(true)} style={styles.aside} />
+      )}
+    </Card>
+  );
+}
+
+function WaitLine({ wait, left, visitId }: { readonly wait: Wait; readonly left: number; readonly visitId: string }) {
+  const palette = usePalette();
+  const over = left === 0;
+  return (
+    <View style={styles.line}>
+      <View style={styles.grow}>
+        <Label colour={palette.forecast}>{words.wait[wait.kind]}</Label>
+        <Words role={over ? 'status' : undefined}>{over ? 'Over: go on with it.' : `${clockWords(left)} left`}</Words>
+      </View>
+      <Press
+        label={over ? 'Heard' : 'Stop'}
+        hint={`${over ? 'Heard' : 'Stop'}: ${words.wait[wait.kind].toLowerCase()}`}
+        onPress={() => void putAct(visitId, { kind: 'wait-done', waits: wait.id })}
+      />
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  line: { flexDirection: 'row', alignItems: 'center', gap: SPACE.s },
+  grow: { flex: 1 },
+  aside: { alignSelf: 'flex-start' },
+});

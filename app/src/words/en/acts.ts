@@ -1,0 +1,109 @@
+import type {
+  EndKind,
+  GateQuestion,
+  Need,
+  OilStep,
+  ProofDoubtCode,
+  ProofField,
+  StateChange,
+  WaitKind,
+} from '@weskopos/core';
+
+/** States a reading is true in. */
+export const need = {
+  'never-started-today': 'an engine that has not run today',
+  'off-cold': 'a cold engine, off',
+  'off-warm': 'a warm engine, off',
+  'off-settled': 'an engine off for ten minutes',
+  'key-on': 'the key on',
+  running: 'the engine running',
+  'running-hot': 'the engine running and hot',
+  'tray-off': 'the undertray off',
+  'wheel-hanging': 'the wheel hanging',
+  'wheel-off': 'the wheel off',
+  helper: 'a helper',
+  ground: 'the vehicle on its wheels',
+} satisfies Record<Need, string>;
+
+export const stateChange = {
+  'key-on': 'Key on',
+  'engine-start': 'Engine started',
+  'engine-off': 'Engine off',
+  'lift-up': 'Lifted',
+  'lift-down': 'On its wheels',
+  'helper-here': 'Helper here',
+  'helper-gone': 'Helper gone',
+} satisfies Record<StateChange, string>;
+
+export const wait = {
+  drain: 'Draining',
+  flush: 'Flushing',
+  settle: 'Settling',
+  'warm-up': 'Warming up',
+  'cool-down': 'Cooling down',
+  'hub-heat': 'Hubs after the road test',
+  'battery-rest': 'Battery resting',
+  drops: 'Counting drops',
+} satisfies Record<WaitKind, string>;
+
+export const gate = {
+  oil: 'Oil on the stick?',
+  coolant: 'Coolant present?',
+  belts: 'Belts on and whole?',
+  dry: 'Nothing pooled under it?',
+} satisfies Record<GateQuestion, string>;
+
+export const end = {
+  'filler-cap': 'Oil filler cap off',
+  'oil-stick': 'Oil stick out',
+  'drain-plug': 'Drain plug out',
+  'oil-filter': 'Oil filter off',
+  'oil-fill': 'Engine oil to fill',
+  'coolant-cap': 'Coolant cap off',
+  'brake-cap': 'Brake fluid cap off',
+  'axle-plug': 'Axle plug out',
+  tray: 'Undertray off',
+  cover: 'Cover off',
+  wheel: 'Wheel off',
+  clip: 'Clip off',
+  key: 'Key out',
+  funnel: 'Funnel in',
+  jack: 'Jack under',
+  'battery-clamp': 'Battery clamp off',
+  'codes-cleared': 'Codes cleared, to be read again',
+  indicator: 'Service indicator to reset',
+} satisfies Record<EndKind, string>;
+
+export const proof = {
+  torqueNm: 'Torque',
+  litres: 'Litres put in',
+  level: 'Level afterwards',
+  fasteners: 'Fasteners back in',
+  washer: 'Washer',
+  oldSealSeen: 'Old seal came off with the filter',
+  onGround: 'Tightened on the ground, crosswise',
+} satisfies Record<ProofField, string>;
+
+export const proofDoubt = {
+  'torque-off': 'Far from the spec sheet',
+  'over-capacity': 'More than the spec sheet’s capacity',
+  'fasteners-missing': 'Not all fasteners are back',
+  'washer-reused': 'This workshop always fits a new washer',
+  'seal-not-seen': 'The old seal may still sit on the flange: look before it runs',
+} satisfies Record<ProofDoubtCode, string>;
+
+export const oilStep = {
+  warm: 'Warm the engine, so that it drains well',
+  'cap-off': 'Filler cap off',
+  drain: 'Drain plug out',
+  'filter-off': 'Filter off',
+  'filter-on': 'New filter on',
+  'plug-in': 'Plug in, with its washer',
+  fill: 'Fill in stages',
+  'cap-on': 'Filler cap on',
+  run: 'Run it; count until the oil lamp goes out',
+  'leak-check': 'Look at every joint that was touched',
+  settle: 'Engine off, let it settle',
+  stick: 'Read the stick, top up, close the filling',
+  reset: 'Reset the indicator',
+} satisfies Record<OilStep, string>;

@@ -1,0 +1,122 @@
+import type { Place } from '../vehicle/vehicle';
+import type { EndKind } from './endKinds';
+
+/** What is done to the vehicle as a whole; the states a reading needs follow from these. */
+export const STATE_CHANGES = [
+  'key-on',
+  'engine-start',
+  'engine-off',
+  'lift-up',
+  'lift-down',
+  'helper-here',
+  'helper-gone',
+] as const;
+export type StateChange = (typeof STATE_CHANGES)[number];
+
+/** What runs by itself while the inspector does something else. */
+export const WAIT_KINDS = [
+  'drain',
+  'flush',
+  'settle',
+  'warm-up',
+  'cool-down',
+  'hub-heat',
+  'battery-rest',
+  'drops',
+] as const;
+export type WaitKind = (typeof WAIT_KINDS)[number];
+
+/** Usual lengths, s; the workshop's own custom where the spec sheet is silent. */
+export const USUAL_WAIT_S: Readonly<Record<WaitKind, number>> = {
+  drain: 600,
+  flush: 900,
+  settle: 600,
+  'warm-up': 480,
+  'cool-down': 1800,
+  'hub-heat': 300,
+  'battery-rest': 7200,
+  drops: 60,
+};
+/** Shortest and longest wait that is one, s. */
+export const WAIT_RANGE_S = { least: 10, most: 24 * 3600 } as const;
+
+/** The cold gate's questions: any *no* means do not start. */
+export const GATE_QUESTIONS = ['oil', 'coolant', 'belts', 'dry'] as const;
+export type GateQuestion = (typeof GATE_QUESTIONS)[number];
+
+/** What proves that something opened is closed again. Null: not said. */
+export interface EndProof {
+  readonly torqueNm: number | null;
+  readonly litres: number | null;
+  /** On the stick or the bottle: 0 the lower mark, 1 the upper. */
+  readonly level: number | null;
+  /** How many of the fasteners are back in. */
+  readonly fasteners: number | null;
+  readonly washer: 'new' | 'reused' | null;
+  readonly oldSealSeen: boolean | null;
+  readonly onGround: boolean | null;
+  /** Doubts that were asked and kept. */
+  readonly kept: readonly ProofDoubtCode[];
+  readonly note: string;
+}
+
+export const PROOF_DOUBTS = [
+  'torque-off',
+  'over-capacity',
+  'fasteners-missing',
+  'washer-reused',
+  'seal-not-seen',
+] as const;
+export type ProofDoubtCode = (typeof PROOF_DOUBTS)[number];
+
+export const NO_PROOF: EndProof = {
+  torqueNm: null,
+  litres: null,
+  level: null,
+  fasteners: null,
+  washer: null,
+  oldSealSeen: null,
+  onGround: null,
+  kept: [],
+  note: '',
+};
+
+/** What is done in a visit besides looking: appended, never changed. */
+export type ActContent =
+  | { readonly kind: 'state'; readonly change: StateChange }
+  | { readonly kind: 'gate'; readonly question: GateQuestion; readonly answer: boolean }
+  /** A lead lets the engine be started over a *no*. */
+  | { readonly kind: 'gate-override'; readonly reason: string }
+  | {
+      readonly kind: 'open';
+      readonly end: EndKind;
+      readonly place: Place;
+      /** How many fasteners hold it; null where none are counted. */
+      readonly fasteners: number | null;
+    }
+  | { readonly kind: 'close'; readonly opens: string; readonly proof: EndProof }
+  /** One stage of a filling, litres. */
+  | { readonly kind: 'fill'; readonly opens: string; readonly litres: number }
+  | { readonly kind: 'wait'; readonly wait: WaitKind; readonly lengthS: number }
+  /** A wait heard, or stopped before its time. */
+  | { readonly kind: 'wait-done'; readonly waits: string };
+
+export type ActKind = ActContent['kind'];
+
+export type Act = ActContent & {
+  readonly id: string;
+  readonly inspectionId: string;
+  /** When it was done, ISO 8601, by the device's corrected clock. */
+  readonly at: string;
+};
+export type ActOf<K extends ActKind> = Extract<Act, { readonly kind: K }>;
+
+/** The acts of one kind, oldest first. */
+export function actsOf<K extends ActKind>(acts: readonly Act[], kind: K): ActOf<K>[] {
+  return inOrder(acts).filter((act): act is ActOf<K> => act.kind === kind);
+}
+
+/** Oldest first, whoever's device they came from; the id decides between two of one moment. */
+export function inOrder(acts: readonly Act[]): Act[] {
+  return [...acts].sort((a, b) => Date.parse(a.at) - Date.parse(b.at) || a.id.localeCompare(b.id));
+}

@@ -1,0 +1,283 @@
+import fc from 'fast-check';
+import { USUAL_HOUSE_RULES } from '../rules/houseRules';
+import { gradePoint } from '../grading/gradePoint';
+import { gradedPoints } from '../grading/verdict';
+import { CAR, contextOf, findingOf, inspectionOf } from '../tests/builders';
+import { BLANK_SPEC, type SpecSheet } from '../vehicle/specSheet';
+import { NO_PROOF, type Act, type ActContent, type EndProof, type StateChange } from './act';
+import { coldGate } from './coldGate';
+import { looseEnds, nextFillL, openEnds, proofDoubts, proofProblems } from './looseEnds';
+import { oilService, startBlockers } from './oilService';
+import { unmetNeeds, vehicleState } from './vehicleState';
+import { remainingS, trustedNow, waitsOf } from './waits';
+
+const START = Date.parse('2026-06-01T08:00:00.000Z');
+let made = 0;
+const act = (minute: number, content: ActContent, id = `act-${String((made += 1)).padStart(6, '0')}`): Act => ({
+  id,
+  inspectionId: 'visit',
+  at: new Date(START + minute * 60_000).toISOString(),
+  ...content,
+});
+const opened = (end: Extract<ActContent, { kind: 'open' }>['end'], fasteners: number | null = null) =>
+  act(0, { kind: 'open', end, place: '', fasteners }) as Extract<Act, { kind: 'open' }>;
+const proof = (change: Partial<EndProof>): EndProof => ({ ...NO_PROOF, ...change });
+const spec: SpecSheet = {
+  ...BLANK_SPEC,
+  torques: [{ fastener: 'wheel-bolts', newtonMetres: 120, socket: '17' }],
+  fluids: [{ fluid: 'engine-oil', grade: '5W-30', capacityL: 4.5 }],
+};
+const context = { spec, house: USUAL_HOUSE_RULES };
+
+describe('loose ends', () => {
+  test('what is opened hangs until it is closed; the first closing counts, a second is harmless', () => {
+    const tray = opened('tray', 6);
+    const first = act(5, { kind: 'close', opens: tray.id, proof: proof({ fasteners: 6 }) });
+    const second = act(6, { kind: 'close', opens: tray.id, proof: proof({ fasteners: 5 }) });
+    expect(openEnds([tray]).map(({ opened: { end } }) => end)).toEqual(['tray']);
+    expect(openEnds([tray, first])).toEqual([]);
+    expect(looseEnds([second, tray, first])[0]?.closed).toBe(first);
+  });
+
+  test.each([
+    ['tray', 6, {}, ['fasteners']],
+    ['tray', 6, { fasteners: 7 }, ['fasteners']],
+    ['tray', 6, { fasteners: 6 }, []],
+    ['drain-plug', null, { torqueNm: 30 }, ['washer']],
+    ['drain-plug', null, { torqueNm: 0, washer: 'new' }, ['torqueNm']],
+    ['drain-plug', null, { torqueNm: 30, washer: 'new' }, []],
+    ['wheel', 5, { fasteners: 5, torqueNm: 120, onGround: false }, ['onGround']],
+    ['wheel', 5, { fasteners: 5, torqueNm: 120, onGround: true }, []],
+    ['oil-filter', null, {}, ['oldSealSeen']],
+    ['filler-cap', null, {}, []],
+  ] as const)('%s of %s fasteners closed with %j lacks %j', (end, fasteners, given, lacks) => {
+    expect(proofProblems(opened(end, fasteners), proof(given)).map(({ field }) => field)).toEqual(lacks);
+  });
+
+  test.each([
+    [120, []],
+    [105, []],
+    [100, ['torque-off']],
+    [140, ['torque-off']],
+  ] as const)('a wheel bolt at %s of 120 N·m asks %j', (torqueNm, asks) => {
+    const doubts = proofDoubts(opened('wheel', 5), proof({ torqueNm, fasteners: 5, onGround: true }), context);
+    expect(doubts.map(({ code }) => code)).toEqual(asks);
+  });
+
+  test('a torque that fits in the other unit names the slip, either way round; kept, it is not asked again', () => {
+    const wheel = opened('wheel', 5);
+    const ask = (torqueNm: number, kept: EndProof['kept'] = []) =>
+      proofDoubts(wheel, proof({ torqueNm, fasteners: 5, onGround: true, kept }), context);
+    expect(ask(88.5)[0]).toMatchObject({ code: 'torque-off', expected: 120, unitSlip: true });
+    expect(ask(163)[0]?.unitSlip).toBe(true);
+    expect(ask(60)[0]?.unitSlip).toBe(false);
+    expect(ask(60, ['torque-off'])).toEqual([]);
+  });
+
+  test('more litres than the capacity, missing fasteners, a used washer and an unseen seal are asked about', () => {
+    const codes = (end: Parameters<typeof opened>[0], given: Partial<EndProof>, n: number | null = null) =>
+      proofDoubts(opened(end, n), proof(given), context).map(({ code }) => code);
+    expect(codes('oil-fill', { litres: 4.7, level: 0.9 })).toEqual([]);
+    expect(codes('oil-fill', { litres: 4.8, level: 0.9 })).toEqual(['over-capacity']);
+    expect(codes('tray', { fasteners: 5 }, 6)).toEqual(['fasteners-missing']);
+    expect(codes('drain-plug', { washer: 'reused' })).toEqual(['washer-reused']);
+    expect(codes('oil-filter', { oldSealSeen: false })).toEqual(['seal-not-seen']);
+    const reuse = { spec, house: { ...USUAL_HOUSE_RULES, drainWasher: 'reuse' as const } };
+    expect(proofDoubts(opened('drain-plug'), proof({ washer: 'reused' }), reuse)).toEqual([]);
+  });
+
+  test('a filling goes in stages and never past the capacity', () => {
+    expect(nextFillL(4.5, 0)).toBe(4.1);
+    expect(nextFillL(4.5, 4)).toBe(0.4);
+    expect(nextFillL(4.5, 4.45)).toBeNull();
+    expect(nextFillL(null, 1)).toBeNull();
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.5, max: 50, noNaN: true }),
+        fc.double({ min: 0, max: 60, noNaN: true }),
+        (c, f) => {
+          expect((nextFillL(c, f) ?? 0) + f).toBeLessThanOrEqual(Math.max(c, f) + 0.05);
+        },
+      ),
+    );
+  });
+
+  test('whatever is done in whatever order, only a closing of its own takes an end away', () => {
+    const contents = fc.array(
+      fc.oneof(
+        fc.record({ at: fc.nat(300), open: fc.constant(true), of: fc.nat(5) }),
+        fc.record({ at: fc.nat(300), open: fc.constant(false), of: fc.nat(5) }),
+      ),
+      { maxLength: 20 },
+    );
+    fc.assert(
+      fc.property(contents, (list) => {
+        const acts = list.map(({ at, open, of }, index) =>
+          open
+            ? act(at, { kind: 'open', end: 'cover', place: '', fasteners: 2 }, `${of}-${index}`)
+            : act(at, { kind: 'close', opens: `${of}-0`, proof: NO_PROOF }),
+        );
+        const closedIds = new Set(acts.flatMap((one) => (one.kind === 'close' ? [one.opens] : [])));
+        const expected = acts.filter((one) => one.kind === 'open' && !closedIds.has(one.id)).length;
+        expect(openEnds(acts)).toHaveLength(expected);
+        expect(openEnds([...acts].reverse())).toHaveLength(expected);
+      }),
+    );
+  });
+});
+
+describe('waits', () => {
+  const drain = act(0, { kind: 'wait', wait: 'drain', lengthS: 600 });
+
+  test('a wait lives in the record: it counts down by its start, is over once, and is heard', () => {
+    expect(remainingS({ startedAt: drain.at, lengthS: 600 }, START + 200_000)).toBe(400);
+    expect(remainingS({ startedAt: drain.at, lengthS: 600 }, START + 601_000)).toBe(0);
+    const heard = act(11, { kind: 'wait-done', waits: drain.id });
+    expect(waitsOf([drain]).map(({ done }) => done)).toEqual([false]);
+    expect(waitsOf([heard, drain]).map(({ done }) => done)).toEqual([true]);
+  });
+
+  test('no clock makes it negative or longer than it is', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: -1e12, max: 1e12 }), (jump) => {
+        const left = remainingS({ startedAt: drain.at, lengthS: 600 }, START + jump);
+        expect(left).toBeGreaterThanOrEqual(0);
+        expect(left).toBeLessThanOrEqual(600);
+      }),
+    );
+  });
+
+  test('a device clock set forward or back while it runs changes nothing', () => {
+    const anchor = { epochMs: START, steadyMs: 1000 };
+    expect(trustedNow(anchor, 1000 + 60_000)).toBe(START + 60_000);
+    expect(trustedNow(anchor, 500)).toBe(START);
+    expect(trustedNow(anchor, 2000, START + 90_000)).toBe(START + 90_000);
+  });
+});
+
+describe('the vehicle’s state', () => {
+  const change = (minute: number, what: StateChange) => act(minute, { kind: 'state', change: what });
+  const at = (minute: number, acts: readonly Act[], state: 'cold' | 'warm' | 'hot' = 'cold') =>
+    vehicleState({ state, startedAt: new Date(START).toISOString() }, acts, START + minute * 60_000);
+
+  test.each([
+    ['cold', 0, [], ['never-started-today', 'off-cold', 'off-settled'], []],
+    [
+      'hot',
+      1,
+      [],
+      ['never-started-today', 'off-cold', 'off-settled'],
+      ['never-started-today', 'off-cold', 'off-settled'],
+    ],
+    ['hot', 12, [], ['off-settled', 'off-cold'], ['off-cold']],
+    ['hot', 31, [], ['off-cold'], []],
+    ['warm', 0, [], ['off-settled', 'off-cold'], []],
+  ] as const)('arrived %s, %s min on, acts %j: of %j lacks %j', (state, minute, acts, needs, lacks) => {
+    expect(unmetNeeds(needs, at(minute, acts, state))).toEqual(lacks);
+  });
+
+  test('an engine that runs, and one that has just stopped, spoil the stick; ten minutes mend it, half an hour the coolant', () => {
+    const run = [change(1, 'engine-start'), change(11, 'engine-off')];
+    expect(unmetNeeds(['off-settled', 'off-cold'], at(5, run))).toEqual(['off-settled', 'off-cold']);
+    expect(unmetNeeds(['running', 'running-hot'], at(5, run))).toEqual(['running-hot']);
+    expect(unmetNeeds(['running-hot'], at(10, run))).toEqual([]);
+    expect(unmetNeeds(['off-settled', 'off-cold'], at(15, run))).toEqual(['off-settled', 'off-cold']);
+    expect(unmetNeeds(['off-settled', 'off-cold'], at(22, run))).toEqual(['off-cold']);
+    expect(unmetNeeds(['off-settled', 'off-cold'], at(42, run))).toEqual([]);
+  });
+
+  test('what nobody has said is not held against a reading; what was said is', () => {
+    const needs = ['running', 'ground', 'wheel-hanging', 'tray-off', 'helper', 'key-on'] as const;
+    expect(unmetNeeds(needs, at(5, []))).toEqual([]);
+    expect(unmetNeeds(needs, at(5, [change(1, 'lift-up')]))).toEqual(['ground']);
+    const tray = act(1, { kind: 'open', end: 'tray', place: '', fasteners: 6 });
+    const back = act(2, { kind: 'close', opens: tray.id, proof: proof({ fasteners: 6 }) });
+    expect(unmetNeeds(['tray-off'], at(5, [tray]))).toEqual([]);
+    expect(unmetNeeds(['tray-off'], at(5, [tray, back]))).toEqual(['tray-off']);
+  });
+});
+
+test('a figure read out of condition is kept and not judged; a frayed belt is frayed in any', () => {
+  const level = { measure: 'level', spot: 'whole', phase: 'found', values: [0.6], bound: 'exact' } as const;
+  const graded = (change: Parameters<typeof findingOf>[2]) =>
+    gradePoint({ point: 'cold.oil', place: '' }, contextOf(CAR, [findingOf('cold.oil', '', change)]));
+  expect(graded({ readings: [level] }).grade).toBe('pass');
+  expect(graded({ readings: [level], outOf: ['off-settled'] })).toMatchObject({
+    grade: 'not-seen',
+    reasons: [{ rule: 'out-of-condition', needs: ['off-settled'] }],
+  });
+  const belt = findingOf('cold.belts', '', { words: ['frayed'], outOf: ['off-cold'] });
+  expect(gradePoint({ point: 'cold.belts', place: '' }, contextOf(CAR, [belt])).grade).toBe('fail');
+});
+
+describe('the cold gate', () => {
+  const points = gradedPoints(contextOf(CAR, []));
+  const say = (question: 'oil' | 'coolant' | 'belts' | 'dry', answer: boolean) =>
+    act(1, { kind: 'gate', question, answer });
+  const all = [say('oil', true), say('coolant', true), say('belts', true), say('dry', true)];
+
+  test('open until all is answered, closed by any no, opened by a lead’s reason', () => {
+    expect(coldGate(CAR, [], points).passed).toBe(false);
+    expect(coldGate(CAR, all.slice(1), points).passed).toBe(false);
+    expect(coldGate(CAR, all, points).passed).toBe(true);
+    const no = [...all, act(2, { kind: 'gate', question: 'oil', answer: false })];
+    expect(coldGate(CAR, no, points).passed).toBe(false);
+    const over = coldGate(CAR, [...no, act(3, { kind: 'gate-override', reason: 'gauge line only' })], points);
+    expect(over).toMatchObject({ passed: true, override: 'gauge line only' });
+  });
+
+  test('what the walk has found answers too, and a failed point is a no whatever was said', () => {
+    const split = gradedPoints(contextOf(CAR, [findingOf('cold.belts', '', { words: ['frayed'] })]));
+    expect(coldGate(CAR, all, split)).toMatchObject({ passed: false });
+    const whole = gradedPoints(contextOf(CAR, [findingOf('cold.belts', '', {})]));
+    expect(
+      coldGate(
+        CAR,
+        all.filter((one) => !(one.kind === 'gate' && one.question === 'belts')),
+        whole,
+      ).passed,
+    ).toBe(true);
+  });
+});
+
+test('the oil service is told by its acts, step after step, and nothing is run over an open drain', () => {
+  const cold = { warm: false, hot: false };
+  const next = (acts: readonly Act[], leaksChecked = false) =>
+    oilService(acts, cold, USUAL_HOUSE_RULES, leaksChecked)?.next;
+  const end = (minute: number, kind: Extract<ActContent, { kind: 'open' }>['end']) =>
+    act(minute, { kind: 'open', end: kind, place: '', fasteners: null });
+  const close = (minute: number, one: Act) => act(minute, { kind: 'close', opens: one.id, proof: NO_PROOF });
+  const [indicator, cap, plug, fill, filter] = [
+    end(0, 'indicator'),
+    end(1, 'filler-cap'),
+    end(2, 'drain-plug'),
+    end(2, 'oil-fill'),
+    end(3, 'oil-filter'),
+  ];
+  expect(oilService([], cold, USUAL_HOUSE_RULES, false)).toBeNull();
+  const story: Act[] = [indicator];
+  expect(next(story)).toBe('warm');
+  story.push(cap, plug, fill);
+  expect(next(story)).toBe('filter-off');
+  expect(startBlockers(story)).toEqual(['drain-plug', 'oil-fill']);
+  story.push(filter, close(4, filter));
+  expect(next(story)).toBe('plug-in');
+  story.push(close(12, plug));
+  expect(next(story)).toBe('fill');
+  expect(startBlockers(story)).toEqual(['oil-fill']);
+  story.push(act(13, { kind: 'fill', opens: fill.id, litres: 4 }));
+  expect(startBlockers(story)).toEqual([]);
+  story.push(close(14, cap));
+  expect(next(story)).toBe('run');
+  story.push(act(15, { kind: 'state', change: 'engine-start' }));
+  expect(next(story)).toBe('leak-check');
+  expect(next(story, true)).toBe('settle');
+  story.push(act(17, { kind: 'state', change: 'engine-off' }));
+  expect(next(story, true)).toBe('stick');
+  story.push(close(30, fill));
+  expect(next(story, true)).toBe('reset');
+  story.push(close(31, indicator));
+  expect(next(story, true)).toBeNull();
+  expect(openEnds(story)).toEqual([]);
+  expect(inspectionOf(CAR).signedOver).toBeNull();
+});

@@ -1,0 +1,45 @@
+import type { PointCode } from '../catalogue/catalogue';
+import type { GradedPoint } from '../grading/verdict';
+import { hasFits } from '../vehicle/fits';
+import { cataloguePoint } from '../catalogue/catalogue';
+import type { Vehicle } from '../vehicle/vehicle';
+import { actsOf, GATE_QUESTIONS, type Act, type GateQuestion } from './act';
+
+const POINT_OF: Readonly<Record<GateQuestion, PointCode>> = {
+  oil: 'cold.oil',
+  coolant: 'cold.coolant',
+  belts: 'cold.belts',
+  dry: 'cold.pool',
+};
+
+export type GateAnswer = 'yes' | 'no' | 'open';
+
+export interface ColdGate {
+  /** Only what the vehicle has. */
+  readonly answers: readonly { readonly question: GateQuestion; readonly answer: GateAnswer }[];
+  /** Why a lead let it start over a *no*; null without. */
+  readonly override: string | null;
+  /** The engine may be started. */
+  readonly passed: boolean;
+}
+
+/** The gate before the first start: answered here, or by what the walk has found. A failed point is a *no* whatever was answered. */
+export function coldGate(
+  vehicle: Pick<Vehicle, 'class' | 'axles' | 'makeUp' | 'meterUnit'>,
+  acts: readonly Act[],
+  points: readonly GradedPoint[],
+): ColdGate {
+  const given = actsOf(acts, 'gate');
+  const answers = GATE_QUESTIONS.filter((question) =>
+    hasFits(cataloguePoint(POINT_OF[question]).fits, vehicle, undefined),
+  ).map((question) => {
+    const said = given.findLast((act) => act.question === question);
+    const found = points.find(({ point }) => point === POINT_OF[question]);
+    const grade = found?.result.grade;
+    const answer: GateAnswer =
+      grade === 'fail' ? 'no' : said ? (said.answer ? 'yes' : 'no') : !grade || grade === 'not-seen' ? 'open' : 'yes';
+    return { question, answer };
+  });
+  const override = actsOf(acts, 'gate-override').at(-1)?.reason ?? null;
+  return { answers, override, passed: override !== null || answers.every(({ answer }) => answer === 'yes') };
+}

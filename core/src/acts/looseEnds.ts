@@ -1,0 +1,133 @@
+import type { HouseRules } from '../rules/houseRules';
+import { capacityL, torqueOf, type SpecSheet } from '../vehicle/specSheet';
+import { toStored } from '../units/units';
+import { actsOf, type Act, type ActOf, type EndProof, type ProofDoubtCode } from './act';
+import { endRule, type ProofField } from './endKinds';
+
+/** Something that was opened in this visit, and what closed it. */
+export interface LooseEnd {
+  readonly opened: ActOf<'open'>;
+  /** Filled in stages so far, L. */
+  readonly filledL: number;
+  /** The first closing counts; a second one is harmless. */
+  readonly closed: ActOf<'close'> | null;
+}
+
+/** Every end of a visit in the order it was opened. */
+export function looseEnds(acts: readonly Act[]): LooseEnd[] {
+  const closings = actsOf(acts, 'close');
+  const fills = actsOf(acts, 'fill');
+  return actsOf(acts, 'open').map((opened) => ({
+    opened,
+    filledL: fills.filter(({ opens }) => opens === opened.id).reduce((sum, { litres }) => sum + litres, 0),
+    closed: closings.find(({ opens }) => opens === opened.id) ?? null,
+  }));
+}
+
+/** What still hangs: an inspection is not signed over these. */
+export function openEnds(acts: readonly Act[]): LooseEnd[] {
+  return looseEnds(acts).filter(({ closed }) => closed === null);
+}
+
+/** What a closing is held against. */
+export interface ProofContext {
+  readonly spec: SpecSheet;
+  readonly house: Pick<HouseRules, 'drainWasher'>;
+}
+
+export interface ProofProblem {
+  readonly field: ProofField;
+  readonly code: 'missing' | 'out-of-range';
+  readonly allowed: string;
+}
+
+/** Largest values that could be true. */
+export const PROOF_RANGES = {
+  torqueNm: { least: 1, most: 1000 },
+  litres: { least: 0.05, most: 200 },
+  level: { least: -0.5, most: 1.5 },
+} as const;
+
+/** What keeps an end from being closed: a proof that is missing or cannot be true. */
+export function proofProblems(end: ActOf<'open'>, proof: EndProof): ProofProblem[] {
+  return endRule(end.end).proof.flatMap((field): ProofProblem[] => {
+    const allowed = allowedIn(field, end);
+    const value = proof[field];
+    if (value === null) return [{ field, code: 'missing', allowed }];
+    if (field === 'onGround') return value === true ? [] : [{ field, code: 'out-of-range', allowed }];
+    if (typeof value !== 'number') return [];
+    const range =
+      field === 'fasteners' ? { least: 0, most: end.fasteners ?? 0 } : PROOF_RANGES[field as keyof typeof PROOF_RANGES];
+    return value >= range.least && value <= range.most ? [] : [{ field, code: 'out-of-range', allowed }];
+  });
+}
+
+function allowedIn(field: ProofField, end: ActOf<'open'>): string {
+  switch (field) {
+    case 'torqueNm':
+      return `${PROOF_RANGES.torqueNm.least} to ${PROOF_RANGES.torqueNm.most} N·m`;
+    case 'litres':
+      return `${PROOF_RANGES.litres.least} to ${PROOF_RANGES.litres.most} L`;
+    case 'level':
+      return `${PROOF_RANGES.level.least} to ${PROOF_RANGES.level.most} of the span between the marks`;
+    case 'fasteners':
+      return `0 to ${end.fasteners ?? 0}`;
+    case 'washer':
+      return 'new or reused';
+    case 'oldSealSeen':
+      return 'yes or no';
+    case 'onGround':
+      return 'with the wheel on the ground';
+  }
+}
+
+/** Farther from the spec sheet than this share of it, a torque is asked about. */
+const TORQUE_OFF = 0.15;
+/** More than the capacity by this share is asked about: what the filter holds and what was left in the pan. */
+const CAPACITY_OVER = 0.05;
+/** How near the other unit must come for a slip of unit to be named. */
+const UNIT_SLIP = 0.06;
+
+export interface ProofDoubt {
+  readonly code: ProofDoubtCode;
+  /** What the spec sheet or the opening says; null where it is a matter of the house's custom. */
+  readonly expected: number | null;
+  /** The figure fits when it is read in the other unit. */
+  readonly unitSlip: boolean;
+}
+
+/** What is asked once before a closing is taken; an answer in `proof.kept` is not asked again. */
+export function proofDoubts(end: ActOf<'open'>, proof: EndProof, { spec, house }: ProofContext): ProofDoubt[] {
+  const { fastener, fluid } = endRule(end.end);
+  const doubts: ProofDoubt[] = [];
+  const torque = fastener && torqueOf(spec, fastener)?.newtonMetres;
+  if (torque && proof.torqueNm !== null && Math.abs(proof.torqueNm / torque - 1) > TORQUE_OFF) {
+    const near = (value: number) => Math.abs(value / torque - 1) <= UNIT_SLIP;
+    const perPound = toStored(1, 'lb·ft');
+    const unitSlip = near(proof.torqueNm * perPound) || near(proof.torqueNm / perPound);
+    doubts.push({ code: 'torque-off', expected: torque, unitSlip });
+  }
+  const capacity = fluid && capacityL(spec, fluid);
+  if (capacity && proof.litres !== null && proof.litres > capacity * (1 + CAPACITY_OVER)) {
+    const perQuart = toStored(1, 'US qt');
+    doubts.push({
+      code: 'over-capacity',
+      expected: capacity,
+      unitSlip: Math.abs((proof.litres * perQuart) / capacity - 1) <= UNIT_SLIP,
+    });
+  }
+  if (end.fasteners !== null && proof.fasteners !== null && proof.fasteners < end.fasteners)
+    doubts.push({ code: 'fasteners-missing', expected: end.fasteners, unitSlip: false });
+  if (proof.washer === 'reused' && house.drainWasher === 'new')
+    doubts.push({ code: 'washer-reused', expected: null, unitSlip: false });
+  if (proof.oldSealSeen === false) doubts.push({ code: 'seal-not-seen', expected: null, unitSlip: false });
+  return doubts.filter(({ code }) => !proof.kept.includes(code));
+}
+
+/** How far a staged filling is asked to go before the next look at the stick, L: never more than three quarters of what is missing. */
+export function nextFillL(capacity: number | null, filledL: number): number | null {
+  if (capacity === null) return null;
+  const missing = capacity - filledL;
+  if (missing <= 0.1) return null;
+  return filledL === 0 ? Math.round(capacity * 0.9 * 10) / 10 : Math.round(missing * 0.75 * 10) / 10;
+}

@@ -1,0 +1,75 @@
+import type { HouseRules } from '../rules/houseRules';
+import { actsOf, type Act } from './act';
+import type { EndKind } from './endKinds';
+import { looseEnds, openEnds } from './looseEnds';
+import type { VehicleState } from './vehicleState';
+
+/** The oil service, in the order of the work. */
+export const OIL_STEPS = [
+  'warm',
+  'cap-off',
+  'drain',
+  'filter-off',
+  'filter-on',
+  'plug-in',
+  'fill',
+  'cap-on',
+  'run',
+  'leak-check',
+  'settle',
+  'stick',
+  'reset',
+] as const;
+export type OilStep = (typeof OIL_STEPS)[number];
+
+export interface OilService {
+  readonly steps: readonly { readonly step: OilStep; readonly done: boolean }[];
+  /** The first that is not done; null when all are. */
+  readonly next: OilStep | null;
+}
+
+/** How far an oil service of this visit is; null where none was begun. */
+export function oilService(
+  acts: readonly Act[],
+  state: Pick<VehicleState, 'warm' | 'hot'>,
+  house: Pick<HouseRules, 'draining'>,
+  leaksChecked: boolean,
+): OilService | null {
+  const ends = looseEnds(acts);
+  const last = (kind: EndKind) => ends.findLast(({ opened }) => opened.end === kind);
+  if (!last('indicator') && !last('drain-plug')) return null;
+  const closed = (kind: EndKind) => last(kind)?.closed != null;
+  const fills = actsOf(acts, 'fill').filter(({ opens }) => opens === last('oil-fill')?.opened.id);
+  const filledAt = fills[0] ? Date.parse(fills[0].at) : Infinity;
+  const states = actsOf(acts, 'state').filter(({ at }) => Date.parse(at) >= filledAt);
+  const started = states.find(({ change }) => change === 'engine-start');
+  const stopped =
+    started && states.find(({ change, at }) => change === 'engine-off' && Date.parse(at) >= Date.parse(started.at));
+  const drained = last('drain-plug') !== undefined;
+  const done: Record<OilStep, boolean> = {
+    warm: drained || house.draining === 'cold' || state.warm || state.hot,
+    'cap-off': last('filler-cap') !== undefined,
+    drain: drained,
+    'filter-off': last('oil-filter') !== undefined,
+    'filter-on': closed('oil-filter'),
+    'plug-in': closed('drain-plug'),
+    fill: fills.length > 0,
+    'cap-on': closed('filler-cap'),
+    run: started !== undefined,
+    'leak-check': started !== undefined && leaksChecked,
+    settle: stopped !== undefined,
+    stick: closed('oil-fill'),
+    reset: closed('indicator'),
+  };
+  const steps = OIL_STEPS.map((step) => ({ step, done: done[step] }));
+  return { steps, next: steps.find((one) => !one.done)?.step ?? null };
+}
+
+/** Open ends over which no engine is started, whoever asks. A filling with nothing in it yet counts. */
+const NOT_RUN_OVER: readonly EndKind[] = ['drain-plug', 'oil-filter', 'axle-plug', 'battery-clamp', 'funnel', 'key'];
+
+export function startBlockers(acts: readonly Act[]): EndKind[] {
+  return openEnds(acts)
+    .filter(({ opened, filledL }) => NOT_RUN_OVER.includes(opened.end) || (opened.end === 'oil-fill' && filledL === 0))
+    .map(({ opened }) => opened.end);
+}

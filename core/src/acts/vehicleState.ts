@@ -1,0 +1,134 @@
+import type { Need } from '../catalogue/points/point';
+import type { ArrivalState } from '../inspection/inspection';
+import type { Place } from '../vehicle/vehicle';
+import { inOrder, type Act } from './act';
+import { openEnds } from './looseEnds';
+
+/** How long each state takes, s. Custom of the trade where the spec sheet is silent. */
+export const SETTLE_S = 600;
+export const COOL_S = 1800;
+export const WARM_UP_S = 480;
+/** A run shorter than this does not warm an engine that was cold. */
+const SHORT_RUN_S = 120;
+
+/** What is known of the vehicle at one moment. Null: nobody has said. */
+export interface VehicleState {
+  readonly startedToday: boolean;
+  readonly running: boolean;
+  readonly keyOn: boolean;
+  /** How long the engine has been running, or at rest, s. */
+  readonly sinceS: number;
+  /** It has run long enough, or came in hot, so that it is hot now. */
+  readonly hot: boolean;
+  /** It is or was warm today, and has not yet cooled. */
+  readonly warm: boolean;
+  readonly lifted: boolean | null;
+  readonly helper: boolean | null;
+  readonly trayOff: boolean | null;
+  readonly wheelsOff: readonly Place[];
+}
+
+/** Rest of an engine before the arrival, s, by what was said of it. */
+const RESTED_S: Readonly<Record<ArrivalState, number>> = { cold: 24 * 3600, warm: COOL_S, hot: 0 };
+
+/** The vehicle's state at a moment: how it arrived, and what was done to it since. */
+export function vehicleState(
+  arrival: { readonly state: ArrivalState; readonly startedAt: string },
+  acts: readonly Act[],
+  atMs: number,
+): VehicleState {
+  const past = inOrder(acts).filter((act) => Date.parse(act.at) <= atMs);
+  let running = false;
+  let changedMs = Date.parse(arrival.startedAt) - RESTED_S[arrival.state] * 1000;
+  let hotAtChange = arrival.state === 'hot';
+  let warmAtChange = arrival.state !== 'cold';
+  let keyOn = false;
+  let lifted: boolean | null = null;
+  let helper: boolean | null = null;
+  let startedToday = arrival.state !== 'cold';
+  for (const act of past) {
+    if (act.kind !== 'state') continue;
+    const ms = Date.parse(act.at);
+    const gone = (ms - changedMs) / 1000;
+    switch (act.change) {
+      case 'engine-start':
+        if (running) break;
+        startedToday = true;
+        hotAtChange = hotAtChange && gone < COOL_S;
+        warmAtChange = warmAtChange && gone < COOL_S * 4;
+        [running, keyOn, changedMs] = [true, true, ms];
+        break;
+      case 'engine-off':
+        if (running) {
+          hotAtChange = hotAtChange || gone >= WARM_UP_S;
+          warmAtChange = warmAtChange || gone >= SHORT_RUN_S;
+          changedMs = ms;
+        }
+        [running, keyOn] = [false, false];
+        break;
+      case 'key-on':
+        keyOn = true;
+        break;
+      case 'lift-up':
+      case 'lift-down':
+        lifted = act.change === 'lift-up';
+        break;
+      case 'helper-here':
+      case 'helper-gone':
+        helper = act.change === 'helper-here';
+        break;
+    }
+  }
+  const sinceS = Math.max(0, (atMs - changedMs) / 1000);
+  const trays = past.filter((act) => act.kind === 'open' && act.end === 'tray');
+  const open = openEnds(past).map(({ opened }) => opened);
+  return {
+    startedToday,
+    running,
+    keyOn,
+    sinceS,
+    hot: running ? hotAtChange || sinceS >= WARM_UP_S : hotAtChange && sinceS < COOL_S,
+    warm: running ? warmAtChange || sinceS >= SHORT_RUN_S : warmAtChange && sinceS < COOL_S,
+    lifted,
+    helper,
+    trayOff: trays.length === 0 ? null : open.some(({ end }) => end === 'tray'),
+    wheelsOff: open.filter(({ end }) => end === 'wheel').map(({ place }) => place),
+  };
+}
+
+/** Whether a need is met; null where nobody has said enough to tell. */
+function meets(need: Need, state: VehicleState): boolean | null {
+  const { running, sinceS } = state;
+  const settled = !running && sinceS >= SETTLE_S;
+  switch (need) {
+    case 'never-started-today':
+      // What ran before it came in can still be read true once it has settled.
+      return !state.startedToday || settled;
+    case 'off-settled':
+      return !running && (!state.startedToday || settled);
+    case 'off-cold':
+      return !running && !state.warm && !state.hot;
+    case 'off-warm':
+      return !running && (state.warm || state.hot);
+    case 'key-on':
+      return state.keyOn ? true : null;
+    case 'running':
+      return running ? true : null;
+    case 'running-hot':
+      return running ? state.hot : null;
+    case 'tray-off':
+      return state.trayOff;
+    case 'wheel-hanging':
+    case 'wheel-off':
+      return state.lifted === false ? false : null;
+    case 'helper':
+      return state.helper === true ? true : null;
+    case 'ground':
+      return state.lifted === null ? null : !state.lifted;
+  }
+}
+
+/** Needs that are known not to be met: a reading taken now is not true. What nobody has said is not held against it. */
+export function unmetNeeds(needs: readonly Need[], state: VehicleState): Need[] {
+  return needs.filter((need) => meets(need, state) === false);
+}
