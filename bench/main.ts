@@ -1,5 +1,6 @@
 import { benchBundle } from './bundle';
 import { benchPointChange } from './pointChange';
+import { benchRoute } from './route';
 import { benchSaving } from './saving';
 import { benchStart } from './start';
 
@@ -8,6 +9,7 @@ async function main(): Promise<void> {
   await benchPointChange();
   await benchSaving();
   benchBundle();
+  benchRoute();
   await benchStart();
 }
 

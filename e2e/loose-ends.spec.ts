@@ -8,7 +8,7 @@ test.beforeAll(async () => {
 });
 test.afterAll(() => workshop.remove());
 
-const toEnds = (page: Page) => page.getByRole('button', { name: /^Loose ends/ }).click();
+const toEnds = (page: Page) => page.getByRole('button', { name: /^Loose ends, / }).click();
 const choose = (page: Page, group: string, option: string) =>
   page.getByRole('radiogroup', { name: group }).getByRole('radio', { name: option, exact: true }).click();
 
@@ -57,13 +57,13 @@ test('killed with two ends open and a wait running, gone on with on another devi
   await other.getByRole('button', { name: 'To the loose ends' }).click();
 
   await other.getByRole('button', { name: 'Close it: Undertray off' }).click();
-  await other.getByRole('button', { name: 'Closed: Undertray off' }).click();
+  await other.getByRole('button', { name: 'It is closed: Undertray off' }).click();
   await expect(other.getByText('Fasteners back in: 0 to 6.')).toBeVisible();
   await other.getByLabel('Fasteners back in: Undertray off').fill('5');
   await expect(other.getByText('Not all fasteners are back (6).')).toBeVisible();
   await other.getByRole('button', { name: 'It is so' }).click();
-  await other.getByRole('button', { name: 'Closed: Undertray off' }).click();
-  await other.getByRole('button', { name: 'Closed: Oil filler cap off' }).click();
+  await other.getByRole('button', { name: 'It is closed: Undertray off' }).click();
+  await other.getByRole('button', { name: 'It is closed: Oil filler cap off' }).click();
   await expect(other.getByRole('heading', { name: 'Nothing is open' })).toBeVisible();
   await other.getByRole('button', { name: 'Stop: draining' }).click();
   await expect(other.getByText('Nothing is draining, settling or warming up.')).toBeVisible();
@@ -133,7 +133,7 @@ test('the cold gate keeps the engine off; an oil service drains, fills in stages
   await choose(page, 'Washer', 'Reused');
   await expect(page.getByText('This workshop always fits a new washer.')).toBeVisible();
   await choose(page, 'Washer', 'New');
-  await page.getByRole('button', { name: 'Closed: Drain plug out' }).click();
+  await page.getByRole('button', { name: 'It is closed: Drain plug out' }).click();
   await expect(page.getByText(/Drain plug out: closed/)).toBeVisible();
   const stage = page.getByRole('textbox', { name: 'Litres of this stage' });
   await stage.fill('2.5');

@@ -165,6 +165,17 @@ export { remainingS, trustedNow, waitsOf, type ClockAnchor, type Wait } from './
 export { unmetNeeds, vehicleState, type VehicleState } from './acts/vehicleState';
 export { oilService, startBlockers, type OilService, type OilStep } from './acts/oilService';
 export { coldGate, type ColdGate } from './acts/coldGate';
+export { type RouteLeg, type RouteProblem } from './route/problem';
+export {
+  ENGINE_START,
+  ENGINE_STOP,
+  usualSeconds,
+  visitRoute,
+  type RouteInput,
+  type VisitRoute,
+} from './route/visitRoute';
+export { paceOf } from './route/pace';
+export { type UsedWait } from './route/explain';
 export { currentFindings, type CurrentFindings } from './inspection/currentFindings';
 export {
   restOfStop,

@@ -54,8 +54,8 @@ export function EndCard({ end, openedBy, vehicle, house, visitId }: EndCardProps
   const doubts = proofDoubts(opened, told, { spec: vehicle.spec, house });
   const set = (change: Partial<EndProof>) => setProof((before) => ({ ...before, kept: [], ...change }));
   const close = () => {
-    setTried(true);
     if (rule.proof.length > 0 && !asking) return setAsking(true);
+    setTried(true);
     if (problems.length > 0 || doubts.length > 0) return;
     void putAct(visitId, { kind: 'close', opens: opened.id, proof: told });
   };
@@ -103,9 +103,9 @@ export function EndCard({ end, openedBy, vehicle, house, visitId }: EndCardProps
           ))
         : null}
       <Press
-        kind="main"
-        label={rule.proof.length > 0 && !asking ? 'Close it…' : 'Closed'}
-        hint={`${rule.proof.length > 0 && !asking ? 'Close it' : 'Closed'}: ${title}`}
+        kind={asking ? 'main' : 'plain'}
+        label={rule.proof.length > 0 && !asking ? 'Close it…' : 'It is closed'}
+        hint={`${rule.proof.length > 0 && !asking ? 'Close it' : 'It is closed'}: ${title}`}
         onPress={close}
       />
     </Card>

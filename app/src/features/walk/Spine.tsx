@@ -3,11 +3,15 @@ import LayoutList from 'lucide-react-native/icons/layout-list';
 import Search from 'lucide-react-native/icons/search';
 import { memo } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
+import Svg, { Path } from 'react-native-svg';
 import { SPACE, TOUCH } from '../../kit/tokens';
 import { gradeColours, usePalette } from '../../kit/theme';
 import { Label } from '../../kit/Words';
 import { words } from '../../words/en';
 import { placeInitials, stopWords } from '../../words/show';
+
+/** Hooks drawn at most; the number under them tells the rest. */
+const MOST_HOOKS = 4;
 
 interface SpineProps {
   readonly steps: readonly WalkStep[];
@@ -15,13 +19,17 @@ interface SpineProps {
   readonly current: string;
   readonly axles: number;
   readonly onStop: (stop: string) => void;
+  /** How many things hang open. */
+  readonly open: number;
+  readonly onLooseEnds: () => void;
   readonly onEnd: () => void;
   readonly onYard: () => void;
   readonly onJump: () => void;
 }
 
 /** The walk as a line of stops: where you are, what is behind you, what is left. */
-export const Spine = memo(function Spine({ steps, points, current, axles, onStop, onEnd, onYard, onJump }: SpineProps) {
+export const Spine = memo(function Spine(props: SpineProps) {
+  const { steps, points, current, axles, open, onStop, onLooseEnds, onEnd, onYard, onJump } = props;
   const palette = usePalette();
   const stops = [...new Set(steps.map((step) => step.stop))];
   return (
@@ -63,6 +71,27 @@ export const Spine = memo(function Spine({ steps, points, current, axles, onStop
           />
         );
       })}
+      <Pressable
+        role="button"
+        aria-label={`Loose ends, ${open} open`}
+        onPress={onLooseEnds}
+        style={[styles.stop, { backgroundColor: palette.panel }]}
+      >
+        <Svg width={46} height={20} aria-hidden>
+          {Array.from({ length: Math.max(1, Math.min(open, MOST_HOOKS)) }, (_, hook) => (
+            <Path
+              key={hook}
+              d={`M${23 + (hook - (Math.max(1, Math.min(open, MOST_HOOKS)) - 1) / 2) * 11} 1 v9 a4 4 0 1 1 -7 2`}
+              stroke={open > 0 ? palette.advisory : palette.rule}
+              strokeWidth={2.5}
+              fill="none"
+            />
+          ))}
+        </Svg>
+        <Label size="s" soft={open === 0}>
+          {open > 0 ? `${open} open` : 'Ends'}
+        </Label>
+      </Pressable>
       <Pressable role="button" aria-label="Overview and signing" onPress={onEnd} style={styles.stop}>
         <View style={[styles.end, { borderColor: palette.ink }]} />
         <Label size="s" soft>

@@ -35,10 +35,11 @@ export const WaitStrip = memo(function WaitStrip({
     open > 0 && `${open} open`,
   ].filter(Boolean);
   const calls = over.length > 0;
+  if (told.length === 0) return null;
   return (
     <Pressable
       role="button"
-      aria-label={`Loose ends${told.length > 0 ? `: ${told.join(', ')}` : ''}`}
+      aria-label={`To the loose ends: ${told.join(', ')}`}
       onPress={onPress}
       style={[
         styles.strip,
@@ -46,7 +47,7 @@ export const WaitStrip = memo(function WaitStrip({
       ]}
     >
       <Label size="l" colour={calls ? palette.onFill : palette.forecast}>
-        {told.length > 0 ? told.join(' · ') : 'Loose ends: none'}
+        {told.join(' · ')}
       </Label>
     </Pressable>
   );

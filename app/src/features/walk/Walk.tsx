@@ -1,4 +1,4 @@
-import { createGrader, pointKey, walkSteps, type WalkStep } from '@weskopos/core';
+import { createGrader, openEnds, pointKey, walkSteps, type WalkStep } from '@weskopos/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { Suspense, useDeferredValue, useMemo, useRef, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
@@ -19,7 +19,9 @@ import { Step } from './Step';
 import { StepActions, type Panel } from './StepActions';
 import { useSteady } from './useSteady';
 import { WaitStrip } from './WaitStrip';
+import { RouteLine } from './RouteLine';
 import { useReturn } from './useReturn';
+import { useRoute } from './useRoute';
 import { useWalkKeys } from './useWalkKeys';
 import { gradingOf, historyOf } from './visitContext';
 import { swipeAct, type WalkAct } from './walkKeys';
@@ -69,7 +71,16 @@ function WalkThrough({ found, at }: WalkThroughProps) {
       ),
     [points],
   );
-  const isOpen = (step: WalkStep) => step.points.some(({ point, place }) => unseen.has(pointKey(point, place)));
+  const openSteps = useMemo(
+    () =>
+      new Set(
+        steps
+          .filter((step) => step.points.some(({ point, place }) => unseen.has(pointKey(point, place))))
+          .map(({ id }) => id),
+      ),
+    [steps, unseen],
+  );
+  const isOpen = (step: WalkStep) => openSteps.has(step.id);
   const stepWith = (key: string | null) =>
     steps.find((step) => step.points.some(({ point, place }) => pointKey(point, place) === key));
   // Chosen once: a point that has just been seen must not be whisked away from under the hand.
@@ -81,6 +92,15 @@ function WalkThrough({ found, at }: WalkThroughProps) {
   const touched = useRef<{ x: number; y: number } | null>(null);
   const step = steps.find((one) => one.id === chosen);
   const index = step ? steps.indexOf(step) : 0;
+  const route = useRoute({
+    vehicle,
+    visit,
+    earlier,
+    steps,
+    open: openSteps,
+    at: step?.stop ?? 'cold',
+    beginWith: rules.house.beginWith,
+  });
   const isLast = index === steps.length - 1;
   const quick = step ? quickLook(step, grading.standing, history) : null;
   const ends = `/vehicle/${target.vehicleId}/visit/${target.visitId}/ends` as const;
@@ -123,6 +143,8 @@ function WalkThrough({ found, at }: WalkThroughProps) {
   const toStop = useSteady((stop: string) =>
     goTo(steps.find((one) => one.stop === stop && isOpen(one)) ?? steps.find((one) => one.stop === stop)),
   );
+  const open = useMemo(() => openEnds(visit.acts).length, [visit.acts]);
+  const onGo = useSteady((one: WalkStep) => goTo(one));
   const toOverview = useSteady(overview);
   const steadyUndo = useSteady(undo);
   const toYard = useSteady(() => router.replace('/'));
@@ -136,7 +158,9 @@ function WalkThrough({ found, at }: WalkThroughProps) {
         points={points}
         current={step.stop}
         axles={vehicle.axles.length}
+        open={open}
         onStop={toStop}
+        onLooseEnds={toEnds}
         onEnd={toOverview}
         onYard={toYard}
         onJump={toJump}
@@ -175,6 +199,9 @@ function WalkThrough({ found, at }: WalkThroughProps) {
                   background={background}
                   target={target}
                 />
+                {route ? (
+                  <RouteLine route={route} current={step} axles={vehicle.axles.length} onGo={onGo} onEnds={toEnds} />
+                ) : null}
                 <SyncLine />
               </View>
             </ScrollView>

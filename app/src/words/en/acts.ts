@@ -107,3 +107,15 @@ export const oilStep = {
   stick: 'Read the stick, top up, close the filling',
   reset: 'Reset the indicator',
 } satisfies Record<OilStep, string>;
+
+/** What the route has done to the vehicle between looks. */
+export const routeAct = {
+  'engine-start': 'Start the engine',
+  'engine-stop': 'Engine off',
+  'last-start': 'Start it for the leak check',
+  'last-stop': 'Engine off, let it settle',
+  'oil/drain': 'Drain the oil',
+  'oil/filter': 'Oil filter',
+  'oil/plug': 'Drain plug in',
+  'oil/fill': 'Fill the oil',
+} as const;

@@ -1,0 +1,22 @@
+import { planRoute, plainRoute, usedWaits, walkSeconds } from '@weskopos/core/src/routing';
+import type { RouteLeg, RouteProblem, UsedWait } from '@weskopos/core/src/routing';
+
+/** A problem as it crosses to the worker: without what is no data. */
+export type RouteQuestion = Omit<RouteProblem, 'walkS'>;
+
+export interface RouteAnswer {
+  readonly legs: readonly RouteLeg[];
+  readonly totalS: number;
+  /** Against walking by the list, s. */
+  readonly savedS: number;
+  readonly waits: readonly UsedWait[];
+}
+
+/** Plans a route; null where no order keeps its conditions. */
+export function answerRoute(question: RouteQuestion): RouteAnswer | null {
+  const problem = { ...question, walkS: walkSeconds };
+  const plain = plainRoute(problem);
+  if (!plain) return null;
+  const { legs, totalS } = planRoute(problem);
+  return { legs, totalS, savedS: Math.max(0, (plain.at(-1)?.endS ?? 0) - totalS), waits: usedWaits(problem, legs) };
+}
