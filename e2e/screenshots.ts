@@ -34,6 +34,22 @@ async function main(): Promise<void> {
   await page.getByLabel('Odometer, km').fill('5900');
   await page.getByRole('radio', { name: 'Stood cold' }).click();
   await shoot(page, 'arrival');
+  await page.getByRole('button', { name: 'To the cold gate' }).click();
+  for (const question of ['Oil on the stick?', 'Coolant present?', 'Belts on and whole?'])
+    await page.getByRole('radiogroup', { name: question }).getByRole('radio', { name: 'Yes', exact: true }).click();
+  await page
+    .getByRole('radiogroup', { name: 'Nothing pooled under it?' })
+    .getByRole('radio', { name: 'No', exact: true })
+    .click();
+  await shoot(page, 'cold-gate');
+  await page.getByRole('button', { name: /^To the walk/ }).click();
+  await page.getByRole('button', { name: /^Loose ends, / }).click();
+  await page.getByRole('button', { name: 'Begin an oil service' }).click();
+  await page.getByRole('button', { name: 'Filler cap off', exact: true }).click();
+  await page.getByRole('button', { name: 'Drain plug out', exact: true }).click();
+  await page.setViewportSize(DESK);
+  await shoot(page, 'loose-ends-wide');
+  await page.setViewportSize(PHONE);
 
   await page.goto(workshop.url);
   await page.getByRole('button', { name: 'Go on with the visit of FH 07' }).click();

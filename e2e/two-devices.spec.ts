@@ -26,13 +26,28 @@ test('two people read the same point without knowing: both entries are kept and 
   );
   const [isla, callum] = pages;
   if (!isla || !callum) throw new Error('two pages were opened');
+  // They see each other on the spine; then the signal is gone for one of them.
+  await expect(isla.getByRole('button', { name: /^Underside, .*Callum is here/ })).toBeVisible();
+  await callum.context().setOffline(true);
   await isla.getByRole('radio', { name: 'Damp' }).click();
   await callum.getByRole('radio', { name: 'Dripping' }).click();
-  for (const page of [isla, callum]) await expect(page.getByText('Saved and sent.')).toBeVisible();
-  await isla.reload();
+  await expect(callum.getByText(/1 change wait/)).toBeVisible();
+  await callum.context().setOffline(false);
+  for (const page of [isla, callum]) await expect(page.getByText('Saved and sent.')).toBeVisible({ timeout: 30_000 });
   await isla.getByRole('button', { name: 'Overview and signing' }).click();
   await expect(isla.getByRole('heading', { name: 'Seen twice' })).toBeVisible();
   await expect(isla.getByText(/Engine leaks from below: two entries are kept/)).toBeVisible();
+  await isla.getByRole('button', { name: 'Keep what Callum saw: Engine leaks from below' }).click();
+  await expect(isla.getByRole('heading', { name: 'Seen twice' })).toBeHidden();
+
+  // What one finds now comes to the other without asking.
+  await jump(callum, 'exhaust');
+  await isla.goBack();
+  await jump(isla, 'engine leaks from below');
+  await expect(isla.getByRole('radio', { name: 'Dripping' })).toBeChecked();
+  await jump(callum, 'engine leaks from below');
+  await isla.getByRole('radio', { name: 'Damp' }).click();
+  await expect(callum.getByRole('radio', { name: 'Damp' })).toBeChecked();
 });
 
 test('at the desk: panes side by side, dark and light pass the checker, the report prints without buttons', async ({

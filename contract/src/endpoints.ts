@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { lifeSchema, yardEntrySchema } from './life';
 import { visitSchema } from './inspection';
 import { operationBatchSchema, operationOutcomeSchema } from './operation';
+import { placeHeldSchema } from './live';
 import { newPersonSchema, personSchema, setupSchema, signInSchema } from './person';
 import { idSchema } from './shapes';
 import { rulebookPreviewSchema, rulebookSchema } from './rulebook';
@@ -133,6 +134,15 @@ export const ENDPOINTS = {
     params: byId,
     body: noBody,
     answer: visitSchema,
+  }),
+  /** Tells the others who have this visit open where one stands. */
+  holdPlace: endpoint({
+    method: 'post',
+    path: '/api/inspections/:id/place',
+    access: 'signed-in',
+    params: byId,
+    body: placeHeldSchema,
+    answer: z.object({ others: z.number() }),
   }),
   report: endpoint({
     method: 'get',

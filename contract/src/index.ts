@@ -1,3 +1,4 @@
+export { LIVE_PATH, deviceSchema, type Changed, type LiveEvent, type Presence } from './live';
 export { actSchema, storedActSchema, type StoredAct } from './act';
 export { idSchema, instantSchema } from './shapes';
 export { plainVehicleSchema, specSchema, vehicleSchema } from './vehicle';

@@ -14,3 +14,4 @@ export {
 } from './bench/rotation';
 export { FILTER_MISFITS, filterFit, type FilterFitQuestion, type FilterMisfit } from './bench/filterFit';
 export { partLeft, type PartLeft } from './bench/partLeft';
+export { stickerOf, type NextDue, type Sticker } from './report/stickerOf';

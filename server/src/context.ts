@@ -9,6 +9,7 @@ import { Journal } from './journal/journal';
 import { replayJournal, type Replay } from './operations/acceptChanges';
 import type { Change } from './operations/change';
 import { Sessions } from './people/sessions';
+import { LiveHub } from './live/liveHub';
 import { newSetupCode } from './people/setupCode';
 import { PhotoFiles } from './photos/photoFiles';
 
@@ -19,6 +20,7 @@ export interface Context {
   readonly journal: Journal;
   readonly sessions: Sessions;
   readonly photos: PhotoFiles;
+  readonly live: LiveHub;
   readonly clock: () => Date;
   readonly log: Logger;
   /** Lets the first lead in; null once there are people. */
@@ -51,6 +53,7 @@ export async function openContext(config: Config, clock: () => Date): Promise<Co
       journal,
       sessions: new Sessions(engine, clock),
       photos: new PhotoFiles(path.join(config.dataFolder, 'photos')),
+      live: new LiveHub(),
       clock,
       log,
       setupCode: anyone ? null : newSetupCode(),

@@ -20,6 +20,7 @@ export async function listen(context: Context): Promise<Running> {
   });
   const stop = async () => {
     const closed = new Promise<void>((resolve) => server.close(() => resolve()));
+    context.live.close();
     server.closeIdleConnections();
     const cut = setTimeout(() => server.closeAllConnections(), GRACE_MS);
     await closed;

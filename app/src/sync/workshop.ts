@@ -45,7 +45,8 @@ export const useWorkshop = create<WorkshopState>(() => ({
 const { getState, setState } = useWorkshop;
 let store: DeviceStore;
 let sync: Sync;
-const deviceId = `web-${Math.random().toString(36).slice(2, 10)}`;
+/** What this device is called among others, for as long as the page is open. */
+export const deviceId = `web-${Math.random().toString(36).slice(2, 10)}`;
 
 /** Figures and places are told by the newest rules, those waiting here included. */
 useWorkshop.subscribe((state, before) => {
@@ -139,6 +140,15 @@ export async function refresh(): Promise<void> {
     await store.write('yard', entries);
     setState({ entries });
     for (const { vehicle } of entries) await refreshLife(vehicle.id);
+  } catch (error) {
+    if (!(error instanceof Unreachable)) throw error;
+  }
+}
+
+/** Fetches one vehicle's life: somebody else has changed it. */
+export async function refreshLifeQuietly(id: string): Promise<void> {
+  try {
+    await refreshLife(id);
   } catch (error) {
     if (!(error instanceof Unreachable)) throw error;
   }

@@ -28,6 +28,12 @@ export interface DueAnswer {
   readonly distanceLeft: number | null;
 }
 
+/** Calendar months on; a part of a month as days. */
+export function monthsAfter(from: Date, months: number): Date {
+  const whole = Math.floor(months);
+  return addDays(addMonths(from, whole), Math.round((months - whole) * 30.4375));
+}
+
 const iso = (date: Date) => formatISO(date, { representation: 'date' });
 
 /**
@@ -40,9 +46,7 @@ export function dueOf(question: DueQuestion): DueAnswer | null {
   if (!(factor > 0 && factor <= 1)) throw new RangeError('the hard-use factor is over 0 and at most 1');
   const answers: DueAnswer[] = [];
   if (question.months !== null) {
-    const whole = Math.floor(question.months * factor);
-    const days = Math.round((question.months * factor - whole) * 30.4375);
-    const on = addDays(addMonths(parseISO(question.lastOn), whole), days);
+    const on = monthsAfter(parseISO(question.lastOn), question.months * factor);
     answers.push({
       by: 'months',
       on: iso(on),

@@ -1,10 +1,11 @@
 import { pointKey } from '../catalogue/catalogue';
-import type { Finding } from './finding';
+import equal from 'fast-deep-equal';
+import { contentOf, type Finding } from './finding';
 
 export interface CurrentFindings {
   /** The entry that stands for each point, by point key. */
   readonly standing: ReadonlyMap<string, Finding>;
-  /** Points where two entries stand beside each other; all kept, newest first. */
+  /** Points where entries that say different things stand beside each other; all kept, newest first. */
   readonly forks: ReadonlyMap<string, readonly Finding[]>;
 }
 
@@ -29,7 +30,8 @@ export function currentFindings(findings: readonly Finding[]): CurrentFindings {
     const sorted = [...byId.values()].sort(newestFirst);
     const [newest] = sorted;
     if (newest) standing.set(key, newest);
-    if (sorted.length > 1) forks.set(key, sorted);
+    // Two who say the same do not disagree; so a choice between two is told by saying the one over the other.
+    if (newest && sorted.some((one) => !equal(contentOf(one), contentOf(newest)))) forks.set(key, sorted);
   }
   return { standing, forks };
 }

@@ -6,6 +6,7 @@ import helmet from 'helmet';
 import path from 'node:path';
 import type { Context } from '../context';
 import { inspectionRoutes } from '../inspections/routes';
+import { liveRoutes } from '../live/routes';
 import { operationRoutes } from '../operations/routes';
 import { peopleRoutes } from '../people/routes';
 import { photoRoutes } from '../photos/routes';
@@ -70,6 +71,7 @@ export function createApp(context: Context): Express {
   reportRoutes(api, context);
   photoRoutes(api, context);
   ruleRoutes(api, context);
+  liveRoutes(api, context);
   app.use('/api', () => {
     throw new NotFound('endpoint');
   });

@@ -31,7 +31,7 @@ import { gradingOf } from '../walk/visitContext';
 
 const STOOD_MOST_H = 10_000;
 /** Fuel as a gauge shows it, share of a full tank. */
-const FUEL = { Empty: 0, '¼': 0.25, '½': 0.5, '¾': 0.75, Full: 1 } as const;
+const FUEL = { Empty: 0, '¼': 0.25, '½': 0.5, '¾': 0.75, 'Full tank': 1 } as const;
 type FuelStep = keyof typeof FUEL;
 const FUEL_STEPS = Object.keys(FUEL) as FuelStep[];
 const AMBIENT_RANGE = { least: -60, most: 60 } as const;

@@ -13,11 +13,13 @@ import { useVisit } from '../../sync/useLife';
 import { nowIso } from '../../sync/clock';
 import { record, useWorkshop } from '../../sync/workshop';
 import { words } from '../../words/en';
-import { pointWords } from '../../words/show';
 import { endTitle } from '../ends/EndCard';
 import { Decks } from '../decks/Decks';
 import { NotHere } from '../root/NotHere';
 import { CoverageList } from './CoverageList';
+import { useTogether } from '../walk/useTogether';
+import { gradingOf } from '../walk/visitContext';
+import { ForksCard } from './ForksCard';
 import { PointLine } from './PointLine';
 import { SystemsCard } from './SystemsCard';
 import { VerdictCard } from './VerdictCard';
@@ -27,6 +29,7 @@ export function Overview() {
   const { id, visit: visitId } = useLocalSearchParams<{ id: string; visit: string }>();
   const found = useVisit(id, visitId);
   const router = useRouter();
+  useTogether(id, visitId, 'sign');
   const palette = usePalette();
   const wide = useIsWide();
   const [asked, setAsked] = useState(false);
@@ -103,16 +106,12 @@ export function Overview() {
             </Card>
           ) : null}
           {forks.size > 0 ? (
-            <Card>
-              <Heading level={2}>Seen twice</Heading>
-              {[...forks.values()].map(([first]) =>
-                first ? (
-                  <Words
-                    key={first.id}
-                  >{`${pointWords(first.point, first.place, axles)}: two entries are kept; the newer one counts. Read it once more to settle it.`}</Words>
-                ) : null,
-              )}
-            </Card>
+            <ForksCard
+              forks={forks}
+              grading={gradingOf(found.life, found.visit, found.rules)}
+              target={{ vehicleId: id, visitId }}
+              signed={inspection.signedAt !== null}
+            />
           ) : null}
           {worstFirst(verdict.points).length > 0 ? (
             <Card>

@@ -1,5 +1,5 @@
 import { composeReport, worstFirst } from '@weskopos/core';
-import { useLocalSearchParams } from 'expo-router';
+import { useLocalSearchParams, useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import { Card } from '../../kit/Card';
 import { Page } from '../../kit/Page';
@@ -26,6 +26,7 @@ const MOST_RUN_OUT = 5;
 export function ReportPage() {
   const { id, visit: visitId } = useLocalSearchParams<{ id: string; visit: string }>();
   const found = useVisit(id, visitId);
+  const router = useRouter();
   if (!found) return <NotHere />;
   const { vehicle } = found.life;
   const report = composeReport(vehicle, found.visit, found.earlier, found.rules);
@@ -47,7 +48,16 @@ export function ReportPage() {
       over={[vehicle.make, vehicle.model, vehicle.year, vehicle.plate].filter(Boolean).join(' · ')}
       back={`/vehicle/${id}`}
       width={760}
-      foot={<Press kind="main" label="Print" onPress={() => window.print()} style={{ flex: 1 }} />}
+      foot={
+        <>
+          <Press
+            label="Sticker and bay card"
+            onPress={() => router.push(`/vehicle/${id}/visit/${visitId}/sticker`)}
+            style={{ flex: 1 }}
+          />
+          <Press kind="main" label="Print" onPress={() => window.print()} style={{ flex: 1 }} />
+        </>
+      }
     >
       <View>
         <Words>{`${dayAndTime(inspection.startedAt)}, ${found.visit.inspector}`}</Words>

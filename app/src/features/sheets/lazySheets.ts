@@ -12,3 +12,4 @@ export const ReportPage = lazy(() => sheets().then((loaded) => ({ default: loade
 export const JumpPanel = lazy(() => sheets().then((loaded) => ({ default: loaded.JumpPanel })));
 export const EndsPage = lazy(() => sheets().then((loaded) => ({ default: loaded.EndsPage })));
 export const GatePage = lazy(() => sheets().then((loaded) => ({ default: loaded.GatePage })));
+export const StickerPage = lazy(() => sheets().then((loaded) => ({ default: loaded.StickerPage })));

@@ -6,4 +6,5 @@ export { Overview } from '../overview/Overview';
 export { PhotoMarker } from '../photo/PhotoMarker';
 export { PhotoTaker } from '../photo/PhotoTaker';
 export { ReportPage } from '../report/ReportPage';
+export { StickerPage } from '../sticker/StickerPage';
 export { JumpPanel } from '../walk/JumpPanel';

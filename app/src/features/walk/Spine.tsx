@@ -1,3 +1,4 @@
+import type { Presence } from '@weskopos/contract';
 import { worstGrade, type Grade, type GradedPoint, type WalkStep } from '@weskopos/core';
 import LayoutList from 'lucide-react-native/icons/layout-list';
 import Search from 'lucide-react-native/icons/search';
@@ -21,6 +22,8 @@ interface SpineProps {
   readonly onStop: (stop: string) => void;
   /** How many things hang open. */
   readonly open: number;
+  /** Who else is at this visit, and where. */
+  readonly others: Presence;
   readonly onLooseEnds: () => void;
   readonly onEnd: () => void;
   readonly onYard: () => void;
@@ -29,7 +32,7 @@ interface SpineProps {
 
 /** The walk as a line of stops: where you are, what is behind you, what is left. */
 export const Spine = memo(function Spine(props: SpineProps) {
-  const { steps, points, current, axles, open, onStop, onLooseEnds, onEnd, onYard, onJump } = props;
+  const { steps, points, current, axles, open, others, onStop, onLooseEnds, onEnd, onYard, onJump } = props;
   const palette = usePalette();
   const stops = [...new Set(steps.map((step) => step.stop))];
   return (
@@ -67,6 +70,10 @@ export const Spine = memo(function Spine(props: SpineProps) {
             grade={seen.length === 0 ? 'not-seen' : worstGrade(seen.map((point) => point.result.grade))}
             isCurrent={stop === current}
             axles={axles}
+            with={others
+              .filter((other) => other.stop === stop)
+              .map(({ name }) => name)
+              .join(', ')}
             onStop={onStop}
           />
         );
@@ -109,17 +116,19 @@ interface StopProps {
   readonly grade: Grade;
   readonly isCurrent: boolean;
   readonly axles: number;
+  /** Names of others who are there now; empty for none. */
+  readonly with: string;
   readonly onStop: (stop: string) => void;
 }
 
 /** One stop; drawn anew only when something on it changed. */
-const Stop = memo(function Stop({ stop, seen, all, grade, isCurrent, axles, onStop }: StopProps) {
+const Stop = memo(function Stop({ stop, seen, all, grade, isCurrent, axles, with: company, onStop }: StopProps) {
   const palette = usePalette();
   const { line } = gradeColours(palette, grade);
   return (
     <Pressable
       role="button"
-      aria-label={`${stopWords(stop, axles)}, ${seen} of ${all} seen`}
+      aria-label={`${stopWords(stop, axles)}, ${seen} of ${all} seen${company ? `, ${company} is here` : ''}`}
       aria-current={isCurrent ? 'step' : undefined}
       onPress={() => onStop(stop)}
       style={styles.stop}
@@ -131,6 +140,13 @@ const Stop = memo(function Stop({ stop, seen, all, grade, isCurrent, axles, onSt
       ) : (
         <View style={[styles.node, { borderColor: line, backgroundColor: seen === all ? line : palette.panel }]} />
       )}
+      {company ? (
+        <View style={[styles.company, { backgroundColor: palette.forecast }]}>
+          <Label size="s" colour={palette.onFill}>
+            {company.slice(0, 1)}
+          </Label>
+        </View>
+      ) : null}
       <Label size="s" soft={!isCurrent}>
         {words.stopShort[stop] ?? placeInitials(stop, axles)}
       </Label>
@@ -154,6 +170,16 @@ const styles = StyleSheet.create({
     paddingHorizontal: 4,
     height: 26,
     borderRadius: 13,
+    alignItems: 'center',
+    justifyContent: 'center',
+  },
+  company: {
+    position: 'absolute',
+    top: 0,
+    right: 2,
+    width: 18,
+    height: 18,
+    borderRadius: 9,
     alignItems: 'center',
     justifyContent: 'center',
   },

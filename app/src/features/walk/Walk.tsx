@@ -22,6 +22,7 @@ import { WaitStrip } from './WaitStrip';
 import { RouteLine } from './RouteLine';
 import { useReturn } from './useReturn';
 import { useRoute } from './useRoute';
+import { useTogether } from './useTogether';
 import { useWalkKeys } from './useWalkKeys';
 import { gradingOf, historyOf } from './visitContext';
 import { swipeAct, type WalkAct } from './walkKeys';
@@ -92,6 +93,7 @@ function WalkThrough({ found, at }: WalkThroughProps) {
   const touched = useRef<{ x: number; y: number } | null>(null);
   const step = steps.find((one) => one.id === chosen);
   const index = step ? steps.indexOf(step) : 0;
+  const others = useTogether(target.vehicleId, target.visitId, step?.stop ?? 'cold');
   const route = useRoute({
     vehicle,
     visit,
@@ -159,6 +161,7 @@ function WalkThrough({ found, at }: WalkThroughProps) {
         current={step.stop}
         axles={vehicle.axles.length}
         open={open}
+        others={others}
         onStop={toStop}
         onLooseEnds={toEnds}
         onEnd={toOverview}

@@ -85,6 +85,11 @@ export async function putFindings(
   );
 }
 
+/** Settles a fork: what was chosen is said over each of the others. All entries stay. */
+export async function settleFork(target: Target, chosen: Finding, entries: readonly Finding[]): Promise<void> {
+  for (const other of entries) if (other.id !== chosen.id) await append(target, other, other, contentOf(chosen));
+}
+
 /** Takes the last act of this visit back, by entries of its own: nothing is erased. Gives the point it was on. */
 export function undoLast(visitId: string): PointRef | undefined {
   const { entries } = useUndo.getState();

@@ -1,0 +1,1 @@
+export { StickerPage as default } from '../../../../../src/features/sheets/lazySheets';

@@ -1,0 +1,62 @@
+import { gradePoint, pointKey, type Finding, type GradingContext } from '@weskopos/core';
+import type { StoredFinding } from '@weskopos/contract';
+import { StyleSheet, View } from 'react-native';
+import { Card } from '../../kit/Card';
+import { Press } from '../../kit/Press';
+import { SPACE } from '../../kit/tokens';
+import { Heading, Words } from '../../kit/Words';
+import { gradeSentence } from '../../words/reasonSentence';
+import { words } from '../../words/en';
+import { dayAndTime, pointWords } from '../../words/show';
+import { settleFork, type Target } from '../walk/findings';
+
+interface ForksCardProps {
+  readonly forks: ReadonlyMap<string, readonly Finding[]>;
+  readonly grading: GradingContext;
+  readonly target: Target;
+  readonly signed: boolean;
+}
+
+/** Points two people saw differently: both values, and a choice. */
+export function ForksCard({ forks, grading, target, signed }: ForksCardProps) {
+  return (
+    <Card>
+      <Heading level={2}>Seen twice</Heading>
+      {[...forks.values()].map((entries) => {
+        const [first] = entries;
+        if (!first) return null;
+        const name = pointWords(first.point, first.place, grading.vehicle.axles.length);
+        return (
+          <View key={first.id} style={styles.fork}>
+            <Words>{`${name}: two entries are kept; the newer one counts until one is chosen.`}</Words>
+            {entries.map((entry) => {
+              const { by } = entry as StoredFinding;
+              const standing = new Map(grading.standing).set(pointKey(entry.point, entry.place), entry);
+              const result = gradePoint(entry, { ...grading, standing });
+              return (
+                <View key={entry.id} style={styles.row}>
+                  <Words style={styles.grow}>
+                    {`${by}, ${dayAndTime(entry.at)}: ${words.grade[result.grade].toLowerCase()}. ${gradeSentence(result)}`}
+                  </Words>
+                  {signed ? null : (
+                    <Press
+                      label="This one"
+                      hint={`Keep what ${by} saw: ${name}`}
+                      onPress={() => void settleFork(target, entry, entries)}
+                    />
+                  )}
+                </View>
+              );
+            })}
+          </View>
+        );
+      })}
+    </Card>
+  );
+}
+
+const styles = StyleSheet.create({
+  fork: { gap: SPACE.s },
+  row: { flexDirection: 'row', alignItems: 'center', gap: SPACE.s },
+  grow: { flex: 1 },
+});

@@ -1,0 +1,94 @@
+import { openEnds, waitsOf, type Vehicle } from '@weskopos/core';
+import { stickerOf, type NextDue } from '@weskopos/core/src/deskSums';
+import { useLocalSearchParams } from 'expo-router';
+import { StyleSheet, View } from 'react-native';
+import { Page } from '../../kit/Page';
+import { Press } from '../../kit/Press';
+import { usePalette } from '../../kit/theme';
+import { CORNER, SPACE } from '../../kit/tokens';
+import { Heading, Label, Words } from '../../kit/Words';
+import { useVisit } from '../../sync/useLife';
+import { words } from '../../words/en';
+import { amount, capital, day, dayAndTime, meterWords } from '../../words/show';
+import { endTitle } from '../ends/EndCard';
+import { NotHere } from '../root/NotHere';
+import { QrMark } from './QrMark';
+
+/** Windscreen sticker and bay card, each small enough to be cut out of one sheet. */
+export function StickerPage() {
+  const { id, visit: visitId } = useLocalSearchParams<{ id: string; visit: string }>();
+  const found = useVisit(id, visitId);
+  const palette = usePalette();
+  if (!found) return <NotHere />;
+  const { life, visit, rules } = found;
+  const { vehicle } = life;
+  const { inspection, acts } = visit;
+  const { dues, boltsAgain } = stickerOf(vehicle, inspection, acts, rules.house);
+  const address = `${window.location.origin}/vehicle/${vehicle.id}`;
+  const frame = [styles.card, { borderColor: palette.ink, backgroundColor: palette.card }];
+  const hanging = openEnds(acts);
+  const waits = waitsOf(acts).filter(({ done }) => !done);
+  return (
+    <Page
+      title="Sticker and bay card"
+      over={`${vehicle.fleetCode} · ${vehicle.make} ${vehicle.model}`}
+      back={`/vehicle/${id}/visit/${visitId}/report`}
+      foot={<Press kind="main" label="Print" onPress={() => window.print()} style={styles.grow} />}
+    >
+      <View role="group" aria-label="Windscreen sticker" style={frame}>
+        <View style={styles.row}>
+          <View style={styles.grow}>
+            <Heading level={2}>{vehicle.fleetCode}</Heading>
+            <Words size="m">{`${day(inspection.startedAt)}, ${meterWords(inspection.meter, vehicle.meterUnit)}`}</Words>
+            {dues.length === 0 ? <Words size="m">The spec sheet tells no intervals.</Words> : null}
+            {dues.map((due) => (
+              <Label key={due.job} size="m">
+                {dueWords(due, vehicle)}
+              </Label>
+            ))}
+            {boltsAgain ? (
+              <Label size="m" colour={palette.fail}>
+                {`Wheel bolts again: ${meterWords(boltsAgain.fromKm, 'km')} to ${meterWords(boltsAgain.toKm, 'km')}`}
+              </Label>
+            ) : null}
+          </View>
+          <QrMark text={address} size={112} label="Opens this vehicle’s life sheet" />
+        </View>
+      </View>
+      <View role="group" aria-label="Bay card" style={frame}>
+        <Heading level={2}>{`${vehicle.fleetCode}, in the bay`}</Heading>
+        {inspection.complaint ? <Words>{`The keeper says: “${inspection.complaint}”`}</Words> : null}
+        {vehicle.spec.fluids.map(({ fluid, grade, capacityL }) => (
+          <Words key={fluid} size="m">
+            {told(capital(fluid.replaceAll('-', ' ')), grade, capacityL === null ? '' : amount('volume', capacityL))}
+          </Words>
+        ))}
+        {vehicle.spec.torques.map(({ fastener, newtonMetres, socket }) => (
+          <Words key={fastener} size="m">
+            {told(capital(fastener.replaceAll('-', ' ')), amount('torque', newtonMetres), socket)}
+          </Words>
+        ))}
+        <Label>{hanging.length === 0 ? 'Nothing is open.' : 'Open, close before it leaves:'}</Label>
+        {hanging.map((end) => (
+          <Words key={end.opened.id}>{`☐ ${endTitle(end, vehicle.axles.length)}`}</Words>
+        ))}
+        {waits.map((wait) => (
+          <Words key={wait.id}>{`${words.wait[wait.kind]} since ${dayAndTime(wait.startedAt)}`}</Words>
+        ))}
+      </View>
+    </Page>
+  );
+}
+
+const told = (...parts: readonly string[]) => parts.filter(Boolean).join(' · ');
+
+function dueWords({ job, meter, by }: NextDue, { meterUnit }: Pick<Vehicle, 'meterUnit'>): string {
+  const limits = [meter === null ? '' : meterWords(meter, meterUnit), by === null ? '' : day(by)].filter(Boolean);
+  return `Next ${job}: ${limits.join(' or ')}`;
+}
+
+const styles = StyleSheet.create({
+  card: { borderWidth: 1.5, borderRadius: CORNER.m, padding: SPACE.m, gap: SPACE.xs, maxWidth: 380 },
+  row: { flexDirection: 'row', gap: SPACE.m },
+  grow: { flex: 1 },
+});

@@ -1,0 +1,34 @@
+import { ENDPOINTS, LIVE_PATH, deviceSchema } from '@weskopos/contract';
+import { z } from 'zod';
+import type { Context } from '../context';
+import { requirePerson, signedInPerson } from '../http/guard';
+import { NotFound } from '../http/problems';
+import { register, type Api } from '../http/register';
+
+/** A line now and then keeps proxies from closing a quiet answer, ms. */
+const HEARTBEAT_MS = 25_000;
+const askedSchema = z.object({ id: z.uuid(), device: deviceSchema });
+
+export function liveRoutes(api: Api, { engine, live, sessions }: Context): void {
+  api.app.get(`${LIVE_PATH}/:id`, requirePerson({ sessions }), async (request, response) => {
+    const { id, device } = askedSchema.parse({ ...request.params, ...request.query });
+    const [visit] = await engine.query('select 1 from inspection where id = $1', [id]);
+    if (!visit) throw new NotFound('inspection');
+    // Not compressed: a packer would hold events back until it has enough of them.
+    response.set({ 'Content-Type': 'text/event-stream', 'Cache-Control': 'no-cache, no-transform' });
+    response.flushHeaders();
+    const leave = live.join(id, {
+      device,
+      name: signedInPerson(response).name,
+      send: (event, data) => response.write(`event: ${event}\ndata: ${JSON.stringify(data)}\n\n`),
+      end: () => response.end(),
+    });
+    const heartbeat = setInterval(() => response.write(':\n\n'), HEARTBEAT_MS);
+    request.on('close', () => {
+      clearInterval(heartbeat);
+      leave();
+    });
+  });
+
+  register(api, ENDPOINTS.holdPlace, ({ params, body }) => ({ others: live.move(params.id, body.device, body.stop) }));
+}
