@@ -123,3 +123,24 @@ describe('a life on the device’s disk', () => {
     expect(await readLife(store, 'nobody')).toBeUndefined();
   });
 });
+
+test('acts are laid over a visit once, and signing over an open end keeps its reason', () => {
+  const act = { id: crypto.randomUUID(), inspectionId: inspection.id, at };
+  const tray = made('act.put', { ...act, kind: 'open', end: 'tray', place: '', fasteners: 6 });
+  const begun = fold([...story.slice(0, -1), tray, tray]);
+  expect(begun?.visits[0]?.acts).toEqual([{ ...tray.body, by: 'Isla' }]);
+  const sign = (over?: string) =>
+    made('inspection.sign', { inspectionId: inspection.id, signedAt: at, ...(over === undefined ? {} : { over }) });
+  expect(fold([sign('tray on order')], begun)?.visits[0]?.inspection.signedOver).toBe('tray on order');
+  expect(fold([...story.slice(0, -1), sign('nothing is open')])?.visits[0]?.inspection.signedOver).toBeNull();
+});
+
+test('what the server sends keeps the acts this device knows and it does not', () => {
+  const known = fold([
+    ...story.slice(0, -1),
+    made('act.put', { id: crypto.randomUUID(), inspectionId: inspection.id, at, kind: 'state', change: 'lift-up' }),
+  ]);
+  const fetched = fold(story.slice(0, -1));
+  if (!known || !fetched) throw new Error('both lives were made');
+  expect(mergeLife(known, fetched).visits[0]?.acts).toEqual(known.visits[0]?.acts);
+});
