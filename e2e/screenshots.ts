@@ -34,6 +34,10 @@ async function main(): Promise<void> {
   await page.getByLabel('Odometer, km').fill('5900');
   await page.getByRole('radio', { name: 'Stood cold' }).click();
   await shoot(page, 'arrival');
+  await page.goto(workshop.url);
+  await page.getByRole('button', { name: 'Begin a visit of FH 11' }).click();
+  await page.getByLabel('Odometer, km').fill('41100');
+  await page.getByRole('radio', { name: 'Stood cold' }).click();
   await page.getByRole('button', { name: 'To the cold gate' }).click();
   for (const question of ['Oil on the stick?', 'Coolant present?', 'Belts on and whole?'])
     await page.getByRole('radiogroup', { name: question }).getByRole('radio', { name: 'Yes', exact: true }).click();

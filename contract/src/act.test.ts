@@ -1,22 +1,21 @@
 import { NO_PROOF, type ActContent } from '@weskopos/core';
-import { randomUUID } from 'node:crypto';
 import { actSchema, findingSchema, operationSchema, storedActSchema } from './index';
 import { CAR, findingOf, inspectionOf } from '@weskopos/core/src/tests/builders';
 import { newInspectionSchema } from './inspection';
 
-const common = { id: randomUUID(), inspectionId: randomUUID(), at: '2026-06-01T08:00:00.000Z' };
+const common = { id: crypto.randomUUID(), inspectionId: crypto.randomUUID(), at: '2026-06-01T08:00:00.000Z' };
 const parse = (content: object) => actSchema.safeParse({ ...common, ...content });
-const close = (proof: object) => ({ kind: 'close', opens: randomUUID(), proof: { ...NO_PROOF, ...proof } });
+const close = (proof: object) => ({ kind: 'close', opens: crypto.randomUUID(), proof: { ...NO_PROOF, ...proof } });
 
 const good: ActContent[] = [
   { kind: 'state', change: 'lift-up' },
   { kind: 'gate', question: 'dry', answer: true },
   { kind: 'gate-override', reason: 'towed in, known' },
   { kind: 'open', end: 'wheel', place: '2Ro', fasteners: 6 },
-  { kind: 'close', opens: randomUUID(), proof: NO_PROOF },
-  { kind: 'fill', opens: randomUUID(), litres: 0.05 },
+  { kind: 'close', opens: crypto.randomUUID(), proof: NO_PROOF },
+  { kind: 'fill', opens: crypto.randomUUID(), litres: 0.05 },
   { kind: 'wait', wait: 'settle', lengthS: 600 },
-  { kind: 'wait-done', waits: randomUUID() },
+  { kind: 'wait-done', waits: crypto.randomUUID() },
 ];
 
 test.each(good.map((content) => [content.kind, content] as const))(
@@ -35,8 +34,8 @@ test.each([
   ['no fastener', { kind: 'open', end: 'tray', place: '', fasteners: 0 }],
   ['half a fastener', { kind: 'open', end: 'tray', place: '', fasteners: 1.5 }],
   ['a place that is none', { kind: 'open', end: 'wheel', place: '9Z', fasteners: 5 }],
-  ['no litres', { kind: 'fill', opens: randomUUID(), litres: 0 }],
-  ['a lake of litres', { kind: 'fill', opens: randomUUID(), litres: 201 }],
+  ['no litres', { kind: 'fill', opens: crypto.randomUUID(), litres: 0 }],
+  ['a lake of litres', { kind: 'fill', opens: crypto.randomUUID(), litres: 201 }],
   ['a wait of no time', { kind: 'wait', wait: 'drain', lengthS: 0 }],
   ['a wait of a week', { kind: 'wait', wait: 'drain', lengthS: 7 * 24 * 3600 }],
   ['a torque of nothing', close({ torqueNm: 0 })],
@@ -51,18 +50,18 @@ test.each([
 test('signing over open ends wants words; without them the field is left out', () => {
   const sign = (over?: string) =>
     operationSchema.safeParse({
-      id: randomUUID(),
+      id: crypto.randomUUID(),
       at: common.at,
       device: 'd',
       kind: 'inspection.sign',
-      body: { inspectionId: randomUUID(), signedAt: common.at, ...(over === undefined ? {} : { over }) },
+      body: { inspectionId: crypto.randomUUID(), signedAt: common.at, ...(over === undefined ? {} : { over }) },
     }).success;
   expect([sign(), sign('tray on order'), sign(' ')]).toEqual([true, true, false]);
 });
 
 test('entries and visits from before there were states are lifted: nothing is held against them', () => {
   const { outOf: _outOf, ...older } = findingOf('belt.aux', '', {});
-  expect(findingSchema.parse({ ...older, id: randomUUID() })).toMatchObject({ outOf: [] });
+  expect(findingSchema.parse({ ...older, id: crypto.randomUUID() })).toMatchObject({ outOf: [] });
   const { stoodH: _stood, fuel: _fuel, signedOver: _over, ...before } = inspectionOf(CAR);
   expect(newInspectionSchema.parse(before)).toMatchObject({ stoodH: null, fuel: null, signedOver: null });
 });
