@@ -25,7 +25,7 @@ export interface RoutePlan {
 /** Up to so many stops every order is weighed, without those that cannot win. */
 const EXACT_STOPS = 9;
 /** How many half-made orders are kept at each length above. */
-const BEAM = 60;
+const BEAM = 40;
 const SWEEPS = 4;
 
 /**
