@@ -1,13 +1,13 @@
 import type { Need } from '../catalogue/points/point';
 import type { ArrivalState } from '../inspection/inspection';
 import type { Place } from '../vehicle/vehicle';
-import { inOrder, type Act } from './act';
+import { USUAL_WAIT_S, inOrder, type Act } from './act';
 import { openEnds } from './looseEnds';
 
-/** How long each state takes, s. Custom of the trade where the spec sheet is silent. */
-export const SETTLE_S = 600;
-export const COOL_S = 1800;
-export const WARM_UP_S = 480;
+/** How long each state takes, s: as long as its timer runs. */
+export const SETTLE_S = USUAL_WAIT_S.settle;
+export const COOL_S = USUAL_WAIT_S['cool-down'];
+export const WARM_UP_S = USUAL_WAIT_S['warm-up'];
 /** A run shorter than this does not warm an engine that was cold. */
 const SHORT_RUN_S = 120;
 

@@ -25,7 +25,8 @@ export function EndsPage() {
   const router = useRouter();
   const palette = usePalette();
   const wide = useIsWide();
-  if (!found) return <NotHere />;
+  // A signed visit is fixed: nothing is opened or closed in it.
+  if (!found || found.visit.inspection.signedAt) return <NotHere />;
   const { life, visit, rules } = found;
   const { vehicle } = life;
   const walk = `/vehicle/${id}/visit/${visitId}` as const;

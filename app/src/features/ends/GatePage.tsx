@@ -15,7 +15,8 @@ export function GatePage() {
   const found = useVisit(id, visitId);
   const points = useVisitPoints(found);
   const router = useRouter();
-  if (!found) return <NotHere />;
+  // A signed visit is fixed: nothing is opened or closed in it.
+  if (!found || found.visit.inspection.signedAt) return <NotHere />;
   const { vehicle } = found.life;
   const gate = coldGate(vehicle, found.visit.acts, points);
   const answered = gate.answers.every(({ answer }) => answer !== 'open');

@@ -1,4 +1,5 @@
 import {
+  USUAL_WAIT_S,
   coldGate,
   openEnds,
   startBlockers,
@@ -35,7 +36,7 @@ export function StateCard({ vehicle, visit, points }: StateCardProps) {
   const act = (change: StateChange) => {
     void putAct(inspection.id, { kind: 'state', change });
     if (change === 'engine-off')
-      void putAct(inspection.id, { kind: 'wait', wait: 'settle', lengthS: SETTLE_AFTER_RUN_S });
+      void putAct(inspection.id, { kind: 'wait', wait: 'settle', lengthS: USUAL_WAIT_S.settle });
   };
   const wheelsOff = openEnds(acts).some(({ opened }) => opened.end === 'wheel');
   const told = state.running
@@ -84,9 +85,6 @@ export function StateCard({ vehicle, visit, points }: StateCardProps) {
     </Card>
   );
 }
-
-/** After a run the stick reads true only when the oil has come down again, s. */
-const SETTLE_AFTER_RUN_S = 600;
 
 const styles = StyleSheet.create({
   row: { flexDirection: 'row', gap: SPACE.s },
