@@ -11,16 +11,19 @@ const sheetKey = (vehicleId: string) => `life/${vehicleId}`;
 const visitKey = (visitId: string) => `visit/${visitId}`;
 const idsOf = (life: Life | undefined) => life?.visits.map(({ inspection }) => inspection.id) ?? [];
 
-/** Writes what differs from what was written before: usually one visit. */
+/**
+ * Writes what differs from what was written before: usually one visit. Every write is begun in the turn of the call, so
+ * that calls reach the disk in the order they were made.
+ */
 export async function writeLife(store: DeviceStore, before: Life | undefined, life: Life): Promise<void> {
   const known = new Map(before?.visits.map((visit) => [visit.inspection.id, visit]));
-  for (const visit of life.visits) {
-    const { id } = visit.inspection;
-    if (known.get(id) !== visit) await store.write(visitKey(id), visit);
-  }
+  const writes = life.visits
+    .filter((visit) => known.get(visit.inspection.id) !== visit)
+    .map((visit) => store.write(visitKey(visit.inspection.id), visit));
   const visits = idsOf(life);
-  if (before?.vehicle === life.vehicle && idsOf(before).join() === visits.join()) return;
-  await store.write(sheetKey(life.vehicle.id), { vehicle: life.vehicle, visits } satisfies LifeSheet);
+  if (before?.vehicle !== life.vehicle || idsOf(before).join() !== visits.join())
+    writes.push(store.write(sheetKey(life.vehicle.id), { vehicle: life.vehicle, visits } satisfies LifeSheet));
+  await Promise.all(writes);
 }
 
 /** A life as it was last written; a visit whose page is missing is left out and comes again from the server. */

@@ -8,10 +8,12 @@ import { putFinding, putFindings, undoLast } from '../features/walk/findings';
 import { amount } from '../words/show';
 import { openDeviceStore } from './deviceStore';
 import { foldLife } from './foldLife';
+import { readLife } from './lifeDocuments';
 import {
   openWorkshop,
   record,
   reconnect,
+  refreshLifeQuietly,
   rulesFor,
   selectLife,
   selectRulebooks,
@@ -120,6 +122,19 @@ test('what another device added since comes in with the next look at the server'
   };
   await reconnect();
   expect(here()?.findings.at(-1)).toMatchObject({ point: 'belt.aux', by: 'Callum' });
+});
+
+test('what the server takes while a fetched answer is being kept stays on the screen and on the disk', async () => {
+  // Every way the two can fall together, turn by turn.
+  for (let turns = 0; turns < 60; turns += 1) {
+    const sent = putFinding(target, ref, () => ({ access: 'seen', note: `turn ${turns}` }));
+    for (let turn = 0; turn < turns; turn += 1) await new Promise(setImmediate);
+    await Promise.all([sent, refreshLifeQuietly(CAR.id)]);
+    while (state().pending.length > 0 || state().sync.link !== 'idle') await new Promise(setImmediate);
+    expect(here()?.findings).toHaveLength(server.life.visits[0]?.findings.length ?? NaN);
+  }
+  const kept = await readLife(await openDeviceStore(), CAR.id);
+  expect(kept?.visits.at(-1)?.findings).toEqual(here()?.findings);
 });
 
 test('a session that ended elsewhere keeps the queue and asks to sign in; then it is sent once', async () => {

@@ -156,30 +156,28 @@ export async function refreshLifeQuietly(id: string): Promise<void> {
 
 async function refreshLife(id: string): Promise<void> {
   const fetched = await call('life', { params: { id } });
+  // Read, joined and shown in one turn: what the server took while the answer travelled must not be lost in between.
   const before = getState().lives[id];
   const life = mergeLife(before, fetched);
-  await writeLife(store, before, life);
   setState(({ lives }) => ({ lives: { ...lives, [id]: life } }));
+  await writeLife(store, before, life);
 }
 
-/** A change the server has taken moves from the queue into the known state, in one step. */
+/** A change the server has taken moves from what waits into the known state, in one turn; then onto the disk. */
 async function taken(operation: Operation): Promise<void> {
-  const { lives, person } = getState();
-  const changed: Record<string, Life> = { ...lives };
-  for (const id of touchedLives(operation, lives)) {
+  const { lives, pending, person, rulebooks } = getState();
+  const folded = touchedLives(operation, lives).flatMap((id) => {
     const life = foldLife(lives[id], operation, person?.name ?? '');
-    if (!life || life === lives[id]) continue;
-    changed[id] = life;
-    await writeLife(store, lives[id], life);
-  }
-  const rulebooks =
-    operation.kind === 'rulebook.put' ? [...getState().rulebooks, operation.body] : getState().rulebooks;
-  if (rulebooks !== getState().rulebooks) await store.write('rulebooks', rulebooks);
-  setState(({ pending }) => ({
-    lives: changed,
-    rulebooks,
+    return life && life !== lives[id] ? [{ id, life }] : [];
+  });
+  const books = operation.kind === 'rulebook.put' ? [...rulebooks, operation.body] : rulebooks;
+  setState({
+    lives: { ...lives, ...Object.fromEntries(folded.map(({ id, life }) => [id, life])) },
+    rulebooks: books,
     pending: pending.filter(({ id }) => id !== operation.id),
-  }));
+  });
+  await Promise.all(folded.map(({ id, life }) => writeLife(store, lives[id], life)));
+  if (books !== rulebooks) await store.write('rulebooks', books);
 }
 
 function touchedLives(operation: Operation, lives: WorkshopState['lives']): string[] {
