@@ -15,6 +15,7 @@ const plainInspectionSchema = z.strictObject({
   state: z.enum(ARRIVAL_STATES),
   stoodH: z.number().min(0).max(10_000).nullable(),
   fuel: z.number().min(0).max(1).nullable(),
+  corners: z.array(idSchema).max(8),
   ambientC: z.number().min(-60).max(60).nullable(),
   load: z.enum(LOADS),
   rulebook: z.number().int().min(0),

@@ -8,6 +8,7 @@ import { NO_PROOF, type Act, type ActContent, type EndProof, type StateChange } 
 import { coldGate } from './coldGate';
 import { looseEnds, nextFillL, openEnds, proofDoubts, proofProblems } from './looseEnds';
 import { oilService, startBlockers } from './oilService';
+import { readable } from './readable';
 import { unmetNeeds, vehicleState } from './vehicleState';
 import { remainingS, trustedNow, waitsOf } from './waits';
 
@@ -176,6 +177,16 @@ describe('the vehicle’s state', () => {
     expect(unmetNeeds(needs, at(minute, acts, state))).toEqual(lacks);
   });
 
+  test('an arrival tells what can be read as it stands and what must wait, by the state it waits for', () => {
+    const points = (['cold.oil', 'cold.coolant', 'oil.level', 'belt.aux', 'tyre.tread'] as const).map((point) => ({
+      point,
+    }));
+    expect(readable(points, at(0, [], 'cold'))).toEqual({ now: 5, later: [] });
+    const hot = readable(points, at(0, [], 'hot'));
+    expect(hot.now + hot.later.reduce((sum, { points: count }) => sum + count, 0)).toBe(5);
+    expect(hot.later.map(({ need }) => need)).toEqual(expect.arrayContaining(['never-started-today', 'off-settled']));
+  });
+
   test('an engine that runs, and one that has just stopped, spoil the stick; ten minutes mend it, half an hour the coolant', () => {
     const run = [change(1, 'engine-start'), change(11, 'engine-off')];
     expect(unmetNeeds(['off-settled', 'off-cold'], at(5, run))).toEqual(['off-settled', 'off-cold']);
@@ -241,9 +252,8 @@ describe('the cold gate', () => {
 });
 
 test('the oil service is told by its acts, step after step, and nothing is run over an open drain', () => {
-  const cold = { warm: false, hot: false };
   const next = (acts: readonly Act[], leaksChecked = false) =>
-    oilService(acts, cold, USUAL_HOUSE_RULES, leaksChecked)?.next;
+    oilService(acts, inspectionOf(CAR), START, USUAL_HOUSE_RULES, leaksChecked)?.next;
   const end = (minute: number, kind: Extract<ActContent, { kind: 'open' }>['end']) =>
     act(minute, { kind: 'open', end: kind, place: '', fasteners: null });
   const close = (minute: number, one: Act) => act(minute, { kind: 'close', opens: one.id, proof: NO_PROOF });
@@ -254,11 +264,16 @@ test('the oil service is told by its acts, step after step, and nothing is run o
     end(2, 'oil-fill'),
     end(3, 'oil-filter'),
   ];
-  expect(oilService([], cold, USUAL_HOUSE_RULES, false)).toBeNull();
+  expect(oilService([], inspectionOf(CAR), START, USUAL_HOUSE_RULES, false)).toBeNull();
   const story: Act[] = [indicator];
   expect(next(story)).toBe('warm');
   story.push(cap, plug, fill);
   expect(next(story)).toBe('filter-off');
+  const warmed = (acts: readonly Act[]) =>
+    oilService(acts, inspectionOf(CAR), START, USUAL_HOUSE_RULES, false)?.steps.find(({ step }) => step === 'warm');
+  expect(warmed(story)).toEqual({ step: 'warm', done: false, passedOver: true });
+  const run = act(-20, { kind: 'state', change: 'engine-start' });
+  expect(warmed([run, ...story])).toEqual({ step: 'warm', done: true, passedOver: false });
   expect(startBlockers(story)).toEqual(['drain-plug', 'oil-fill']);
   story.push(filter, close(4, filter));
   expect(next(story)).toBe('plug-in');

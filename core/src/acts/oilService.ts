@@ -2,7 +2,7 @@ import type { HouseRules } from '../rules/houseRules';
 import { actsOf, type Act } from './act';
 import type { EndKind } from './endKinds';
 import { looseEnds, openEnds } from './looseEnds';
-import type { VehicleState } from './vehicleState';
+import { vehicleState } from './vehicleState';
 
 /** The oil service, in the order of the work. */
 export const OIL_STEPS = [
@@ -23,7 +23,8 @@ export const OIL_STEPS = [
 export type OilStep = (typeof OIL_STEPS)[number];
 
 export interface OilService {
-  readonly steps: readonly { readonly step: OilStep; readonly done: boolean }[];
+  /** Passed over: what may be left out, and what came after it is done. */
+  readonly steps: readonly { readonly step: OilStep; readonly done: boolean; readonly passedOver: boolean }[];
   /** The first that is not done; null when all are. */
   readonly next: OilStep | null;
 }
@@ -31,7 +32,8 @@ export interface OilService {
 /** How far an oil service of this visit is; null where none was begun. */
 export function oilService(
   acts: readonly Act[],
-  state: Pick<VehicleState, 'warm' | 'hot'>,
+  arrival: Parameters<typeof vehicleState>[0],
+  nowMs: number,
   house: Pick<HouseRules, 'draining'>,
   leaksChecked: boolean,
 ): OilService | null {
@@ -45,9 +47,11 @@ export function oilService(
   const started = states.find(({ change }) => change === 'engine-start');
   const stopped =
     started && states.find(({ change, at }) => change === 'engine-off' && Date.parse(at) >= Date.parse(started.at));
-  const drained = last('drain-plug') !== undefined;
+  const plug = last('drain-plug');
+  const drained = plug !== undefined;
+  const { warm, hot } = vehicleState(arrival, acts, plug ? Date.parse(plug.opened.at) : nowMs);
   const done: Record<OilStep, boolean> = {
-    warm: drained || house.draining === 'cold' || state.warm || state.hot,
+    warm: warm || hot,
     'cap-off': last('filler-cap') !== undefined,
     drain: drained,
     'filter-off': last('oil-filter') !== undefined,
@@ -61,8 +65,12 @@ export function oilService(
     stick: closed('oil-fill'),
     reset: closed('indicator'),
   };
-  const steps = OIL_STEPS.map((step) => ({ step, done: done[step] }));
-  return { steps, next: steps.find((one) => !one.done)?.step ?? null };
+  const steps = OIL_STEPS.map((step) => ({
+    step,
+    done: done[step],
+    passedOver: step === 'warm' && !done[step] && (drained || house.draining === 'cold'),
+  }));
+  return { steps, next: steps.find((one) => !one.done && !one.passedOver)?.step ?? null };
 }
 
 /** Open ends over which no engine is started, whoever asks. A filling with nothing in it yet counts. */

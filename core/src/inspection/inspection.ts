@@ -22,6 +22,8 @@ export interface Inspection {
   readonly stoodH: number | null;
   /** Fuel on arrival, share of a full tank; null when not read. */
   readonly fuel: number | null;
+  /** Photos of its corners as it came, by id. */
+  readonly corners: readonly string[];
   /** °C, null when it was not read. */
   readonly ambientC: number | null;
   readonly load: Load;

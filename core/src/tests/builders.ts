@@ -62,6 +62,7 @@ export function inspectionOf(vehicle: Vehicle, change: Partial<Inspection> = {})
     catalogueVersion: 2,
     signedAt: null,
     signedOver: null,
+    corners: [],
     stoodH: null,
     fuel: null,
     ...change,

@@ -101,6 +101,7 @@ export function visitOperations(
     signedOver: null,
     stoodH: null,
     fuel: null,
+    corners: [],
   });
   const sign = visit.halfDone ? [] : [operation('inspection.sign', { inspectionId, signedAt: at() })];
   return { operations: [start, ...entries, ...sign], photos };

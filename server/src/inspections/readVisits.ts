@@ -14,6 +14,7 @@ type VisitRow = { readonly inspector: string; readonly signed_by_name: string | 
   readonly state: Inspection['state'];
   readonly stood_h: number | null;
   readonly fuel: number | null;
+  readonly corners: Inspection['corners'];
   readonly ambient_c: number | null;
   readonly load: Inspection['load'];
   readonly rulebook: number;
@@ -65,6 +66,7 @@ function inspectionFrom(row: VisitRow): Inspection {
     state: row.state,
     stoodH: row.stood_h,
     fuel: row.fuel,
+    corners: row.corners,
     ambientC: row.ambient_c,
     load: row.load,
     rulebook: row.rulebook,

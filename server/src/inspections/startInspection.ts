@@ -14,8 +14,8 @@ export async function startInspection(engine: Engine, change: Change, inspection
        on conflict (id) do nothing
        returning refusal
      ), put as (
-       insert into inspection (id, vehicle_id, started_at, started_by, meter, meter_answer, complaint, state, ambient_c, catalogue_version, load, rulebook, template, focus, stood_h, fuel)
-       select $7::uuid, $8::uuid, $9::timestamptz, $3::uuid, $10::float8, $11, $12, $13, $14::float8, $15::integer, $16, $17::integer, $18, $19::jsonb, $20::float8, $21::float8 from op where refusal is null
+       insert into inspection (id, vehicle_id, started_at, started_by, meter, meter_answer, complaint, state, ambient_c, catalogue_version, load, rulebook, template, focus, stood_h, fuel, corners)
+       select $7::uuid, $8::uuid, $9::timestamptz, $3::uuid, $10::float8, $11, $12, $13, $14::float8, $15::integer, $16, $17::integer, $18, $19::jsonb, $20::float8, $21::float8, $22::jsonb from op where refusal is null
      )
      select refusal from op`,
     [
@@ -35,6 +35,7 @@ export async function startInspection(engine: Engine, change: Change, inspection
       inspection.focus && JSON.stringify(inspection.focus),
       inspection.stoodH,
       inspection.fuel,
+      JSON.stringify(inspection.corners),
     ],
   );
   return applied;

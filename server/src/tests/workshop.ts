@@ -145,6 +145,7 @@ export function newInspection(vehicleId: string, change: Partial<Inspection> = {
     catalogueVersion: CATALOGUE_VERSION,
     signedAt: null,
     signedOver: null,
+    corners: [],
     stoodH: null,
     fuel: null,
     ...change,

@@ -6,6 +6,8 @@ import {
   checkMeter,
   gradedPoints,
   parseMeasure,
+  readable,
+  vehicleState,
   newestRulebook,
   walkSteps,
   watchedPoints,
@@ -26,6 +28,8 @@ import { useLife, useRulebooks } from '../../sync/useLife';
 import { record, rulesFor } from '../../sync/workshop';
 import { words } from '../../words/en';
 import { day, meterTypedUnit, meterWords, templateWords } from '../../words/show';
+import { CornerPhotos } from './CornerPhotos';
+import { StandsNote } from './StandsNote';
 import { NotHere } from '../root/NotHere';
 import { gradingOf } from '../walk/visitContext';
 
@@ -51,6 +55,7 @@ export function Arrival() {
   const rulebooks = useRulebooks();
   const [load, setLoad] = useState<Load>('light');
   const [stoodText, setStood] = useState('');
+  const [corners, setCorners] = useState<readonly string[]>([]);
   const [fuel, setFuel] = useState<FuelStep | null>(null);
   const [template, setTemplate] = useState<string | null>(null);
   if (!life) return <NotHere />;
@@ -75,8 +80,15 @@ export function Arrival() {
     if (!chosen?.onlyWatched || !lastSigned) return null;
     return watchedPoints(gradedPoints(gradingOf(life, lastSigned, rulesFor(rulebooks, lastSigned.inspection))));
   };
+  const now = new Date().toISOString();
   const steps = chosen ? walkSteps({ vehicle, template: chosen, house: rulebook.house, focus: focusOf() }) : [];
   const pointCount = steps.reduce((sum, step) => sum + step.points.length, 0);
+  const stands =
+    state &&
+    readable(
+      steps.flatMap((step) => step.points),
+      vehicleState({ state, startedAt: now }, [], Date.parse(now)),
+    );
   const meterUnit = meterTypedUnit(vehicle.meterUnit);
   const meterName = vehicle.meterUnit === 'h' ? 'Hour meter' : 'Odometer';
   const range = METER_RANGE[vehicle.meterUnit];
@@ -84,7 +96,6 @@ export function Arrival() {
   const last = life.visits.at(-1)?.inspection ?? null;
   const km = parseMeasure(meter.replace(/[\u202f ]/g, ''), meterUnit);
   const stored = (value: number) => (vehicle.meterUnit === 'h' ? Math.round(value * 10) / 10 : Math.round(value));
-  const now = new Date().toISOString();
   const check =
     km.status === 'value'
       ? checkMeter(stored(km.stored), last && { meter: last.meter, at: last.startedAt }, now, vehicle.meterUnit)
@@ -137,6 +148,7 @@ export function Arrival() {
         signedAt: null,
         signedOver: null,
         stoodH: state === 'cold' && stood.status === 'value' ? stood.stored : null,
+        corners: [...corners],
         fuel: fuel === null ? null : FUEL[fuel],
       },
     });
@@ -227,6 +239,7 @@ export function Arrival() {
           ? 'The last visit left nothing to look at again.'
           : `${pointCount} points${chosen?.nothingCarried ? ', nothing carried from before' : ''}. First: ${steps[0] ? (words.stop[steps[0].stop] ?? '').toLowerCase() : ''}.`}
       </Words>
+      {stands && pointCount > 0 ? <StandsNote stands={stands} /> : null}
       <Field
         label="Ambient temperature, °C"
         value={ambient}
@@ -245,6 +258,7 @@ export function Arrival() {
         maxLength={2000}
         placeholder="in the keeper’s own words"
       />
+      <CornerPhotos photos={corners} onChange={setCorners} />
     </Page>
   );
 }

@@ -1,4 +1,4 @@
-import { oilService, vehicleState, type GradedPoint, type OilStep, USUAL_WAIT_S } from '@weskopos/core';
+import { oilService, type GradedPoint, type OilStep, USUAL_WAIT_S } from '@weskopos/core';
 import type { Visit } from '@weskopos/contract';
 import type { HouseRules, Vehicle } from '@weskopos/core';
 import { Card } from '../../kit/Card';
@@ -41,7 +41,7 @@ export function OilServiceCard({ vehicle, house, visit, points }: OilServiceCard
   const { inspection, acts } = visit;
   if (vehicle.makeUp.power === 'electric') return null;
   const leaksChecked = points.some(({ point, result }) => point === 'close.leakcheck' && result.grade !== 'not-seen');
-  const chain = oilService(acts, vehicleState(inspection, acts, now), house, leaksChecked);
+  const chain = oilService(acts, inspection, now, house, leaksChecked);
   if (!chain)
     return (
       <Press
@@ -56,9 +56,9 @@ export function OilServiceCard({ vehicle, house, visit, points }: OilServiceCard
   return (
     <Card>
       <Heading level={2}>Oil service</Heading>
-      {chain.steps.map(({ step, done }) => (
+      {chain.steps.map(({ step, done, passedOver }) => (
         <Words key={step} colour={done ? palette.soft : palette.ink} strong={step === next}>
-          {`${done ? '✓' : step === next ? '›' : '·'} ${words.oilStep[step]}`}
+          {`${done ? '✓' : step === next ? '›' : passedOver ? '–' : '·'} ${words.oilStep[step]}${passedOver ? ' (passed over)' : ''}`}
         </Words>
       ))}
       {next === null ? <Words role="status">All done.</Words> : null}

@@ -3,6 +3,7 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import { Card } from '../../kit/Card';
 import { Page } from '../../kit/Page';
+import { asPhoto } from '../arrival/CornerPhotos';
 import { PhotoStrip } from '../photo/PhotoStrip';
 import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
@@ -134,6 +135,12 @@ export function ReportPage() {
             ))}
         </Card>
       ))}
+      {inspection.corners.length > 0 ? (
+        <View style={styles.group}>
+          <Heading level={2}>As it came</Heading>
+          <PhotoStrip photos={inspection.corners.map(asPhoto)} label="Corner" />
+        </View>
+      ) : null}
       <EndsNote acts={found.visit.acts} over={inspection.signedOver} axles={found.life.vehicle.axles.length} />
       <RulesNote rules={found.rules} />
     </Page>

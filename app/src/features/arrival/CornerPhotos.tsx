@@ -1,0 +1,39 @@
+import { Suspense, useState } from 'react';
+import { View } from 'react-native';
+import { Press } from '../../kit/Press';
+import { SPACE } from '../../kit/tokens';
+import { Label, Words } from '../../kit/Words';
+import { PhotoStrip } from '../photo/PhotoStrip';
+import { PhotoTaker } from '../sheets/lazySheets';
+
+/** One from each corner, and as many again for what is found there. */
+const MOST = 8;
+
+interface CornerPhotosProps {
+  readonly photos: readonly string[];
+  readonly onChange: (photos: readonly string[]) => void;
+}
+
+/** How it looked when it came, from its corners: what was there before is not argued about afterwards. */
+export function CornerPhotos({ photos, onChange }: CornerPhotosProps) {
+  const [taking, setTaking] = useState(false);
+  return (
+    <View style={{ gap: SPACE.s }}>
+      <Label>Its corners, as it came</Label>
+      <PhotoStrip photos={photos.map(asPhoto)} label="Corner" />
+      {taking ? (
+        <Suspense fallback={null}>
+          <PhotoTaker ghost={null} onPhoto={async (id) => onChange([...photos, id])} onDone={() => setTaking(false)} />
+        </Suspense>
+      ) : photos.length < MOST ? (
+        <Press label={photos.length === 0 ? 'Photograph a corner' : 'Another'} onPress={() => setTaking(true)} />
+      ) : (
+        <Words soft>{`${MOST} pictures are the most here; more go to their points.`}</Words>
+      )}
+      {photos.length > 0 ? <Press label="Take the last one out" onPress={() => onChange(photos.slice(0, -1))} /> : null}
+    </View>
+  );
+}
+
+/** A bare picture as a strip shows it. */
+export const asPhoto = (id: string) => ({ id, caption: '', marks: [] });
