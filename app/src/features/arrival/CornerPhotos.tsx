@@ -23,7 +23,14 @@ export function CornerPhotos({ photos, onChange }: CornerPhotosProps) {
       <PhotoStrip photos={photos.map(asPhoto)} label="Corner" />
       {taking ? (
         <Suspense fallback={null}>
-          <PhotoTaker ghost={null} onPhoto={async (id) => onChange([...photos, id])} onDone={() => setTaking(false)} />
+          <PhotoTaker
+            ghost={null}
+            onPhoto={(id) => {
+              onChange([...photos, id]);
+              return Promise.resolve();
+            }}
+            onDone={() => setTaking(false)}
+          />
         </Suspense>
       ) : photos.length < MOST ? (
         <Press label={photos.length === 0 ? 'Photograph a corner' : 'Another'} onPress={() => setTaking(true)} />
