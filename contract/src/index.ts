@@ -1,4 +1,5 @@
 export { LIVE_PATH, deviceSchema, type Changed, type LiveEvent, type Presence } from './live';
+export { lifeEntrySchema, storedLifeEntrySchema, type StoredLifeEntry } from './lifeEntry';
 export { actSchema, storedActSchema, type StoredAct } from './act';
 export { idSchema, instantSchema } from './shapes';
 export { plainVehicleSchema, specSchema, vehicleSchema } from './vehicle';

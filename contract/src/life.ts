@@ -1,11 +1,16 @@
 import { z } from 'zod';
 import { GRADES } from '@weskopos/core';
+import { storedLifeEntrySchema } from './lifeEntry';
 import { visitSchema } from './inspection';
 import { idSchema, instantSchema } from './shapes';
 import { vehicleSchema } from './vehicle';
 
-/** Everything about one vehicle that the device needs to work without the network. Visits oldest first. */
-export const lifeSchema = z.object({ vehicle: vehicleSchema, visits: z.array(visitSchema) });
+/** Everything about one vehicle that the device needs to work without the network. Visits oldest first, entries in the order they were written down. */
+export const lifeSchema = z.object({
+  vehicle: vehicleSchema,
+  visits: z.array(visitSchema),
+  entries: z.array(storedLifeEntrySchema),
+});
 export type Life = z.infer<typeof lifeSchema>;
 
 export const visitSummarySchema = z.object({

@@ -3,6 +3,7 @@ import { actSchema } from './act';
 import { findingSchema } from './finding';
 import { newInspectionSchema } from './inspection';
 import { idSchema, instantSchema, textSchema } from './shapes';
+import { lifeEntrySchema } from './lifeEntry';
 import { rulebookSchema } from './rulebook';
 import { vehicleSchema } from './vehicle';
 
@@ -28,6 +29,7 @@ export const operationSchema = z.discriminatedUnion('kind', [
     }),
   }),
   z.strictObject({ ...envelope, kind: z.literal('act.put'), body: actSchema }),
+  z.strictObject({ ...envelope, kind: z.literal('entry.put'), body: lifeEntrySchema }),
   z.strictObject({ ...envelope, kind: z.literal('rulebook.put'), body: rulebookSchema }),
 ]);
 export type Operation = z.infer<typeof operationSchema>;
@@ -51,6 +53,7 @@ export const REFUSALS = [
   'rules-changed',
   'ends-open',
   'no-end',
+  'no-entry',
 ] as const;
 export type Refusal = (typeof REFUSALS)[number];
 

@@ -2,45 +2,47 @@ import { GRADES, MEASURE_CODES, POINT_CODES, SPOTS, SYSTEMS, type Forecast, type
 import { z } from 'zod';
 import { instantSchema, idSchema } from './shapes';
 
+const seriesReadingSchema = z.object({
+  inspectionId: idSchema,
+  at: instantSchema,
+  meter: z.number(),
+  travelled: z.number(),
+  value: z.number(),
+  u: z.number(),
+  startsPart: z.boolean(),
+  part: z.string(),
+});
+
 const seriesSchema: z.ZodType<Series> = z.object({
   key: z.string(),
   point: z.enum(POINT_CODES),
   place: z.string(),
   spot: z.enum(SPOTS),
   measure: z.enum(MEASURE_CODES),
-  readings: z.array(
-    z.object({
-      inspectionId: idSchema,
-      at: instantSchema,
-      meter: z.number(),
-      travelled: z.number(),
-      value: z.number(),
-      u: z.number(),
-      startsPart: z.boolean(),
-    }),
-  ),
+  readings: z.array(seriesReadingSchema),
+  ofPart: z.array(seriesReadingSchema),
+  fitted: z.object({ at: instantSchema, travelled: z.number(), fresh: z.number() }).nullable(),
 });
 
-const fitSchema = z.object({
-  n: z.number(),
-  intercept: z.number(),
-  slope: z.number(),
-  meanX: z.number(),
-  sxx: z.number(),
-  sigma: z.number(),
-  degreesOfFreedom: z.number(),
-});
+const rangeSchema = z.object({ low: z.number(), mid: z.number().nullable(), high: z.number().nullable() });
 
 const forecastSchema: z.ZodType<Forecast> = z.discriminatedUnion('status', [
   z.object({ status: z.literal('needs-readings'), have: z.number(), want: z.number() }),
-  z.object({ status: z.literal('not-falling'), fit: fitSchema }),
-  z.object({ status: z.literal('reached'), fit: fitSchema }),
   z.object({
-    status: z.literal('running-out'),
-    fit: fitSchema,
-    low: z.number(),
-    mid: z.number(),
-    high: z.number().nullable(),
+    status: z.enum(['reached', 'running-out', 'far-off']),
+    at: instantSchema,
+    line: z.object({
+      travelled: z.number(),
+      value: z.number(),
+      rate: z.number(),
+      valueVariance: z.number(),
+      rateVariance: z.number(),
+      covariance: z.number(),
+    }),
+    distance: rangeSchema,
+    days: rangeSchema.nullable(),
+    from: z.enum(['readings', 'fleet']),
+    odd: z.number(),
   }),
 ]);
 

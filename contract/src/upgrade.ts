@@ -35,7 +35,9 @@ function upgradeLeak(raw: unknown): unknown {
 /** The same for an inspection: the meter was always an odometer, the template the first fourteen points. */
 export function upgradeInspection(raw: unknown): unknown {
   const lifted = upgradeMeter(raw);
-  return isRaw(lifted) && 'meter' in lifted ? { stoodH: null, fuel: null, signedOver: null, corners: [], ...lifted } : lifted;
+  return isRaw(lifted) && 'meter' in lifted
+    ? { stoodH: null, fuel: null, signedOver: null, corners: [], ...lifted }
+    : lifted;
 }
 
 function upgradeMeter(raw: unknown): unknown {

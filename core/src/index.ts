@@ -229,20 +229,28 @@ export type { NotJudged, PointGrade, Reason } from './grading/reason';
 export { impossibleIn, type Impossible } from './plausibility/checkFinding';
 export { doubtId, doubtsAbout, type Doubt } from './plausibility/doubts';
 export { METER_RANGE, checkMeter, type MeterCheck } from './plausibility/checkMeter';
-export { crossingOf, fitLine, lineAt, type Crossing, type LineFit } from './trends/leastSquares';
-export { expectedAt, forecastOf, type Forecast } from './trends/forecast';
+export { expectedAt, forecastOf, type Forecast, type Outlook, type Range } from './trends/forecast';
+export { BUILT_IN_FLEET, type FleetKnowledge } from './trends/fleetKnowledge';
 export {
-  readingsOfCurrentPart,
-  seriesKey,
-  seriesOf,
-  type Series,
-  type SeriesReading,
-  type VisitRecord,
-} from './trends/series';
+  LOGGED_FLUIDS,
+  PART_KINDS,
+  entriesOf,
+  rotationProblem,
+  standingEntries,
+  type LifeEntry,
+  type LifeEntryContent,
+  type LifeEntryKind,
+  type LifeEntryOf,
+  type LoggedFluid,
+  type PartKind,
+} from './parts/lifeEntry';
+export { partOfPoint, threadParts, type Part, type PartBook } from './parts/threadParts';
+export { seriesKey, seriesOf, type Series, type SeriesReading, type VisitRecord } from './trends/series';
 export { travelledByVisit } from './trends/travelled';
 export { composeReport, failLimit, forecastSeries, runOutOf, verdictFor, type Report } from './report/composeReport';
 export { normalDraw, randomUuid, seededRandom } from './simulator/random';
-export { gaugeReads, wornTo, type WearTruth } from './simulator/wear';
+export { gaugeReads, type GaugeTruth } from './simulator/gauge';
+export { wornTo, type WearTruth } from './simulator/wear';
 export { boilingFromWater } from './bench/brakeFluidBoiling';
 export { OIL_USED_LIMITS, oilUsed, stickToLitres, type StickAdvice } from './bench/oil';
 export { batteryHealth, stateOfCharge, type StateOfCharge } from './bench/battery';

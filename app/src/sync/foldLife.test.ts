@@ -96,7 +96,7 @@ describe('a life on the device’s disk', () => {
     acts: [],
     signedBy: null,
   });
-  const two: Life = { vehicle: CAR, visits: [visitOf(1), visitOf(2)] };
+  const two: Life = { vehicle: CAR, visits: [visitOf(1), visitOf(2)], entries: [] };
 
   test('comes back as it was, and one reading writes one visit', async () => {
     await writeLife(store, undefined, two);

@@ -6,7 +6,7 @@ export function foldLife(life: Life | undefined, operation: Operation, by: strin
   switch (operation.kind) {
     case 'vehicle.put':
       if (life && life.vehicle.id !== operation.body.id) return life;
-      return { visits: [], ...life, vehicle: operation.body };
+      return { visits: [], entries: [], ...life, vehicle: operation.body };
     case 'inspection.start':
       if (
         !life ||
@@ -30,6 +30,14 @@ export function foldLife(life: Life | undefined, operation: Operation, by: strin
           ? visit
           : { ...visit, acts: [...visit.acts, { ...operation.body, by }] },
       );
+    case 'entry.put':
+      if (
+        !life ||
+        life.vehicle.id !== operation.body.vehicleId ||
+        life.entries.some(({ id }) => id === operation.body.id)
+      )
+        return life;
+      return { ...life, entries: [...life.entries, { ...operation.body, by }] };
     case 'rulebook.put':
       return life;
     case 'inspection.sign':
@@ -66,6 +74,7 @@ export function mergeLife(known: Life | undefined, fetched: Life): Life {
   const all = [...visits, ...known.visits.filter(({ inspection }) => !had.has(inspection.id))];
   return {
     vehicle: fetched.vehicle,
+    entries: unionOf(known.entries, fetched.entries),
     visits: all.sort((a, b) => a.inspection.startedAt.localeCompare(b.inspection.startedAt)),
   };
 }

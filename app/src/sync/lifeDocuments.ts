@@ -5,6 +5,7 @@ import type { DeviceStore } from './deviceStore';
 interface LifeSheet {
   readonly vehicle: Life['vehicle'];
   readonly visits: readonly string[];
+  readonly entries: Life['entries'];
 }
 
 const sheetKey = (vehicleId: string) => `life/${vehicleId}`;
@@ -21,8 +22,14 @@ export async function writeLife(store: DeviceStore, before: Life | undefined, li
     .filter((visit) => known.get(visit.inspection.id) !== visit)
     .map((visit) => store.write(visitKey(visit.inspection.id), visit));
   const visits = idsOf(life);
-  if (before?.vehicle !== life.vehicle || idsOf(before).join() !== visits.join())
-    writes.push(store.write(sheetKey(life.vehicle.id), { vehicle: life.vehicle, visits } satisfies LifeSheet));
+  if (before?.vehicle !== life.vehicle || before.entries !== life.entries || idsOf(before).join() !== visits.join())
+    writes.push(
+      store.write(sheetKey(life.vehicle.id), {
+        vehicle: life.vehicle,
+        visits,
+        entries: life.entries,
+      } satisfies LifeSheet),
+    );
   await Promise.all(writes);
 }
 
@@ -31,5 +38,5 @@ export async function readLife(store: DeviceStore, vehicleId: string): Promise<L
   const sheet = await store.read<LifeSheet>(sheetKey(vehicleId));
   if (!sheet) return undefined;
   const visits = await Promise.all(sheet.visits.map((id) => store.read<Visit>(visitKey(id))));
-  return { vehicle: sheet.vehicle, visits: visits.filter((visit) => visit !== undefined) };
+  return { vehicle: sheet.vehicle, entries: sheet.entries, visits: visits.filter((visit) => visit !== undefined) };
 }

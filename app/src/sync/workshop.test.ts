@@ -31,7 +31,7 @@ const ref = { point: 'pad.inner', place: '1L' } as const;
 class FakeServer {
   up = true;
   session = false;
-  life: Life = { vehicle: CAR, visits: [] };
+  life: Life = { vehicle: CAR, visits: [], entries: [] };
   rulebooks: Rulebook[] = [];
   readonly seen = new Set<string>();
 

@@ -1,25 +1,69 @@
-import type { Forecast, MeasureCode, MeterUnit } from '@weskopos/core';
+import type { Forecast, MeasureCode, MeterUnit, Outlook, Range } from '@weskopos/core';
+import { addDays } from 'date-fns/addDays';
+import { format } from 'date-fns/format';
 import { amount, meterWords, roughMeter, unitOf } from './show';
+
+/** A last reading this unlikely beside the ones before is told. */
+const ODD_FROM = 0.6;
+/** Farther off than this, an end is left open. */
+const OPEN_END_DAYS = 8 * 365;
+/** Up to this far weeks say more than parts of months. */
+const WEEKS_UP_TO_DAYS = 56;
 
 /** What a forecast says, as a range in words; says what it would need when there is too little. */
 export function forecastSentence(forecast: Forecast, measure: MeasureCode, limit: number, unit: MeterUnit): string {
-  switch (forecast.status) {
-    case 'needs-readings':
-      return `Needs ${forecast.want} readings of this part at different distances; has ${forecast.have}.`;
-    case 'not-falling':
-      return 'Does not wear measurably yet.';
-    case 'reached':
-      return `Is under ${amount(measure, limit)} now.`;
-    case 'running-out': {
-      const high = forecast.high === null ? 'with no upper end yet' : `at most ${roughMeter(forecast.high, unit)}`;
-      return `Reaches ${amount(measure, limit)} in ${roughMeter(forecast.mid, unit)} most likely; at least ${roughMeter(forecast.low, unit)}, ${high} (8 in 10).`;
-    }
-  }
+  if (forecast.status === 'needs-readings')
+    return `Needs ${forecast.want === 1 ? 'a reading' : `${forecast.want} readings`} of this part; has ${forecast.have === 0 ? 'none' : forecast.have}.`;
+  if (forecast.status === 'reached') return `Is under ${amount(measure, limit)} now.`;
+  const odd = forecast.odd >= ODD_FROM ? ' The last reading is unlike the ones before: read it again.' : '';
+  const by = forecast.from === 'fleet' ? ' Told by what the fleet wears: this part has one reading only.' : '';
+  if (forecast.status === 'far-off')
+    return `Does not reach ${amount(measure, limit)} in any time one plans for.${by}${odd}`;
+  const when = forecast.days && dateRange(forecast.at, forecast.days);
+  const far = distanceRange(forecast.distance, unit);
+  return `Reaches ${amount(measure, limit)} ${when ? `${when}; ${far}` : far} (8 in 10).${by}${odd}`;
+}
+
+/** `in 2 800 to 4 100 km, most likely 3 400 km`. */
+function distanceRange({ low, mid, high }: Range, unit: MeterUnit): string {
+  const likely = mid === null ? '' : `, most likely ${roughMeter(mid, unit)}`;
+  return high === null
+    ? `in ${roughMeter(low, unit)} at least, with no upper end yet${likely}`
+    : `in ${roughMeter(low, unit)} to ${roughMeter(high, unit)}${likely}`;
+}
+
+/** `between mid-March and the end of May 2027, most likely in April 2027`, from ends told in days. */
+export function dateRange(from: string, { low, mid, high }: Range): string {
+  const at = (days: number) => addDays(new Date(from), Math.round(days));
+  if (high !== null && high <= WEEKS_UP_TO_DAYS)
+    return `within ${Math.max(1, Math.floor(low / 7))} to ${Math.max(1, Math.ceil(high / 7))} weeks of ${format(at(0), 'd MMM yyyy')}`;
+  const likely = mid === null || mid > OPEN_END_DAYS ? '' : `, most likely in ${format(at(mid), 'MMMM yyyy')}`;
+  if (high === null || high > OPEN_END_DAYS) return `not before ${partOfMonth(at(low), true)}${likely}`;
+  const sameYear = at(low).getFullYear() === at(high).getFullYear();
+  return `between ${partOfMonth(at(low), !sameYear)} and ${partOfMonth(at(high), true)}${likely}`;
+}
+
+function partOfMonth(date: Date, withYear: boolean): string {
+  const month = format(date, withYear ? 'MMMM yyyy' : 'MMMM');
+  const day = date.getDate();
+  return day <= 10 ? `early ${month}` : day <= 20 ? `mid-${month}` : `the end of ${month}`;
+}
+
+/** The middle of a forecast as short as it goes: `Apr 27`, or a distance where dates are not known. */
+export function shortWhen(forecast: Forecast, unit: MeterUnit): string {
+  if (forecast.status === 'reached') return 'now';
+  if (forecast.status === 'needs-readings') return 'cannot tell yet';
+  if (forecast.status === 'far-off') return 'far off';
+  const { days, distance, at } = forecast;
+  if (days?.mid != null && days.mid <= OPEN_END_DAYS)
+    return `about ${format(addDays(new Date(at), Math.round(days.mid)), 'MMM yyyy')}`;
+  return distance.mid === null ? 'far off' : `about ${roughMeter(distance.mid, unit)}`;
 }
 
 /** `0.61 mm per 1,000 km`, or null without a line. */
 export function rateWords(forecast: Forecast, measure: MeasureCode, unit: MeterUnit): string | null {
   if (forecast.status === 'needs-readings') return null;
+  const { line }: Outlook = forecast;
   const per = unit === 'h' ? 100 : 1000;
-  return `${(-forecast.fit.slope * per).toFixed(2)} ${unitOf(measure)} per ${meterWords(per, unit)}`;
+  return `${(line.rate * per).toFixed(2)} ${unitOf(measure)} per ${meterWords(per, unit)}`;
 }

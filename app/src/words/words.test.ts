@@ -6,6 +6,7 @@ import {
   USUAL_HOUSE_RULES,
   gradePoint,
   type Forecast,
+  type Outlook,
   type HouseRules,
 } from '@weskopos/core';
 import { words } from './en';
@@ -19,7 +20,7 @@ import {
   rulesWith,
   treadOf,
 } from '@weskopos/core/src/tests/builders';
-import { forecastSentence } from './forecastSentence';
+import { forecastSentence, shortWhen } from './forecastSentence';
 import { gradeSentence, reasonSource } from './reasonSentence';
 import {
   amount,
@@ -225,13 +226,30 @@ describe('reasons of every kind in one sentence', () => {
 });
 
 describe('a forecast is a range in words, never a bare figure of nothing', () => {
-  const fit = { n: 3, intercept: 10, slope: -0.0005, meanX: 0, sxx: 1, sigma: 0.1, degreesOfFreedom: 5 };
+  const outlook = (change: Partial<Outlook> = {}): Outlook => ({
+    at: '2026-11-01T08:00:00.000Z',
+    line: { travelled: 0, value: 4, rate: 0.0005, valueVariance: 0.01, rateVariance: 0, covariance: 0 },
+    distance: { low: 2800, mid: 3400, high: 4100 },
+    days: { low: 134, mid: 165, high: 208 },
+    from: 'readings',
+    odd: 0,
+    ...change,
+  });
+  const running = (change: Partial<Outlook> = {}): Forecast => ({ status: 'running-out', ...outlook(change) });
   test.each<[Forecast, string]>([
-    [{ status: 'needs-readings', have: 1, want: 2 }, 'Needs 2 readings'],
-    [{ status: 'not-falling', fit }, 'Does not wear'],
-    [{ status: 'reached', fit }, 'under 1.5 mm now'],
-    [{ status: 'running-out', fit, low: 2800, mid: 3400, high: 4100 }, 'at least 2\u202f800 km, at most 4\u202f100 km'],
-    [{ status: 'running-out', fit, low: 2800, mid: 3400, high: null }, 'no upper end'],
+    [{ status: 'needs-readings', have: 0, want: 1 }, 'Needs a reading of this part; has none.'],
+    [{ status: 'far-off', ...outlook() }, 'Does not reach 1.5 mm in any time one plans for.'],
+    [{ status: 'reached', ...outlook() }, 'under 1.5 mm now'],
+    [
+      running(),
+      'between mid-March and the end of May 2027, most likely in April 2027; in 2\u202f800 km to 4\u202f100 km',
+    ],
+    [running({ days: { low: 12, mid: 20, high: 40 } }), 'within 1 to 6 weeks of 1 Nov 2026'],
+    [running({ days: { low: 134, mid: 400, high: null } }), 'not before mid-March 2027, most likely in December 2027'],
+    [running({ days: { low: 40, mid: 60, high: 100 } }), 'between mid-December 2026 and early February 2027'],
+    [running({ days: null, distance: { low: 2800, mid: 3400, high: null } }), 'no upper end'],
+    [running({ from: 'fleet' }), 'what the fleet wears'],
+    [running({ odd: 0.9 }), 'read it again'],
   ])('%j', (forecast, sentence) => {
     expect(forecastSentence(forecast, 'lining', 1.5, 'km')).toContain(sentence);
   });

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { pressureAtReference, pressureFromReference } from '../grading/pressureAtReference';
-import { gaugeReads, wornTo } from '../simulator/wear';
+import { gaugeReads } from '../simulator/gauge';
+import { wornTo } from '../simulator/wear';
 import { seededRandom } from '../simulator/random';
 import { findingOf } from '../tests/builders';
 import { currentFindings } from './currentFindings';
@@ -59,7 +60,7 @@ describe('simulated wear', () => {
   test('a gauge reads in its steps, and the same seed reads the same', () => {
     const reads = () => {
       const random = seededRandom(3);
-      return Array.from({ length: 20 }, () => gaugeReads(5, 0.5, 0.3, random));
+      return Array.from({ length: 20 }, () => gaugeReads(5, { step: 0.5, sigma: 0.3, misread: 0 }, random));
     };
     expect(reads()).toEqual(reads());
     expect(new Set(reads()).size).toBeGreaterThan(1);

@@ -6,7 +6,10 @@ import { MEASURES } from '../catalogue/measures';
 import type { Rules } from '../rules/rulebook';
 import { verdictOf, type GradedPoint, type Verdict } from '../grading/verdict';
 import { axleAt, type Vehicle } from '../vehicle/vehicle';
-import { forecastOf, type Forecast } from '../trends/forecast';
+import type { LifeEntry } from '../parts/lifeEntry';
+import type { FleetKnowledge } from '../trends/fleetKnowledge';
+import { forecastOf, type Forecast, type ForecastGiven } from '../trends/forecast';
+import { useOf } from '../trends/useOf';
 import { seriesOf, type Series, type VisitRecord } from '../trends/series';
 
 export interface Report {
@@ -28,18 +31,38 @@ export function verdictFor(
   return verdictOf({ vehicle, inspection, rules, standing: currentFindings(findings).standing });
 }
 
+/** What a forecast leans on besides the visits: what else happened, what the fleet teaches. */
+export interface Beside {
+  readonly entries?: readonly LifeEntry[];
+  readonly fleet?: FleetKnowledge;
+}
+
 /** Forecasts of every wear series that has a fail limit, soonest run-out first, those that cannot say last. */
-export function runOutOf(vehicle: Vehicle, visits: readonly VisitRecord[], rules: Rules): Report['runOut'] {
-  return forecastSeries(vehicle, seriesOf(visits), rules);
+export function runOutOf(
+  vehicle: Vehicle,
+  visits: readonly VisitRecord[],
+  rules: Rules,
+  beside: Beside = {},
+): Report['runOut'] {
+  const series = seriesOf(visits, beside.entries);
+  return forecastSeries(vehicle, series, rules, {
+    ...(beside.fleet ? { fleet: beside.fleet } : {}),
+    use: useOf(visits, beside.entries ?? [], vehicle.meterUnit, beside.fleet?.use),
+  });
 }
 
 /** As {@link runOutOf}, from series already made. */
-export function forecastSeries(vehicle: Vehicle, series: readonly Series[], rules: Rules): Report['runOut'] {
+export function forecastSeries(
+  vehicle: Vehicle,
+  series: readonly Series[],
+  rules: Rules,
+  given: Pick<ForecastGiven, 'fleet' | 'use'> = {},
+): Report['runOut'] {
   return series
     .flatMap((one) => {
       if (MEASURES[one.measure].nature !== 'wear') return [];
       const limit = failLimit(vehicle, one, rules);
-      return limit === null ? [] : [{ series: one, forecast: forecastOf(one, limit), limit }];
+      return limit === null ? [] : [{ series: one, forecast: forecastOf(one, limit, { vehicle, ...given }), limit }];
     })
     .sort((a, b) => soonness(a.forecast) - soonness(b.forecast));
 }
@@ -59,7 +82,7 @@ export function failLimit(vehicle: Vehicle, { point, place, measure, readings }:
 
 function soonness(forecast: Forecast): number {
   if (forecast.status === 'reached') return -1;
-  return forecast.status === 'running-out' ? forecast.mid : Infinity;
+  return forecast.status === 'running-out' ? (forecast.distance.mid ?? Infinity) : Infinity;
 }
 
 /** Everything a report states about one visit, from the visit and those before it. */
@@ -68,13 +91,14 @@ export function composeReport(
   visit: VisitRecord,
   earlier: readonly VisitRecord[],
   rules: Rules,
+  beside: Beside = {},
 ): Report {
   const verdict = verdictFor(vehicle, visit.inspection, visit.findings, rules);
   return {
     vehicle,
     inspection: visit.inspection,
     verdict,
-    runOut: runOutOf(vehicle, [...earlier, visit], rules),
+    runOut: runOutOf(vehicle, [...earlier, visit], rules, beside),
     notSeen: verdict.points.filter((point) => point.result.grade === 'not-seen'),
   };
 }

@@ -1,5 +1,3 @@
-import { normalDraw } from './random';
-
 /** How one part really wears: what the gauges then see is drawn from it. */
 export interface WearTruth {
   /** Value when fitted, and at which distance since the first visit, km. */
@@ -17,10 +15,4 @@ export function wornTo(truth: WearTruth, km: number): number {
   const before = Math.max(0, Math.min(km, turn) - truth.fittedKm);
   const after = Math.max(0, km - Math.max(turn, truth.fittedKm));
   return Math.max(0, truth.fresh - (truth.per1000 * (before + after * (truth.change?.factor ?? 1))) / 1000);
-}
-
-/** A gauge's reading of a true value: noise of `sigma`, rounded to its step, never below zero. */
-export function gaugeReads(truth: number, step: number, sigma: number, random: () => number): number {
-  const noisy = truth + sigma * normalDraw(random);
-  return Math.max(0, Number((Math.round(noisy / step) * step).toFixed(6)));
 }

@@ -1,55 +1,138 @@
-import { MEASURES } from '../catalogue/measures';
-import { crossingOf, fitLine, lineAt, type LineFit } from './leastSquares';
-import { readingsOfCurrentPart, type Series } from './series';
+import type { Vehicle } from '../vehicle/vehicle';
+import { askFor, worth } from '../wear/calibration';
+import { priorFor } from '../wear/fleetRates';
+import { chanceByDay, dayOfChance, type UseForecast } from '../wear/useModel';
+import { believe, crossedBy, crossingAt, stateOf } from '../wear/wearBelief';
+import { BUILT_IN_FLEET, calibrationOf, type FleetKnowledge } from './fleetKnowledge';
+import { METER_STEP, partHistory } from './partHistory';
+import type { Series } from './series';
+
+/** A quantity as the middle and the ends of its 80 % interval; an end that no plan reaches is null. */
+export interface Range {
+  readonly low: number;
+  readonly mid: number | null;
+  readonly high: number | null;
+}
+
+/** What is believed of the value around the last reading: a line with a spread that opens both ways. */
+export interface ValueLine {
+  /** Distance since the first visit that the line starts from, and the value believed there. */
+  readonly travelled: number;
+  readonly value: number;
+  /** Loss per unit of the meter. */
+  readonly rate: number;
+  readonly valueVariance: number;
+  readonly rateVariance: number;
+  readonly covariance: number;
+}
+
+export interface Outlook {
+  /** When the last reading was taken: days count from here. */
+  readonly at: string;
+  readonly line: ValueLine;
+  /** Left from the last reading until the limit, in the meter's unit. */
+  readonly distance: Range;
+  /** The same in days; null where the meter's history is not known. */
+  readonly days: Range | null;
+  /** Whether the part's own wear is behind it, or only what the fleet wears. */
+  readonly from: 'readings' | 'fleet';
+  /** The last reading is unlike what the ones before told: 0 to 1. */
+  readonly odd: number;
+}
 
 export type Forecast =
   | { readonly status: 'needs-readings'; readonly have: number; readonly want: number }
-  | { readonly status: 'not-falling'; readonly fit: LineFit }
-  | { readonly status: 'reached'; readonly fit: LineFit }
-  | {
-      readonly status: 'running-out';
-      readonly fit: LineFit;
-      /** Left from the last visit until the limit, in the meter's unit: 80 % interval and most likely; `high` null when open. */
-      readonly low: number;
-      readonly mid: number;
-      readonly high: number | null;
-    };
+  | ({ readonly status: 'reached' | 'running-out' | 'far-off' } & Outlook);
 
-/** Readings of one part that a line needs. */
-const LEAST_READINGS = 2;
+/** What a forecast leans on besides its own series. */
+export interface ForecastGiven {
+  readonly vehicle: Pick<Vehicle, 'id' | 'class' | 'use' | 'meterUnit'>;
+  readonly fleet?: FleetKnowledge;
+  /** How the vehicle is used now; without it there are no dates. */
+  readonly use?: UseForecast | null;
+}
+
+/** Quantile of the normal distribution at 90 %: half-width of 80 %. */
+const HALF_80 = 1.2816;
+const LEAST_READINGS = 1;
+/** Where even the early end lies beyond this many steps of the meter, nobody plans by it. */
+const FAR_STEPS = 400;
+const FAR_DAYS = 30 * 365;
 
 /**
- * First form of the forecast: least squares through the readings of the fitted part over distance, and the distance left
- * until `limit` with an 80 % interval. Says what it needs rather than a bare figure of nothing. Only for wear measures.
+ * When a wear series meets `limit`: the part's own readings, what is known of it when fitted, and what the fleet wears.
+ * Says what it needs rather than a bare figure of nothing. Only for wear measures.
  *
  * @param limit fail limit in the measure's unit; wear falls towards it
  */
-export function forecastOf(series: Series, limit: number): Forecast {
-  const part = readingsOfCurrentPart(series);
-  const last = part.at(-1);
-  const u = last?.u ?? MEASURES[series.measure].repeatability;
-  const fit = fitLine(
-    part.map((reading) => ({ x: reading.travelled, y: reading.value })),
-    u,
-  );
-  if (!fit || !last) return { status: 'needs-readings', have: part.length, want: LEAST_READINGS };
-  if (last.value < limit) return { status: 'reached', fit };
-  const crossing = crossingOf(fit, limit);
-  if (!crossing) return { status: 'not-falling', fit };
-  const left = (x: number) => Math.max(0, x - last.travelled);
+export function forecastOf(series: Series, limit: number, given: ForecastGiven): Forecast {
+  const fleet = given.fleet ?? BUILT_IN_FLEET;
+  const step = METER_STEP[given.vehicle.meterUnit];
+  const part = partHistory(given.vehicle, series);
+  const last = series.ofPart.at(-1);
+  if (!last) return { status: 'needs-readings', have: 0, want: LEAST_READINGS };
+  const belief = believe(priorFor(fleet.rates, part), part.fitted, part.readings);
+  const { value, rate, valueSd, rateSd, covariance } = stateOf(belief);
+  const byDistance = (ahead: number) => crossedBy(belief, limit, ahead);
+  const ask = (chance: number) => askFor(calibrationOf(fleet.distance, part.kind), chance);
+  const finite = (x: number) => (Number.isFinite(x) ? x * step : null);
+  const low = crossingAt(belief, limit, ask(0.1));
+  const outlook: Outlook = {
+    at: last.at,
+    line: {
+      travelled: last.travelled,
+      value,
+      rate: rate / step,
+      valueVariance: valueSd ** 2,
+      rateVariance: (rateSd / step) ** 2,
+      covariance: covariance / step,
+    },
+    distance: {
+      low: Math.min(low, FAR_STEPS) * step,
+      mid: finite(crossingAt(belief, limit, ask(0.5))),
+      high: finite(crossingAt(belief, limit, ask(0.9))),
+    },
+    days: given.use
+      ? daysOf(given.use, byDistance, (chance) => askFor(calibrationOf(fleet.dates, part.kind), chance))
+      : null,
+    from: part.readings.length + (part.fitted ? 1 : 0) >= 2 ? 'readings' : 'fleet',
+    odd: belief.odd,
+  };
+  if (last.value < limit) return { status: 'reached', ...outlook };
+  return { status: low > FAR_STEPS || outlook.distance.mid === null ? 'far-off' : 'running-out', ...outlook };
+}
+
+function daysOf(use: UseForecast, byDistance: (ahead: number) => number, ask: (chance: number) => number): Range {
+  const finite = (days: number) => (Number.isFinite(days) ? days : null);
   return {
-    status: 'running-out',
-    fit,
-    low: left(crossing.low),
-    mid: left(crossing.mid),
-    high: crossing.high === null ? null : left(crossing.high),
+    low: Math.min(FAR_DAYS, dayOfChance(use, ask(0.1), byDistance)),
+    mid: finite(dayOfChance(use, ask(0.5), byDistance)),
+    high: finite(dayOfChance(use, ask(0.9), byDistance)),
   };
 }
 
-/** What the line expects at a distance since the first visit; undefined without a line. */
+/** Chance that the limit is met within so many days of the last reading, by what forecasts of its kind were worth. */
+export function chanceWithin(
+  series: Series,
+  limit: number,
+  given: ForecastGiven & { readonly use: UseForecast },
+  days: number,
+): number {
+  const fleet = given.fleet ?? BUILT_IN_FLEET;
+  const part = partHistory(given.vehicle, series);
+  const belief = believe(priorFor(fleet.rates, part), part.fitted, part.readings);
+  const chance = chanceByDay(given.use, days, (ahead) => crossedBy(belief, limit, ahead));
+  return worth(calibrationOf(fleet.dates, part.kind), chance);
+}
+
+/** What the line expects at a distance since the first visit, with the half-width of its 80 %; undefined without a line. */
 export function expectedAt(
   forecast: Forecast,
   travelled: number,
 ): { readonly y: number; readonly half: number } | undefined {
-  return forecast.status === 'needs-readings' ? undefined : lineAt(forecast.fit, travelled);
+  if (forecast.status === 'needs-readings') return undefined;
+  const { line } = forecast;
+  const ahead = travelled - line.travelled;
+  const variance = line.valueVariance - 2 * ahead * line.covariance + ahead ** 2 * line.rateVariance;
+  return { y: line.value - line.rate * ahead, half: HALF_80 * Math.sqrt(Math.max(0, variance)) };
 }

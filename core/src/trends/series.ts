@@ -5,6 +5,8 @@ import type { Spot } from '../catalogue/points/point';
 import { readingValue, type Finding } from '../inspection/finding';
 import type { Inspection } from '../inspection/inspection';
 import { standardUncertainty } from '../grading/uncertainty';
+import { entriesOf, standingEntries, type LifeEntry } from '../parts/lifeEntry';
+import { partOfPoint, threadParts } from '../parts/threadParts';
 import { travelledByVisit } from './travelled';
 
 export interface SeriesReading {
@@ -16,8 +18,17 @@ export interface SeriesReading {
   readonly value: number;
   /** Standard uncertainty, stored unit. */
   readonly u: number;
-  /** The part looks new here: better than the reading before by more than the gauge allows. */
+  /** Another part than at the reading before: told by an entry, or better by more than the gauge allows. */
   readonly startsPart: boolean;
+  /** Which part was read; one that only looks new has a name of its own too. */
+  readonly part: string;
+}
+
+/** When and how the part that sits here now was fitted. */
+export interface FittedPart {
+  readonly at: string;
+  readonly travelled: number;
+  readonly fresh: number;
 }
 
 export interface Series {
@@ -27,6 +38,10 @@ export interface Series {
   readonly spot: Spot;
   readonly measure: MeasureCode;
   readonly readings: readonly SeriesReading[];
+  /** Readings of the part that sits here now, wherever it sat when it was read. */
+  readonly ofPart: readonly SeriesReading[];
+  /** Null where nobody told what it was when new. */
+  readonly fitted: FittedPart | null;
 }
 
 export interface VisitRecord {
@@ -40,56 +55,94 @@ export function seriesKey(point: PointCode, place: string, spot: Spot, measure: 
   return `${pointKey(point, place)}:${spot}${main ? '' : `:${measure}`}`;
 }
 
-/** Every measured series of a vehicle, readings as found, oldest first. */
-export function seriesOf(visits: readonly VisitRecord[]): Series[] {
+/**
+ * Every measured series of a vehicle, readings as found, oldest first. Readings follow the parts: `entries` tell what was
+ * fitted and where it was moved to; what looks new without an entry begins a part of its own.
+ */
+export function seriesOf(visits: readonly VisitRecord[], entries: readonly LifeEntry[] = []): Series[] {
   const travelled = travelledByVisit(visits.map(({ inspection }) => ({ ...inspection, at: inspection.startedAt })));
   const ordered = visits
     .filter(({ inspection }) => travelled.has(inspection.id))
     .sort((a, b) => a.inspection.startedAt.localeCompare(b.inspection.startedAt));
-  const series = new Map<string, Series>();
+  const book = threadParts(entries);
+  const misread = new Set(
+    entriesOf(standingEntries(entries), 'misread').map(
+      ({ inspectionId, point, place, spot }) => `${inspectionId} ${point} ${place} ${spot}`,
+    ),
+  );
+  const drafts = new Map<string, Omit<Series, 'ofPart' | 'fitted' | 'readings'> & { readings: SeriesReading[] }>();
+  // What looks new is told apart from what sat there before by a count of its own.
+  const looks = new Map<string, number>();
   for (const { inspection, findings } of ordered) {
     for (const finding of currentFindings(findings).standing.values()) {
       // A carried look is the old reading again, not a new one.
       if (finding.carried) continue;
+      const { point, place } = finding;
+      const what = partOfPoint(point);
+      const seated = what ? book.partAt(what, place, inspection.startedAt).id : `${point}@${place}`;
       for (const reading of finding.readings) {
         // A bound is no number; the line leaves it out.
         if (reading.phase !== 'found' || reading.bound !== 'exact') continue;
         const { measure, spot } = reading;
-        const key = seriesKey(finding.point, finding.place, spot, measure);
-        const sofar = series.get(key) ?? {
-          key,
-          point: finding.point,
-          place: finding.place,
-          spot,
-          measure,
-          readings: [],
-        };
+        if (misread.has(`${inspection.id} ${point} ${place} ${spot}`)) continue;
+        const key = seriesKey(point, place, spot, measure);
+        const sofar = drafts.get(key) ?? { key, point, place, spot, measure, readings: [] };
+        drafts.set(key, sofar);
         const value = readingValue(reading);
         const u = standardUncertainty(MEASURES[measure], reading.values.length);
-        const at = {
+        const before = sofar.readings.at(-1);
+        const seat = `${seated} ${point} ${spot}`;
+        const isNew =
+          MEASURES[measure].nature === 'wear' && before?.part.startsWith(seat) === true && looksNew(value, u, before);
+        if (isNew) looks.set(seat, (looks.get(seat) ?? 0) + 1);
+        const part = `${seat} ${looks.get(seat) ?? 0}`;
+        sofar.readings.push({
           inspectionId: inspection.id,
           at: inspection.startedAt,
           meter: inspection.meter,
           travelled: travelled.get(inspection.id) ?? 0,
-        };
-        const startsPart = MEASURES[measure].nature === 'wear' && looksNew(value, u, sofar.readings.at(-1));
-        series.set(key, { ...sofar, readings: [...sofar.readings, { ...at, value, u, startsPart }] });
+          value,
+          u,
+          startsPart: before !== undefined && before.part !== part,
+          part,
+        });
       }
     }
   }
-  return [...series.values()];
+  const all = [...drafts.values()];
+  const fittedTravelled = (at: string, meter: number | null) => travelledAt(ordered, travelled, at, meter);
+  return all.map((series) => {
+    const part = series.readings.at(-1)?.part ?? '';
+    const ofPart = all
+      .filter(
+        ({ point, spot, measure }) => point === series.point && spot === series.spot && measure === series.measure,
+      )
+      .flatMap(({ readings }) => readings.filter((reading) => reading.part === part))
+      .sort((a, b) => a.travelled - b.travelled);
+    const known = book.parts.find(({ id }) => part === `${id} ${series.point} ${series.spot} 0`);
+    const fitted =
+      known?.fittedAt && known.fresh !== null
+        ? { at: known.fittedAt, travelled: fittedTravelled(known.fittedAt, known.fittedMeter), fresh: known.fresh }
+        : null;
+    // A part cannot have been read before it was fitted: then what was told of its fitting is not used.
+    const sound = fitted && fitted.travelled <= (ofPart[0]?.travelled ?? Infinity) ? fitted : null;
+    return { ...series, ofPart, fitted: sound };
+  });
+}
+
+/** Distance since the first visit at a moment between visits: by the meter where it was read, else as at the visit before. */
+function travelledAt(
+  visits: readonly VisitRecord[],
+  travelled: ReadonlyMap<string, number>,
+  at: string,
+  meter: number | null,
+): number {
+  const before = visits.findLast(({ inspection }) => inspection.startedAt <= at) ?? visits[0];
+  if (!before) return 0;
+  const then = travelled.get(before.inspection.id) ?? 0;
+  return meter === null ? then : then + meter - before.inspection.meter;
 }
 
 function looksNew(value: number, u: number, before: SeriesReading | undefined): boolean {
   return before !== undefined && value > before.value + 3 * Math.hypot(u, before.u);
-}
-
-/** The readings since the part that is fitted now was first read. */
-export function readingsOfCurrentPart(series: Series): readonly SeriesReading[] {
-  return series.readings.slice(
-    Math.max(
-      0,
-      series.readings.findLastIndex((reading) => reading.startsPart),
-    ),
-  );
 }

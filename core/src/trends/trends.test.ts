@@ -1,86 +1,9 @@
 import { CAR, findingOf, inspectionOf, readingOf, treadOf } from '../tests/builders';
-import { normalDraw, seededRandom } from '../simulator/random';
+import type { LifeEntry } from '../parts/lifeEntry';
 import { expectedAt, forecastOf } from './forecast';
-import { crossingOf, fitLine, lineAt } from './leastSquares';
-import { readingsOfCurrentPart, seriesOf, type VisitRecord } from './series';
-import { t80 } from './studentT';
+import { seriesOf, type VisitRecord } from './series';
+import { useOf } from './useOf';
 import { travelledByVisit } from './travelled';
-
-describe('least squares', () => {
-  test('meets the published fit of Anscombe’s first set', () => {
-    const x = [10, 8, 13, 9, 11, 14, 6, 4, 12, 7, 5];
-    const y = [8.04, 6.95, 7.58, 8.81, 8.33, 9.96, 7.24, 4.26, 10.84, 4.82, 5.68];
-    const fit = fitLine(
-      x.map((at, index) => ({ x: at, y: y[index] as number })),
-      1e-9,
-    );
-    expect(fit?.slope).toBeCloseTo(0.5001, 4);
-    expect(fit?.intercept).toBeCloseTo(3.0001, 4);
-  });
-
-  test('no line through one place', () => {
-    expect(fitLine([{ x: 5, y: 1 }], 0.1)).toBeUndefined();
-    expect(
-      fitLine(
-        [
-          { x: 5, y: 1 },
-          { x: 5, y: 2 },
-        ],
-        0.1,
-      ),
-    ).toBeUndefined();
-    expect(fitLine([], 0.1)).toBeUndefined();
-  });
-
-  test('two readings already have a width, from the gauge', () => {
-    const fit = fitLine(
-      [
-        { x: 0, y: 10 },
-        { x: 10, y: 8 },
-      ],
-      0.2,
-    );
-    expect(fit && lineAt(fit, 20).half).toBeGreaterThan(0.2);
-  });
-
-  test('t has its printed values and falls to the normal one', () => {
-    expect([1, 5, 30, 1000].map(t80)).toEqual([3.078, 1.476, 1.31, 1.2816]);
-    expect(() => t80(0)).toThrow(RangeError);
-  });
-
-  test('the 80 % interval of the crossing holds the truth about 80 times in 100', () => {
-    const random = seededRandom(7);
-    let held = 0;
-    const rounds = 2000;
-    for (let round = 0; round < rounds; round += 1) {
-      const readings = [0, 3, 6, 10].map((x) => ({ x, y: 10 - 0.4 * x + 0.2 * normalDraw(random) }));
-      const fit = fitLine(readings, 0.2);
-      const crossing = fit && crossingOf(fit, 1.6);
-      if (crossing && crossing.low <= 21 && (crossing.high ?? Infinity) >= 21) held += 1;
-    }
-    expect(held / rounds).toBeGreaterThan(0.76);
-    expect(held / rounds).toBeLessThan(0.86);
-  });
-
-  test('a slope that may be none leaves the far end open; a rising line has no crossing', () => {
-    const slow = fitLine(
-      [
-        { x: 0, y: 8 },
-        { x: 1, y: 7.9 },
-      ],
-      0.3,
-    );
-    expect(slow && crossingOf(slow, 1.6)).toMatchObject({ high: null });
-    const rising = fitLine(
-      [
-        { x: 0, y: 7 },
-        { x: 1, y: 8 },
-      ],
-      0.1,
-    );
-    expect(rising && crossingOf(rising, 1.6)).toBeUndefined();
-  });
-});
 
 describe('distance travelled', () => {
   const visit = (
@@ -138,34 +61,69 @@ describe('series and forecast', () => {
     expect(series.readings.map((reading) => reading.travelled)).toEqual([0, 2000, 4000]);
   });
 
-  test('a perfect line runs out where it must, with a range around it', () => {
-    const forecast = forecastOf(padSeries([visitAt(1, 10_000, 10), visitAt(2, 12_000, 9), visitAt(3, 14_000, 8)]), 1.5);
+  const wear = [visitAt(1, 10_000, 10), visitAt(2, 12_000, 9), visitAt(3, 14_000, 8)];
+  const given = { vehicle: CAR, use: useOf(wear, [], 'km') };
+
+  test('a steady line runs out about where it must, with a range around it, in distance and in days', () => {
+    const forecast = forecastOf(padSeries(wear), 1.5, given);
     expect(forecast.status).toBe('running-out');
     if (forecast.status !== 'running-out') return;
-    expect(forecast.mid).toBeCloseTo(13_000, 0);
-    expect(forecast.low).toBeLessThan(13_000);
-    expect(forecast.high ?? Infinity).toBeGreaterThan(13_000);
-    expect(expectedAt(forecast, 6000)?.y).toBeCloseTo(7, 6);
+    const { distance, days, line } = forecast;
+    expect(distance.mid).toBeGreaterThan(11_000);
+    expect(distance.mid).toBeLessThan(17_000);
+    expect(distance.low).toBeLessThan(distance.mid ?? 0);
+    expect(distance.high ?? Infinity).toBeGreaterThan(distance.mid ?? Infinity);
+    expect([days?.low, days?.mid, days?.high]).toEqual(
+      [...[days?.low, days?.mid, days?.high]].sort((a, b) => (a ?? 0) - (b ?? 0)),
+    );
+    expect(expectedAt(forecast, line.travelled)?.y).toBeCloseTo(line.value, 9);
+    const near = expectedAt(forecast, 5000)?.half ?? NaN;
+    expect(expectedAt(forecast, 15_000)?.half).toBeGreaterThan(near);
   });
 
-  test('a new part begins a new line', () => {
-    const series = padSeries([
-      visitAt(1, 10_000, 4),
-      visitAt(2, 12_000, 3),
-      visitAt(3, 14_000, 11),
-      visitAt(4, 16_000, 10),
-    ]);
-    expect(readingsOfCurrentPart(series).map(({ value }) => value)).toEqual([11, 10]);
-    expect(forecastOf(series, 1.5)).toMatchObject({ status: 'running-out' });
+  test('a new part begins a new line, told or not', () => {
+    const visits = [visitAt(1, 10_000, 4), visitAt(2, 12_000, 3), visitAt(3, 14_000, 11), visitAt(4, 16_000, 10)];
+    expect(padSeries(visits).ofPart.map(({ value }) => value)).toEqual([11, 10]);
+    expect(padSeries(visits).readings.map(({ startsPart }) => startsPart)).toEqual([false, false, true, false]);
+    expect(forecastOf(padSeries(visits), 1.5, { vehicle: CAR })).toMatchObject({ status: 'running-out', days: null });
+    const fit: LifeEntry = {
+      id: 'f',
+      vehicleId: CAR.id,
+      at: '2026-02-10T08:00:00.000Z',
+      meter: 12_500,
+      kind: 'fit',
+      what: 'pads',
+      place: '1L',
+      fresh: 11.8,
+      note: '',
+    };
+    const [told] = seriesOf(visits, [fit]);
+    expect(told?.fitted).toEqual({ at: fit.at, travelled: 2500, fresh: 11.8 });
+    expect(told?.ofPart).toHaveLength(2);
+    // Fitted after it was first read: what was told cannot be.
+    const late = { ...fit, meter: 15_000 };
+    expect(seriesOf(visits, [late])[0]?.fitted).toBeNull();
   });
 
   test.each([
-    ['one reading says what it needs', [visitAt(1, 10_000, 10)], 'needs-readings'],
-    ['two on one day at one distance', [visitAt(1, 10_000, 10), visitAt(2, 10_000, 10)], 'needs-readings'],
-    ['no wear', [visitAt(1, 10_000, 10), visitAt(2, 12_000, 10)], 'not-falling'],
-    ['under the limit', [visitAt(1, 10_000, 2), visitAt(2, 12_000, 1)], 'reached'],
-  ])('%s', (_, visits, status) => {
-    expect(forecastOf(padSeries(visits), 1.5).status).toBe(status);
+    ['one reading leans on the fleet, and says so', [visitAt(1, 10_000, 10)], { status: 'running-out', from: 'fleet' }],
+    [
+      'two on one day at one distance are two looks',
+      [visitAt(1, 10_000, 10), visitAt(2, 10_000, 10)],
+      { status: 'running-out' },
+    ],
+    ['under the limit', [visitAt(1, 10_000, 2), visitAt(2, 12_000, 1)], { status: 'reached' }],
+  ])('%s', (_, visits, expected) => {
+    expect(forecastOf(padSeries(visits), 1.5, { vehicle: CAR })).toMatchObject(expected);
+  });
+
+  test('readings taken out of a series leave a forecast that says what it needs', () => {
+    const series = padSeries(wear);
+    expect(forecastOf({ ...series, readings: [], ofPart: [] }, 1.5, given)).toEqual({
+      status: 'needs-readings',
+      have: 0,
+      want: 1,
+    });
   });
 
   test('three places of a tread are three series', () => {

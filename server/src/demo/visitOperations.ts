@@ -146,7 +146,7 @@ function look(story: Story, visit: StoryVisit, index: number, ref: PointRef, ran
         const value =
           gauge.repeatability === 0 || AS_READ.includes(measure)
             ? truth
-            : gaugeReads(truth, gauge.step, gauge.repeatability, random);
+            : gaugeReads(truth, { step: gauge.step, sigma: gauge.repeatability, misread: 0 }, random);
         return { measure, spot, phase: 'found', values: [Number(value.toFixed(3))], bound: 'exact' };
       }),
     );

@@ -7,6 +7,7 @@ import { startInspection } from '../inspections/startInspection';
 import { addPerson } from '../people/addPerson';
 import { addPhoto } from '../photos/addPhoto';
 import { putRulebook } from '../rules/putRulebook';
+import { putLifeEntry } from '../vehicles/putLifeEntry';
 import { putVehicle } from '../vehicles/putVehicle';
 import type { Change } from './change';
 
@@ -35,6 +36,8 @@ function write(engine: Engine, change: Change): Promise<Applied> {
       return engine.transaction((tx) => signInspection(tx, change, operation.body));
     case 'act.put':
       return putAct(engine, change, operation.body);
+    case 'entry.put':
+      return putLifeEntry(engine, change, operation.body);
     case 'rulebook.put':
       return putRulebook(engine, change, operation.body);
     case 'person.add':

@@ -12,7 +12,8 @@ import { Heading, Label, Words } from '../../kit/Words';
 import { useLife, useRulebooks } from '../../sync/useLife';
 import { rulesFor } from '../../sync/workshop';
 import { words } from '../../words/en';
-import { day, meterWords, pointShort, roughMeter } from '../../words/show';
+import { shortWhen } from '../../words/forecastSentence';
+import { day, meterWords, pointShort } from '../../words/show';
 import { Decks } from '../decks/Decks';
 import { TrendPanel } from '../desk/lazyPages';
 import { PointLine } from '../overview/PointLine';
@@ -121,11 +122,7 @@ export function LifeSheet() {
                 {`${pointShort(series.point, series.place, axles)} ${words.spot[series.spot]}`.trim()}
               </Words>
               <Label size="l" colour={palette.forecast}>
-                {forecast.status === 'running-out'
-                  ? `about ${roughMeter(forecast.mid, vehicle.meterUnit)}`
-                  : forecast.status === 'reached'
-                    ? 'now'
-                    : 'cannot tell yet'}
+                {shortWhen(forecast, vehicle.meterUnit)}
               </Label>
             </Pressable>
           ))}

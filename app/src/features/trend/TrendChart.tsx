@@ -1,7 +1,6 @@
 import {
   CLOSE_CALL_FACTOR,
   expectedAt,
-  readingsOfCurrentPart,
   type Forecast,
   type MeterUnit,
   type Series,
@@ -44,7 +43,7 @@ export function TrendChart({ series, forecast, thresholds, title, unit }: TrendC
   const offset = last.meter - last.travelled;
   const reach =
     forecast.status === 'running-out'
-      ? Math.min(span * AHEAD * 2, Math.max(span * AHEAD, forecast.mid * 1.15))
+      ? Math.min(span * AHEAD * 2, Math.max(span * AHEAD, (forecast.distance.mid ?? 0) * 1.15))
       : span * AHEAD;
   const x = scaleLinear()
     .domain([first.travelled - span * 0.04, last.travelled + reach])
@@ -53,7 +52,6 @@ export function TrendChart({ series, forecast, thresholds, title, unit }: TrendC
     .domain([0, Math.max(...readings.map(({ value }) => value)) * 1.12])
     .nice()
     .range([HEIGHT - EDGE.bottom, EDGE.top]);
-  const part = readingsOfCurrentPart(series);
   const fan = Array.from({ length: FAN_STEPS + 1 }, (_, step) => last.travelled + (reach * step) / FAN_STEPS).flatMap(
     (at) => {
       const expected = expectedAt(forecast, at);
@@ -67,7 +65,7 @@ export function TrendChart({ series, forecast, thresholds, title, unit }: TrendC
   const fitPath = line<{ at: number; y: number }>()
     .x(({ at }) => x(at))
     .y(({ y: mid }) => y(Math.max(0, mid)))(
-    [...(part[0] ? [part[0].travelled] : []), ...fan.map(({ at }) => at)].flatMap((at) => {
+    [...(series.ofPart[0] ? [series.ofPart[0].travelled] : []), ...fan.map(({ at }) => at)].flatMap((at) => {
       const expected = expectedAt(forecast, at);
       return expected ? [{ at, y: expected.y }] : [];
     }),

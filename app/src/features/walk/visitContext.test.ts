@@ -21,7 +21,7 @@ function visitOf(n: number, meter: number, pad: number | null, signed = true): V
 
 const earlier = [visitOf(1, 10_000, 10), visitOf(2, 12_000, 9), visitOf(3, 14_000, null)];
 const today = visitOf(4, 18_000, null, false);
-const life: Life = { vehicle: CAR, visits: [...earlier, today] };
+const life: Life = { vehicle: CAR, visits: [...earlier, today], entries: [] };
 const rules = rulesWith();
 const history = historyOf(CAR, today.inspection, earlier, rules);
 const grading = gradingOf(life, today, rules);

@@ -1,0 +1,2 @@
+import { forecastBench } from './forecast/forecast';
+forecastBench();

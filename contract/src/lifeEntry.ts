@@ -1,0 +1,60 @@
+import { LOGGED_FLUIDS, PART_KINDS, POINT_CODES, SPOTS, rotationProblem, type LifeEntry } from '@weskopos/core';
+import { z } from 'zod';
+import { idSchema, instantSchema, textSchema } from './shapes';
+
+const placeSchema = z.string().regex(/^([1-4]([LR][oi]?)?)?$/, 'a place such as 1L, or none');
+const wheelSchema = z.string().regex(/^([1-4][LR][oi]?|spare)$/, 'a wheel such as 1L, or the spare');
+const common = {
+  id: idSchema,
+  vehicleId: idSchema,
+  at: instantSchema,
+  meter: z.number().min(0).max(9_999_999).nullable(),
+};
+const litresSchema = z.number().positive().max(1000);
+
+const kinds = [
+  z.strictObject({
+    ...common,
+    kind: z.literal('fit'),
+    what: z.enum(PART_KINDS),
+    place: placeSchema,
+    fresh: z.number().positive().max(60).nullable(),
+    note: textSchema(200),
+  }),
+  z.strictObject({
+    ...common,
+    kind: z.literal('rotate'),
+    moves: z
+      .array(z.strictObject({ from: wheelSchema, to: wheelSchema }))
+      .max(12)
+      .refine((moves) => rotationProblem(moves) === null, 'each wheel leaves one place and comes to one of the others'),
+  }),
+  z.strictObject({
+    ...common,
+    kind: z.literal('misread'),
+    inspectionId: idSchema,
+    point: z.enum(POINT_CODES),
+    place: placeSchema,
+    spot: z.enum(SPOTS),
+  }),
+  z.strictObject({
+    ...common,
+    kind: z.literal('fuel'),
+    litres: litresSchema,
+    full: z.boolean(),
+    price: z.number().min(0).max(100_000).nullable(),
+  }),
+  z.strictObject({ ...common, kind: z.literal('top-up'), fluid: z.enum(LOGGED_FLUIDS), litres: litresSchema }),
+  z.strictObject({ ...common, kind: z.literal('meter') }),
+  z.strictObject({ ...common, kind: z.literal('job'), job: textSchema(80).trim().min(1) }),
+  z.strictObject({ ...common, kind: z.literal('undo'), refers: idSchema }),
+] as const;
+
+/** Something that happens to a vehicle besides its visits. */
+export const lifeEntrySchema: z.ZodType<LifeEntry> = z.discriminatedUnion('kind', kinds);
+
+/** An entry as the server gives it back: with who made it. */
+export const storedLifeEntrySchema: z.ZodType<StoredLifeEntry> = z
+  .looseObject({ by: z.string() })
+  .transform(({ by, ...entry }) => ({ ...lifeEntrySchema.parse(entry), by }));
+export type StoredLifeEntry = LifeEntry & { readonly by: string };

@@ -1,0 +1,76 @@
+import type { PointCode } from '../catalogue/catalogue';
+import type { Spot } from '../catalogue/points/point';
+import type { Place } from '../vehicle/vehicle';
+
+/** What has an identity of its own on a vehicle. */
+export const PART_KINDS = ['tyre', 'pads', 'shoes', 'disc', 'battery', 'belt', 'filter'] as const;
+export type PartKind = (typeof PART_KINDS)[number];
+
+export const LOGGED_FLUIDS = ['engine-oil', 'coolant', 'brake-fluid', 'washer', 'adblue'] as const;
+export type LoggedFluid = (typeof LOGGED_FLUIDS)[number];
+
+/** What happens to a vehicle besides its visits. Appended, never changed; taken back by an entry of its own. */
+export type LifeEntryContent =
+  | {
+      readonly kind: 'fit';
+      readonly what: PartKind;
+      readonly place: Place;
+      /** Value when fitted, stored unit of its measure; null when it was not measured. */
+      readonly fresh: number | null;
+      readonly note: string;
+    }
+  /** Tyres changed places, all in one act. */
+  | { readonly kind: 'rotate'; readonly moves: readonly { readonly from: Place; readonly to: Place }[] }
+  /** A reading of a signed visit that was not of the part: it stays on record and out of the trend. */
+  | {
+      readonly kind: 'misread';
+      readonly inspectionId: string;
+      readonly point: PointCode;
+      readonly place: Place;
+      readonly spot: Spot;
+    }
+  | { readonly kind: 'fuel'; readonly litres: number; readonly full: boolean; readonly price: number | null }
+  | { readonly kind: 'top-up'; readonly fluid: LoggedFluid; readonly litres: number }
+  | { readonly kind: 'meter' }
+  /** A job of the spec sheet was done: its interval begins anew. */
+  | { readonly kind: 'job'; readonly job: string }
+  | { readonly kind: 'undo'; readonly refers: string };
+
+export type LifeEntryKind = LifeEntryContent['kind'];
+
+export interface LifeEntryStamp {
+  readonly id: string;
+  readonly vehicleId: string;
+  /** When it was done, which may be long before it was written down. */
+  readonly at: string;
+  /** Meter when it was done, in the vehicle's unit; null when nobody read it. */
+  readonly meter: number | null;
+}
+
+export type LifeEntry = LifeEntryStamp & LifeEntryContent;
+export type LifeEntryOf<K extends LifeEntryKind> = Extract<LifeEntry, { kind: K }>;
+
+/** Entries that stand, in the order of what they tell; what was taken back, and the taking back, left out. */
+export function standingEntries(entries: readonly LifeEntry[]): LifeEntry[] {
+  const undone = new Set<string>();
+  // An undo that was itself undone lets its entry stand: the last word counts.
+  for (const entry of [...entries].reverse())
+    if (entry.kind === 'undo' && !undone.has(entry.id)) undone.add(entry.refers);
+  return entries
+    .filter((entry) => entry.kind !== 'undo' && !undone.has(entry.id))
+    .sort((a, b) => a.at.localeCompare(b.at) || a.id.localeCompare(b.id));
+}
+
+export function entriesOf<K extends LifeEntryKind>(entries: readonly LifeEntry[], kind: K): LifeEntryOf<K>[] {
+  return entries.filter((entry): entry is LifeEntryOf<K> => entry.kind === kind);
+}
+
+/** Why moves of a rotation cannot be: a place left or reached twice, or one that stays. Null when they can. */
+export function rotationProblem(
+  moves: readonly { readonly from: Place; readonly to: Place }[],
+): 'none' | 'twice' | 'not-closed' | null {
+  if (moves.length === 0) return 'none';
+  const [from, to] = [new Set(moves.map((move) => move.from)), new Set(moves.map((move) => move.to))];
+  if (from.size < moves.length || to.size < moves.length) return 'twice';
+  return [...from].every((place) => to.has(place)) ? null : 'not-closed';
+}

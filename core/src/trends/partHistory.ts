@@ -1,0 +1,33 @@
+import { MEASURES } from '../catalogue/measures';
+import type { Vehicle } from '../vehicle/vehicle';
+import type { PartHistory } from '../wear/fleetRates';
+import type { Series } from './series';
+
+/** What one step of x is in the meter's unit: wear per 1000 km and per 25 h lie near each other. */
+export const METER_STEP = { km: 1000, h: 25 } as const;
+
+/** How far a new part may lie from what it is said to be when new, share of a gauge's range. */
+const FRESH_SPREAD = 0.03;
+
+/** What a vehicle's part is called among the fleet's: parts of one name wear alike. */
+export function partName(
+  vehicle: Pick<Vehicle, 'id' | 'class' | 'use' | 'meterUnit'>,
+  { measure, place }: Pick<Series, 'measure' | 'place'>,
+): Pick<PartHistory, 'vehicle' | 'kind' | 'axle' | 'cell'> {
+  const kind = vehicle.meterUnit === 'h' ? `${measure} by hours` : measure;
+  const axle = `${kind} ${place.slice(0, 1)}`;
+  return { vehicle: vehicle.id, kind, axle, cell: `${axle} ${vehicle.class} ${vehicle.use}` };
+}
+
+/** The part that sits at the series' place now, as the wear model takes it. */
+export function partHistory(vehicle: Pick<Vehicle, 'id' | 'class' | 'use' | 'meterUnit'>, series: Series): PartHistory {
+  const step = METER_STEP[vehicle.meterUnit];
+  const { fitted, ofPart, measure } = series;
+  const [least, most] = MEASURES[measure].tape;
+  return {
+    id: `${vehicle.id} ${ofPart.at(-1)?.part ?? series.key}`,
+    ...partName(vehicle, series),
+    fitted: fitted && { x: fitted.travelled / step, fresh: fitted.fresh, sigma: FRESH_SPREAD * (most - least) },
+    readings: ofPart.map(({ travelled, value, u }) => ({ x: travelled / step, y: value, u, bound: 'exact' })),
+  };
+}

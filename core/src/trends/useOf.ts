@@ -1,0 +1,40 @@
+import { entriesOf, standingEntries, type LifeEntry } from '../parts/lifeEntry';
+import type { MeterUnit } from '../vehicle/vehicle';
+import { USUAL_USE, useNow, type FleetUse, type MeterPoint, type UseForecast } from '../wear/useModel';
+import { METER_STEP } from './partHistory';
+import type { VisitRecord } from './series';
+import { travelledByVisit } from './travelled';
+
+const DAY_MS = 86_400_000;
+
+/** Every reading of the meter, at visits and between them, in steps of the meter. Two on one day are one. */
+export function meterPoints(
+  visits: readonly VisitRecord[],
+  entries: readonly LifeEntry[],
+  unit: MeterUnit,
+): MeterPoint[] {
+  const standing = standingEntries(entries);
+  const read = [
+    ...visits.map(({ inspection }) => ({ ...inspection, at: inspection.startedAt })),
+    ...[...entriesOf(standing, 'meter'), ...entriesOf(standing, 'fuel')].flatMap(({ id, at, meter }) =>
+      meter === null ? [] : [{ id, at, meter, meterAnswer: null }],
+    ),
+  ];
+  const travelled = travelledByVisit(read);
+  const points = read
+    .filter(({ id }) => travelled.has(id))
+    .map(({ id, at }) => ({ day: Date.parse(at) / DAY_MS, x: (travelled.get(id) ?? 0) / METER_STEP[unit] }))
+    .sort((a, b) => a.day - b.day);
+  return points.filter((point, index) => (points[index + 1]?.day ?? Infinity) - point.day >= 1);
+}
+
+/** How the vehicle is used now, from its meter; null before it has been read at all. */
+export function useOf(
+  visits: readonly VisitRecord[],
+  entries: readonly LifeEntry[],
+  unit: MeterUnit,
+  fleet: FleetUse = USUAL_USE,
+): UseForecast | null {
+  const points = meterPoints(visits, entries, unit);
+  return points.length === 0 ? null : useNow(points, fleet);
+}

@@ -1,0 +1,134 @@
+import { believe, type Fitted, type RatePrior, type WearReading } from './wearBelief';
+
+/** A part watched for a change of its rate. */
+export interface WatchedPart {
+  readonly id: string;
+  readonly place: string;
+  readonly prior: RatePrior;
+  readonly fitted: Fitted | null;
+  readonly readings: readonly WearReading[];
+}
+
+/** Wear that went up for good: on which parts, since when, by what factor, and how sure. */
+export interface RateChange {
+  readonly parts: readonly string[];
+  readonly places: readonly string[];
+  /** Where it began, same unit as the readings' x: between two looks, so in the middle. */
+  readonly sinceX: number;
+  readonly factor: number;
+  /** Log odds that something changed, against that nothing did. */
+  readonly odds: number;
+  /** The same as a chance, 0 to 1. */
+  readonly sureness: number;
+}
+
+const FACTORS = [1.5, 2, 2.8] as const;
+/** How many looks back a change is looked for: older ones are history, and in the rate already. */
+const LOOKS_BACK = 2;
+/**
+ * Changes are seldom: odds before anything is read. Chosen on fleets made for building so that what is as likely as not
+ * raises a false alarm less than once in ten vehicle-years.
+ */
+const PRIOR_ODDS = Math.log(0.03);
+/** From these odds on a change is told: as likely as not. */
+export const TOLD_FROM = 0;
+
+/**
+ * Whether the wear of these parts went up lately, alone or together: a driver or a route acts on all of a vehicle, a
+ * dragging brake on one wheel. Compared by likelihood with *nothing changed*; parts read at the same visits share an onset.
+ *
+ * @param parts of one kind on one vehicle
+ */
+export function findRateChange(parts: readonly WatchedPart[]): RateChange | null {
+  const usable = parts.filter(({ readings, fitted }) => readings.length + (fitted ? 1 : 0) >= 3);
+  const onsets = onsetsOf(usable);
+  const still = new Map(usable.map((part) => [part.id, believe(steadyOf(part.prior), part.fitted, part.readings).fit]));
+  let best: RateChange | null = null;
+  for (const sinceX of onsets)
+    for (const factor of FACTORS) {
+      const gains = usable.map((part) => ({
+        part,
+        gain:
+          believe(
+            steadyOf(part.prior),
+            stretched(part.fitted, sinceX, factor),
+            part.readings.map((one) => stretched(one, sinceX, factor)),
+          ).fit - (still.get(part.id) ?? 0),
+      }));
+      for (const group of groupsOf(gains)) {
+        const odds = group.reduce((sum, { gain }) => sum + gain, 0) + PRIOR_ODDS;
+        if (group.length > 0 && odds > (best?.odds ?? -Infinity))
+          best = {
+            parts: group.map(({ part }) => part.id),
+            places: group.map(({ part }) => part.place),
+            sinceX,
+            factor,
+            odds,
+            sureness: 1 / (1 + Math.exp(-odds)),
+          };
+      }
+    }
+  return best;
+}
+
+/** Rates are taken to hold unless told otherwise: a model that expects changes everywhere would wonder at none. */
+const SELDOM = 0.001;
+const steady = new WeakMap<RatePrior, RatePrior>();
+function steadyOf(prior: RatePrior): RatePrior {
+  const known = steady.get(prior) ?? { ...prior, changes: Math.min(SELDOM, prior.changes) };
+  steady.set(prior, known);
+  return known;
+}
+
+/** Every part alone, and all of them. */
+function groupsOf<T>(gains: readonly T[]): (readonly T[])[] {
+  return gains.length > 1 ? [...gains.map((one) => [one]), gains] : [gains];
+}
+
+/** Middles of the last stretches between looks. */
+function onsetsOf(parts: readonly WatchedPart[]): number[] {
+  const looks = [...new Set(parts.flatMap(({ readings }) => readings.map(({ x }) => x)))].sort((a, b) => a - b);
+  return looks
+    .slice(1)
+    .map((x, index) => (x + (looks[index] ?? x)) / 2)
+    .slice(-LOOKS_BACK);
+}
+
+/** Wear at k times the rate is wear over k times the distance. */
+function stretched<T extends { readonly x: number } | null>(point: T, since: number, factor: number): T {
+  return point && point.x > since ? { ...point, x: since + (point.x - since) * factor } : point;
+}
+
+/** What one tyre lost between two visits, at 20 °C. */
+export interface PressureLoss {
+  readonly place: string;
+  readonly days: number;
+  /** kPa, below zero where it rose. */
+  readonly lost: number;
+}
+
+/** Spread of a loss between sound tyres of one vehicle, kPa: gauge twice, and what 20 °C could not take out. */
+const LOSS_SPREAD_KPA = 8;
+/** And per kPa lost: sound tyres differ. */
+const LOSS_SPREAD_SHARE = 0.35;
+
+/**
+ * A tyre that loses against its fellows: cold weather and time act on all of them, a puncture on one. Log odds as for a
+ * change of wear; null with fewer than three tyres to compare.
+ */
+export function findPressureLoss(
+  losses: readonly PressureLoss[],
+): { readonly place: string; readonly odds: number; readonly perMonth: number } | null {
+  if (losses.length < 3) return null;
+  const ordered = losses.map(({ lost }) => lost).sort((a, b) => a - b);
+  // The lower half are the sound ones, if any are.
+  const usual = ordered[Math.floor((ordered.length - 1) / 2)] ?? 0;
+  const worst = losses.reduce((a, b) => (b.lost > a.lost ? b : a));
+  const z = (worst.lost - usual) / Math.hypot(LOSS_SPREAD_KPA, LOSS_SPREAD_SHARE * Math.max(0, usual));
+  if (!(z > 0)) return null;
+  return {
+    place: worst.place,
+    odds: (z * z) / 2 - Math.log(losses.length) + PRIOR_ODDS,
+    perMonth: ((worst.lost - usual) * 30) / Math.max(1, worst.days),
+  };
+}

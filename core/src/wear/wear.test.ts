@@ -1,0 +1,205 @@
+import fc from 'fast-check';
+import { normalDraw, seededRandom } from '../simulator/random';
+import { UNCALIBRATED, askFor, calibrate, worth } from './calibration';
+import { learnRates, priorFor, roughRate, type PartHistory } from './fleetRates';
+import { normalCdf } from './normal';
+import { findPressureLoss, findRateChange } from './rateChange';
+import { USUAL_USE, chanceByDay, dayOfChance, expectedUse, learnUse, useNow } from './useModel';
+import { believe, crossedBy, crossingAt, stateOf, type RatePrior, type WearReading } from './wearBelief';
+
+const prior: RatePrior = { mu: Math.log(0.2), sigma: 0.3, changes: 0.004, handU: 0 };
+const reading = (x: number, y: number, bound: WearReading['bound'] = 'exact'): WearReading => ({
+  x,
+  y,
+  u: 0.15,
+  bound,
+});
+const fresh = { x: 0, fresh: 8, sigma: 0.2 };
+const line = (rate: number, xs: readonly number[]) => xs.map((x) => reading(x, 8 - rate * x));
+
+test('the normal distribution meets its printed values', () => {
+  expect([-1.645, 0, 1.2816, 2].map((z) => Number(normalCdf(z).toFixed(4)))).toEqual([0.05, 0.5, 0.9, 0.9772]);
+});
+
+describe('what readings say of one part', () => {
+  test('without any the fleet speaks; with many the readings do', () => {
+    expect(stateOf(believe(prior, fresh, [])).rate).toBeGreaterThan(0.18);
+    const read = stateOf(believe(prior, fresh, line(0.3, [2, 5, 8, 11, 14])));
+    expect(read.rate).toBeGreaterThan(0.28);
+    expect(read.rate).toBeLessThan(0.32);
+    expect(read.value).toBeCloseTo(8 - 0.3 * 14, 0);
+  });
+
+  test('one misread hardly moves it, and is told for odd', () => {
+    const sound = believe(prior, fresh, line(0.2, [4, 8, 12, 16]));
+    const wrong = believe(prior, fresh, [...line(0.2, [4, 8, 12]), reading(16, 2.4)]);
+    expect(wrong.odd).toBeGreaterThan(0.5);
+    expect(sound.odd).toBeLessThan(0.1);
+    const apart = Math.abs(stateOf(wrong).value - stateOf(sound).value);
+    expect(apart).toBeLessThan(1.3);
+  });
+
+  test('a bound counts as the inequality it is', () => {
+    const plain = stateOf(believe(prior, fresh, [reading(10, 6)]));
+    const above = stateOf(believe(prior, fresh, [reading(10, 6), reading(20, 5, 'above')]));
+    const below = stateOf(believe(prior, fresh, [reading(10, 6), reading(20, 3, 'below')]));
+    expect(above.rate).toBeLessThan(plain.rate);
+    expect(below.rate).toBeGreaterThan(plain.rate);
+    expect(above.value).toBeGreaterThan(4.7);
+  });
+
+  test('the chance to be worn out never falls with distance, whatever was read; its quantiles are in order', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.tuple(fc.double({ min: 0.1, max: 9, noNaN: true }), fc.double({ min: 0, max: 14, noNaN: true })), {
+          maxLength: 8,
+        }),
+        (looks) => {
+          let x = 0;
+          const belief = believe(
+            prior,
+            fresh,
+            looks.map(([gone, y]) => reading((x += gone), y)),
+          );
+          const chances = [0, 1, 5, 20, 80].map((ahead) => crossedBy(belief, 1.6, ahead));
+          expect(chances.every((chance) => chance >= 0 && chance <= 1)).toBe(true);
+          const ends = [0.1, 0.5, 0.9].map((chance) => crossingAt(belief, 1.6, chance));
+          expect([...ends].sort((a, b) => a - b)).toEqual(ends);
+        },
+      ),
+      { numRuns: 60 },
+    );
+  });
+
+  test('80 % hold about 80 times in 100 where the prior is true', () => {
+    const random = seededRandom(5);
+    let held = 0;
+    for (let round = 0; round < 400; round += 1) {
+      const rate = Math.exp(prior.mu + prior.sigma * normalDraw(random));
+      const start = 8 + 0.2 * normalDraw(random);
+      const read = [4, 9, 14].map((x) => reading(x, start - rate * x + 0.15 * normalDraw(random)));
+      const belief = believe({ ...prior, changes: 0 }, fresh, read);
+      const left = (start - 1.6) / rate - 14;
+      if (left >= crossingAt(belief, 1.6, 0.1) && left <= crossingAt(belief, 1.6, 0.9)) held += 1;
+    }
+    expect(held / 400).toBeGreaterThan(0.74);
+    expect(held / 400).toBeLessThan(0.9);
+  });
+});
+
+describe('what the fleet teaches', () => {
+  const random = seededRandom(3);
+  const part = (vehicle: number, n: number, rate: number): PartHistory => ({
+    id: `${vehicle} ${n}`,
+    vehicle: `v${vehicle}`,
+    kind: 'tread',
+    axle: 'tread 1',
+    cell: 'tread 1 car town',
+    fitted: fresh,
+    readings: [6, 12, 18].map((x) => reading(x, 8 - rate * x + 0.1 * normalDraw(random))),
+  });
+  const parts = Array.from({ length: 12 }, (_, vehicle) => {
+    const rate = vehicle === 0 ? 0.36 : 0.18;
+    return [0, 1, 2].map((n) => part(vehicle, n, rate));
+  }).flat();
+  const rates = learnRates(parts);
+
+  test('a vehicle that wears hard is known for it, a new one is as its kind, an unknown kind as built in', () => {
+    const name = (vehicle: string) => ({ vehicle, kind: 'tread', axle: 'tread 1', cell: 'tread 1 car town' });
+    expect(Math.exp(priorFor(rates, name('v0')).mu)).toBeGreaterThan(0.28);
+    expect(Math.exp(priorFor(rates, name('v5')).mu)).toBeCloseTo(0.18, 1);
+    const stranger = priorFor(rates, name('v99'));
+    expect(stranger.sigma).toBeGreaterThan(priorFor(rates, name('v5')).sigma);
+    expect(priorFor(rates, { ...name('v0'), kind: 'never' })).toEqual(priorFor({}, { ...name('v0'), kind: 'never' }));
+    expect(JSON.parse(JSON.stringify(rates))).toEqual(rates);
+  });
+
+  test('a rate that cannot be told from none is not learned from', () => {
+    expect(roughRate({ fitted: null, readings: [reading(0, 8), reading(1, 8)] })).toBeNull();
+    expect(roughRate({ fitted: null, readings: [reading(0, 8)] })).toBeNull();
+    expect(Math.exp(roughRate({ fitted: null, readings: [reading(0, 8), reading(20, 4)] })?.log ?? NaN)).toBeCloseTo(
+      0.2,
+      6,
+    );
+    expect(learnRates([])).toEqual({});
+  });
+
+  test('calibration stretches what was too narrow and counts what still waits', () => {
+    const narrow = Array.from({ length: 200 }, (_, n) => ({ chance: n % 2 === 0 ? 0.02 : 0.98, arrived: true }));
+    expect(askFor(calibrate(narrow), 0.1)).toBeLessThan(0.08);
+    expect(askFor(UNCALIBRATED, 0.1)).toBe(0.1);
+    const ended = Array.from({ length: 100 }, (_, n) => ({ chance: n / 200, arrived: true }));
+    const waiting = Array.from({ length: 100 }, () => ({ chance: 0.5, arrived: false }));
+    expect(askFor(calibrate([...ended, ...waiting]), 0.5)).toBeGreaterThan(askFor(calibrate(ended), 0.5) + 0.1);
+    const one = calibrate(narrow);
+    expect(worth(one, askFor(one, 0.3))).toBeCloseTo(0.3, 1);
+    expect(calibrate(narrow.slice(0, 5)).steps).toEqual([]);
+  });
+});
+
+describe('use', () => {
+  const YEAR = 365.25;
+  const meter = (perDay: number, season: number) => {
+    let x = 0;
+    return Array.from({ length: 30 }, (_, n) => {
+      const day = n * 45;
+      if (n > 0) x += 45 * perDay * (1 + season * Math.cos((2 * Math.PI * (day - 22)) / YEAR));
+      return { day, x };
+    });
+  };
+
+  test('its season is found and taken out', () => {
+    const fleet = learnUse([meter(0.05, 0.3), meter(0.08, 0.3), meter(0.03, 0.3)]);
+    expect(fleet.cosine).toBeCloseTo(0.3, 1);
+    expect(Math.abs(fleet.sine)).toBeLessThan(0.06);
+    const use = useNow(meter(0.05, 0.3), fleet);
+    expect(expectedUse(use, YEAR)).toBeCloseTo(0.05 * YEAR, 0);
+  });
+
+  test('days follow distance; no history leaves the fleet’s usual use, and doubt', () => {
+    const use = useNow(meter(0.05, 0), USUAL_USE);
+    const day = dayOfChance(use, 0.5, (ahead) => (ahead >= 5 ? 1 : 0));
+    expect(day).toBeGreaterThan(90);
+    expect(day).toBeLessThan(110);
+    expect(chanceByDay(use, 30, (ahead) => (ahead >= 5 ? 1 : 0))).toBeLessThan(0.05);
+    expect(useNow([], USUAL_USE)).toMatchObject({ perDay: USUAL_USE.usual, sigma: USUAL_USE.usualSigma });
+    expect(dayOfChance(use, 0.5, () => 0)).toBe(Infinity);
+    expect(learnUse([])).toBe(USUAL_USE);
+  });
+});
+
+describe('changes', () => {
+  const watched = (id: string, ys: readonly number[]) => ({
+    id,
+    place: id,
+    prior,
+    fitted: fresh,
+    readings: ys.map((y, n) => reading((n + 1) * 4, y)),
+  });
+
+  test('two looks at a brake that drags name it, its onset and its odds; steady wear raises nothing', () => {
+    const drag = findRateChange([watched('1L', [7.2, 6.4, 4.4, 2.4]), watched('1R', [7.2, 6.4, 5.6, 4.8])]);
+    expect(drag).toMatchObject({ places: ['1L'] });
+    expect(drag?.odds).toBeGreaterThan(0);
+    expect(drag?.sinceX).toBeGreaterThan(7);
+    const steady = findRateChange([watched('1L', [7.2, 6.4, 5.6, 4.8]), watched('1R', [7.2, 6.4, 5.6, 4.8])]);
+    expect(steady?.odds ?? -9).toBeLessThan(0);
+  });
+
+  test('a driver acts on all of them: together they are surer than alone', () => {
+    const hard = ['1L', '1R', '2L', '2R'].map((place) => watched(place, [7.2, 6.4, 5, 3.6]));
+    const all = findRateChange(hard);
+    expect(all?.places).toHaveLength(4);
+    expect(all?.odds).toBeGreaterThan(findRateChange(hard.slice(0, 1))?.odds ?? Infinity);
+    expect(findRateChange([])).toBeNull();
+  });
+
+  test('a tyre that loses against its fellows is named; cold weather on all of them is not', () => {
+    const losses = (one: number) =>
+      ['1L', '1R', '2L', '2R'].map((place) => ({ place, days: 100, lost: place === '2R' ? one : 12 }));
+    expect(findPressureLoss(losses(60))).toMatchObject({ place: '2R' });
+    expect(findPressureLoss(losses(60))?.odds).toBeGreaterThan(0);
+    expect(findPressureLoss(losses(16))?.odds ?? -9).toBeLessThan(0);
+    expect(findPressureLoss(losses(60).slice(0, 2))).toBeNull();
+  });
+});

@@ -1,0 +1,281 @@
+import { normalCdf } from './normal';
+
+/** What is known of a part's wear rate before it is read: log-normal, per 1000 km, h or month. */
+export interface RatePrior {
+  /** Mean of the log rate. */
+  readonly mu: number;
+  /** Standard deviation of the log rate. */
+  readonly sigma: number;
+  /** How often a rate changes for good, per 1000 km: a new route, another driver, a fault. */
+  readonly changes: number;
+  /** Standard deviation of what a reading is off beyond its own `u`: hands differ. */
+  readonly handU: number;
+}
+
+export interface WearReading {
+  /** Thousands of km (or h, or months) since any fixed moment; never falling. */
+  readonly x: number;
+  readonly y: number;
+  /** Standard uncertainty, unit of y. */
+  readonly u: number;
+  /** A bound is an inequality: the truth lies above or below `y`. */
+  readonly bound: 'exact' | 'above' | 'below';
+}
+
+/** Where and how a part began; null when nobody knows. */
+export interface Fitted {
+  readonly x: number;
+  readonly fresh: number;
+  readonly sigma: number;
+}
+
+/**
+ * What is believed of one part after its readings: a grid of wear rates, each with its weight and a normal belief of the
+ * value left at `x`.
+ */
+export interface WearBelief {
+  readonly x: number;
+  readonly rates: Float64Array;
+  readonly weights: Float64Array;
+  readonly means: Float64Array;
+  readonly variances: Float64Array;
+  readonly prior: RatePrior;
+  readonly readings: number;
+  /** How unlikely the last reading was beside one that fits, 0 to 1: near 1 it is odd. */
+  readonly odd: number;
+  /** Log likelihood of all readings: how well this prior tells what came. */
+  readonly fit: number;
+}
+
+/** Nodes of the grid: from well under the mean to a rate four times and more above it. */
+const NODES = 56;
+const [LOWEST, HIGHEST] = [-1.35, 1.7];
+/** A misread: one reading in fifty, off by about this many gauges and half a unit. */
+const ODD_SHARE = 0.02;
+const ODD_GAUGES = 4;
+const ODD_UNITS = 0.6;
+/** A rate after a change: as wide as this about the prior, in log units. */
+const CHANGED_SIGMA = 0.55;
+/** Share of the prior that is as wide as a changed rate: some parts are unlike any of their kind. */
+const UNLIKE_SHARE = 0.08;
+const LEAST_WEIGHT = 1e-12;
+/** Start of a part nobody saw new: anything. */
+const UNKNOWN_SIGMA = 6;
+
+interface Grid {
+  readonly rates: Float64Array;
+  readonly weights: Float64Array;
+  readonly changed: Float64Array;
+}
+const grids = new WeakMap<RatePrior, Grid>();
+
+/** The grid of a prior; the same for every part under it. */
+function gridOf(prior: RatePrior): Grid {
+  const known = grids.get(prior);
+  if (known) return known;
+  const [rates, weights, changed] = [new Float64Array(NODES), new Float64Array(NODES), new Float64Array(NODES)];
+  let [sumWeights, sumChanged] = [0, 0];
+  for (let node = 0; node < NODES; node += 1) {
+    const off = LOWEST + ((HIGHEST - LOWEST) * node) / (NODES - 1);
+    const density = (sigma: number) => Math.exp(-0.5 * (off / sigma) ** 2) / sigma;
+    const spread = Math.hypot(prior.sigma, CHANGED_SIGMA);
+    rates[node] = Math.exp(prior.mu + off);
+    weights[node] = (1 - UNLIKE_SHARE) * density(prior.sigma) + UNLIKE_SHARE * density(spread);
+    changed[node] = density(spread);
+    sumWeights += weights[node] ?? 0;
+    sumChanged += changed[node] ?? 0;
+  }
+  for (let node = 0; node < NODES; node += 1) {
+    weights[node] = (weights[node] ?? 0) / sumWeights;
+    changed[node] = (changed[node] ?? 0) / sumChanged;
+  }
+  const grid = { rates, weights, changed };
+  grids.set(prior, grid);
+  return grid;
+}
+
+/**
+ * What a part's readings say of its rate and of what is left, in the order they were taken. The rate may change for good
+ * between readings; a misread is given up for one; a bound counts as the inequality it is. Deterministic.
+ *
+ * Each rate of the grid carries a Kalman filter for the value (R. Kalman 1960); the filters are mixed where rates may
+ * change (generalised pseudo-Bayes of first order, Ackerson and Fu 1970).
+ *
+ * @param readings in order of x; two at one x are two looks at the same thing
+ */
+export function believe(prior: RatePrior, fitted: Fitted | null, readings: readonly WearReading[]): WearBelief {
+  const grid = gridOf(prior);
+  const { rates } = grid;
+  const weights = grid.weights.slice();
+  const means = new Float64Array(NODES);
+  const variances = new Float64Array(NODES);
+  const first = readings[0];
+  let x = fitted?.x ?? first?.x ?? 0;
+  means.fill(fitted?.fresh ?? first?.y ?? 0);
+  variances.fill(fitted ? fitted.sigma ** 2 : UNKNOWN_SIGMA ** 2);
+  let [odd, fit] = [0, 0];
+  for (const reading of readings) {
+    const gone = Math.max(0, reading.x - x);
+    x = reading.x;
+    if (gone > 0) move(grid, weights, means, variances, gone, prior.changes);
+    if (reading.bound === 'exact') {
+      const seen = look(weights, means, variances, reading.y, Math.hypot(reading.u, prior.handU));
+      odd = seen.odd;
+      fit += seen.fit;
+    } else bound(weights, means, variances, reading);
+  }
+  return { x, rates, weights, means, variances, prior, readings: readings.length, odd, fit };
+}
+
+/** Wear over a distance, a change of rate allowed somewhere on the way. */
+function move(
+  grid: Grid,
+  weights: Float64Array,
+  means: Float64Array,
+  variances: Float64Array,
+  gone: number,
+  changes: number,
+): void {
+  const { rates, changed } = grid;
+  const chance = 1 - Math.exp(-changes * gone);
+  let [mean, square, worn, wornSquare] = [0, 0, 0, 0];
+  for (let node = 0; node < NODES; node += 1) {
+    const weight = weights[node] ?? 0;
+    const was = means[node] ?? 0;
+    const loss = (rates[node] ?? 0) * gone;
+    mean += weight * was;
+    square += weight * ((variances[node] ?? 0) + was * was);
+    worn += weight * loss;
+    wornSquare += weight * loss * loss;
+    means[node] = was - loss;
+  }
+  if (chance < 1e-9) return;
+  const variance = Math.max(0, square - mean * mean);
+  const wornVariance = Math.max(0, wornSquare - worn * worn);
+  for (let node = 0; node < NODES; node += 1) {
+    const stay = (1 - chance) * (weights[node] ?? 0);
+    const come = chance * (changed[node] ?? 0);
+    const total = stay + come;
+    const share = come / total;
+    // Changed half-way on average: half the distance at the old rate, half at the new.
+    const own = means[node] ?? 0;
+    const loss = (rates[node] ?? 0) * gone;
+    const theirs = mean - (worn + loss) / 2;
+    const theirVariance = variance + wornVariance / 4 + (worn - loss) ** 2 / 12;
+    const joined = own + share * (theirs - own);
+    variances[node] =
+      (1 - share) * ((variances[node] ?? 0) + (own - joined) ** 2) + share * (theirVariance + (theirs - joined) ** 2);
+    means[node] = joined;
+    weights[node] = total;
+  }
+}
+
+/** One reading, or a misread. */
+function look(weights: Float64Array, means: Float64Array, variances: Float64Array, y: number, u: number) {
+  const [sound, odd] = [u * u, (ODD_GAUGES * u + ODD_UNITS) ** 2];
+  let [total, oddTotal] = [0, 0];
+  for (let node = 0; node < NODES; node += 1) {
+    const [mean, variance] = [means[node] ?? 0, variances[node] ?? 0];
+    const off = y - mean;
+    const [soundSpread, oddSpread] = [variance + sound, variance + odd];
+    const soundLikely = ((1 - ODD_SHARE) * Math.exp((-0.5 * off * off) / soundSpread)) / Math.sqrt(soundSpread);
+    const oddLikely = (ODD_SHARE * Math.exp((-0.5 * off * off) / oddSpread)) / Math.sqrt(oddSpread);
+    const likely = soundLikely + oddLikely + 1e-300;
+    const share = oddLikely / likely;
+    const [gain, oddGain] = [variance / soundSpread, variance / oddSpread];
+    const [soundMean, oddMean] = [mean + gain * off, mean + oddGain * off];
+    const joined = (1 - share) * soundMean + share * oddMean;
+    means[node] = joined;
+    variances[node] =
+      (1 - share) * (variance * (1 - gain) + (soundMean - joined) ** 2) +
+      share * (variance * (1 - oddGain) + (oddMean - joined) ** 2);
+    const weight = (weights[node] ?? 0) * likely;
+    weights[node] = weight;
+    total += weight;
+    oddTotal += weight * share;
+  }
+  normalise(weights, total);
+  return { odd: total > 0 ? oddTotal / total : 1, fit: Math.log(Math.max(total, 1e-300)) };
+}
+
+/** An inequality: a belief on the wrong side of it loses its weight, and is moved to the truth's side. */
+function bound(weights: Float64Array, means: Float64Array, variances: Float64Array, reading: WearReading): void {
+  const side = reading.bound === 'above' ? 1 : -1;
+  let total = 0;
+  for (let node = 0; node < NODES; node += 1) {
+    const variance = variances[node] ?? 0;
+    const sigma = Math.sqrt(variance + reading.u ** 2);
+    const z = (side * ((means[node] ?? 0) - reading.y)) / sigma;
+    const kept = Math.max(LEAST_WEIGHT, normalCdf(z));
+    // Mean and variance of a normal cut at the bound (Johnson, Kotz, Balakrishnan 1994, 10.1).
+    const pull = Math.exp(-0.5 * z * z) / (Math.sqrt(2 * Math.PI) * kept);
+    means[node] = (means[node] ?? 0) + (side * variance * pull) / sigma;
+    variances[node] = Math.max(1e-9, variance - (variance ** 2 / sigma ** 2) * pull * (pull + z));
+    weights[node] = (weights[node] ?? 0) * kept;
+    total += weights[node] ?? 0;
+  }
+  normalise(weights, total);
+}
+
+function normalise(weights: Float64Array, total: number): void {
+  for (let node = 0; node < NODES; node += 1) weights[node] = total > 0 ? (weights[node] ?? 0) / total : 1 / NODES;
+}
+
+/** The value believed at the last reading and the rate: means, standard deviations and how they go together. */
+export function stateOf({ rates, weights, means, variances }: WearBelief) {
+  let [value, square, rate, rateSquare, both] = [0, 0, 0, 0, 0];
+  for (let node = 0; node < rates.length; node += 1) {
+    const [weight, mean, speed] = [weights[node] ?? 0, means[node] ?? 0, rates[node] ?? 0];
+    value += weight * mean;
+    square += weight * ((variances[node] ?? 0) + mean * mean);
+    rate += weight * speed;
+    rateSquare += weight * speed * speed;
+    both += weight * mean * speed;
+  }
+  return {
+    value,
+    valueSd: Math.sqrt(Math.max(0, square - value * value)),
+    rate,
+    rateSd: Math.sqrt(Math.max(0, rateSquare - rate * rate)),
+    covariance: both - value * rate,
+  };
+}
+
+/** Share of the rate's square that a change on the way adds, at most. */
+const CHANGE_SPREAD = 0.12;
+
+/** Chance that the limit is met within `ahead` of the last reading, same unit as x. Never falls with distance. */
+export function crossedBy(belief: WearBelief, limit: number, ahead: number): number {
+  const { rates, weights, means, variances, prior } = belief;
+  const changed = (1 - Math.exp(-prior.changes * ahead)) * CHANGE_SPREAD;
+  let chance = 0;
+  for (let node = 0; node < rates.length; node += 1) {
+    const weight = weights[node] ?? 0;
+    if (weight < 1e-7) continue;
+    const loss = (rates[node] ?? 0) * ahead;
+    const sigma = Math.sqrt((variances[node] ?? 0) + changed * loss * loss + 1e-12);
+    chance += weight * normalCdf((limit - (means[node] ?? 0) + loss) / sigma);
+  }
+  return Math.min(1, chance);
+}
+
+/** Farthest a forecast looks, same unit as x: beyond it one says *far off*. */
+const FARTHEST = 100_000;
+
+/** Distance from the last reading by which the limit is met with this chance; Infinity where it is farther than anyone plans. */
+export function crossingAt(belief: WearBelief, limit: number, chance: number): number {
+  if (crossedBy(belief, limit, 0) >= chance) return 0;
+  const { rate } = stateOf(belief);
+  let high = Math.max(1, 2 / Math.max(rate, 1e-6));
+  while (crossedBy(belief, limit, high) < chance) {
+    high *= 2;
+    if (high > FARTHEST) return Infinity;
+  }
+  let low = 0;
+  for (let round = 0; round < 40 && high - low > 1e-4 * high; round += 1) {
+    const mid = (low + high) / 2;
+    if (crossedBy(belief, limit, mid) < chance) low = mid;
+    else high = mid;
+  }
+  return (low + high) / 2;
+}
