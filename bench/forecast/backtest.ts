@@ -15,7 +15,7 @@ import {
 } from '@weskopos/core/src/wear/calibration';
 import { learnRates, priorFor, type PartHistory } from '@weskopos/core/src/wear/fleetRates';
 import { chanceByDay, dayOfChance, learnUse, useNow, type MeterPoint } from '@weskopos/core/src/wear/useModel';
-import { believe, crossedBy, crossingAt } from '@weskopos/core/src/wear/wearBelief';
+import { believe, chanceAt as chanceOn, crossingAt, crossingCurve } from '@weskopos/core/src/wear/wearBelief';
 
 /** Gauges as the workshop knows them: their steps and how well they repeat, nothing of the world behind. */
 const GAUGES: Readonly<Record<WorldPart['kind'], { readonly u: number; readonly fresh: number }>> = {
@@ -88,7 +88,8 @@ export function backtest(plan: FleetWorldPlan, fromDay: number, toDay: number): 
       // Only what is still fitted and not yet found at its limit.
       if (!history || last?.day !== day || (part.crossedDay !== null && part.crossedDay <= day)) continue;
       const belief = believe(priorFor(rates, history), history.fitted, history.readings);
-      const chanceAt = (ahead: number) => crossedBy(belief, part.limit, ahead);
+      const curve = crossingCurve(belief, part.limit);
+      const chanceAt = (ahead: number) => chanceOn(curve, ahead);
       const dayChanceAt = (days: number) => chanceByDay(usage, days, chanceAt);
       const naive = naives(part, history, lives);
       waiting.push({
@@ -114,7 +115,7 @@ export function backtest(plan: FleetWorldPlan, fromDay: number, toDay: number): 
         halfLife: life !== null && Math.abs(life - 0.5) <= 0.1,
         truth: (part.crossedKm - last.km) / 1000,
         truthDays: part.crossedDay - day,
-        ours: wanted.map((chance) => crossingAt(belief, part.limit, chance)),
+        ours: wanted.map((chance) => crossingAt(curve, chance)),
         oursDays: wantedDays.map((chance) => dayOfChance(usage, chance, chanceAt)),
         noiseFree:
           part.nominal === null

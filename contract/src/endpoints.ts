@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { fleetBoardSchema, fleetKnowledgeSchema, scorecardSchema } from './fleet';
 import { lifeSchema, yardEntrySchema } from './life';
 import { visitSchema } from './inspection';
 import { operationBatchSchema, operationOutcomeSchema } from './operation';
@@ -151,6 +152,31 @@ export const ENDPOINTS = {
     params: byId,
     body: noBody,
     answer: reportSchema,
+  }),
+  /** What the fleet teaches each forecast, for the device to carry along. */
+  fleetKnowledge: endpoint({
+    method: 'get',
+    path: '/api/fleet/knowledge',
+    access: 'signed-in',
+    params: nothing,
+    body: noBody,
+    answer: fleetKnowledgeSchema,
+  }),
+  fleetBoard: endpoint({
+    method: 'get',
+    path: '/api/fleet/board',
+    access: 'signed-in',
+    params: nothing,
+    body: noBody,
+    answer: fleetBoardSchema,
+  }),
+  scorecard: endpoint({
+    method: 'get',
+    path: '/api/fleet/scorecard',
+    access: 'signed-in',
+    params: nothing,
+    body: noBody,
+    answer: scorecardSchema,
   }),
   /** Every version of the workshop's rules, oldest first; the built-in one (0) is not among them. */
   rulebooks: endpoint({

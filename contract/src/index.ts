@@ -1,5 +1,14 @@
 export { LIVE_PATH, deviceSchema, type Changed, type LiveEvent, type Presence } from './live';
 export { lifeEntrySchema, storedLifeEntrySchema, type StoredLifeEntry } from './lifeEntry';
+export {
+  fleetBoardSchema,
+  fleetKnowledgeSchema,
+  scorecardSchema,
+  type BoardPart,
+  type FleetBoard,
+  type Scorecard,
+  type VehicleBoard,
+} from './fleet';
 export { actSchema, storedActSchema, type StoredAct } from './act';
 export { idSchema, instantSchema } from './shapes';
 export { plainVehicleSchema, specSchema, vehicleSchema } from './vehicle';

@@ -24,7 +24,7 @@ const seriesSchema: z.ZodType<Series> = z.object({
   fitted: z.object({ at: instantSchema, travelled: z.number(), fresh: z.number() }).nullable(),
 });
 
-const rangeSchema = z.object({ low: z.number(), mid: z.number().nullable(), high: z.number().nullable() });
+export const rangeSchema = z.object({ low: z.number(), mid: z.number().nullable(), high: z.number().nullable() });
 
 const forecastSchema: z.ZodType<Forecast> = z.discriminatedUnion('status', [
   z.object({ status: z.literal('needs-readings'), have: z.number(), want: z.number() }),

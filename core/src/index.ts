@@ -229,7 +229,7 @@ export type { NotJudged, PointGrade, Reason } from './grading/reason';
 export { impossibleIn, type Impossible } from './plausibility/checkFinding';
 export { doubtId, doubtsAbout, type Doubt } from './plausibility/doubts';
 export { METER_RANGE, checkMeter, type MeterCheck } from './plausibility/checkMeter';
-export { expectedAt, forecastOf, type Forecast, type Outlook, type Range } from './trends/forecast';
+export { expectedAt, forecastOf, wearLine, type Forecast, type Outlook, type Range } from './trends/forecast';
 export { BUILT_IN_FLEET, type FleetKnowledge } from './trends/fleetKnowledge';
 export {
   LOGGED_FLUIDS,
@@ -247,7 +247,15 @@ export {
 export { partOfPoint, threadParts, type Part, type PartBook } from './parts/threadParts';
 export { seriesKey, seriesOf, type Series, type SeriesReading, type VisitRecord } from './trends/series';
 export { travelledByVisit } from './trends/travelled';
-export { composeReport, failLimit, forecastSeries, runOutOf, verdictFor, type Report } from './report/composeReport';
+export {
+  composeReport,
+  failLimit,
+  forecastSeries,
+  runOutOf,
+  verdictFor,
+  type Beside,
+  type Report,
+} from './report/composeReport';
 export { normalDraw, randomUuid, seededRandom } from './simulator/random';
 export { gaugeReads, type GaugeTruth } from './simulator/gauge';
 export { wornTo, type WearTruth } from './simulator/wear';
@@ -256,3 +264,12 @@ export { OIL_USED_LIMITS, oilUsed, stickToLitres, type StickAdvice } from './ben
 export { batteryHealth, stateOfCharge, type StateOfCharge } from './bench/battery';
 export { STUD_COUNTS, TORQUE_STAGES, torqueOrder, type StudCount } from './bench/torqueOrder';
 export { dripLoss, dropRate, type DripLoss } from './bench/drips';
+export {
+  vehicleOutlook,
+  worstSpots,
+  type ChangeNote,
+  type OutlookGiven,
+  type VehicleOutlook,
+} from './outlook/vehicleOutlook';
+export { leakSpots, type LeakLook, type LeakSpot } from './outlook/leakSpots';
+export { rawReadings, seriesFrom, type RawReading, type VisitMoment } from './trends/series';

@@ -5,6 +5,7 @@ import type { Engine } from './db/engine';
 import { lockFolder } from './db/lock';
 import { migrate, readMigrations } from './db/migrate';
 import { openPglite } from './db/pgliteEngine';
+import { FleetBook } from './fleet/fleetBook';
 import { Journal } from './journal/journal';
 import { replayJournal, type Replay } from './operations/acceptChanges';
 import type { Change } from './operations/change';
@@ -21,6 +22,7 @@ export interface Context {
   readonly sessions: Sessions;
   readonly photos: PhotoFiles;
   readonly live: LiveHub;
+  readonly fleet: FleetBook;
   readonly clock: () => Date;
   readonly log: Logger;
   /** Lets the first lead in; null once there are people. */
@@ -46,6 +48,9 @@ export async function openContext(config: Config, clock: () => Date): Promise<Co
     const { journal, entries } = await Journal.open<Change>(path.join(config.dataFolder, 'journal'));
     opened.push(() => journal.close());
     const replay = await replayJournal(engine, entries);
+    const fleet = new FleetBook(engine, clock);
+    opened.push(() => fleet.close());
+    await fleet.open();
     const [anyone] = await engine.query('select 1 from person limit 1');
     return {
       config,
@@ -54,6 +59,7 @@ export async function openContext(config: Config, clock: () => Date): Promise<Co
       sessions: new Sessions(engine, clock),
       photos: new PhotoFiles(path.join(config.dataFolder, 'photos')),
       live: new LiveHub(),
+      fleet,
       clock,
       log,
       setupCode: anyone ? null : newSetupCode(),

@@ -16,6 +16,7 @@ async function main(): Promise<void> {
     console.error(`The change ${id} in the journal cannot be applied (${why}). It was never acknowledged.`);
   if (demo) await seedDemo(context);
   const running = await listen(context);
+  void context.fleet.keepLearning((error) => context.log.error(error, 'the fleet was not summed up'));
   let stopping = false;
   for (const signal of ['SIGTERM', 'SIGINT'] as const) {
     process.on(signal, () => {

@@ -1,7 +1,14 @@
 import type { Life, Visit } from '@weskopos/contract';
 import { useMemo, useState } from 'react';
 import { shallow, useShallow } from 'zustand/shallow';
-import { newestRulebook, rulesOf, type Inspection, type Rulebook, type Rules } from '@weskopos/core';
+import {
+  newestRulebook,
+  rulesOf,
+  type FleetKnowledge,
+  type Inspection,
+  type Rulebook,
+  type Rules,
+} from '@weskopos/core';
 import { rulesFor, selectLife, selectRulebooks, useWorkshop } from './workshop';
 
 /** One vehicle's life with this device's waiting changes; undefined while it is not known. */
@@ -43,6 +50,11 @@ export function useVisit(
   return useMemo(() => (life && visit ? { life, visit, earlier, rules } : undefined), [life, visit, earlier, rules]);
 }
 const NO_VISITS: readonly Visit[] = [];
+
+/** What the whole fleet teaches each forecast, as far as this device knows. */
+export function useFleet(): FleetKnowledge {
+  return useWorkshop((state) => state.fleet);
+}
 
 /** Every version of the rules known here. */
 export function useRulebooks(): readonly Rulebook[] {

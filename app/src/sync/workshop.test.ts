@@ -2,7 +2,7 @@
 import 'fake-indexeddb/auto';
 import type { Life, Operation, OperationOutcome, Person, YardEntry } from '@weskopos/contract';
 import { CAR, inspectionOf, findingOf, readingOf } from '@weskopos/core/src/tests/builders';
-import { BUILT_IN_RULEBOOK, newestRulebook, rulebookAt, type Rulebook } from '@weskopos/core';
+import { BUILT_IN_FLEET, BUILT_IN_RULEBOOK, newestRulebook, rulebookAt, type Rulebook } from '@weskopos/core';
 import { openDB } from 'idb';
 import { putFinding, putFindings, undoLast } from '../features/walk/findings';
 import { amount } from '../words/show';
@@ -24,6 +24,7 @@ import {
 
 const ISLA: Person = { id: '00000000-0000-4000-8000-00000000000b', name: 'Isla', role: 'inspector' };
 const inspection = inspectionOf(CAR);
+const LEARNED_AT = '2026-06-01T03:00:00.000Z';
 const target = { vehicleId: CAR.id, visitId: inspection.id };
 const ref = { point: 'pad.inner', place: '1L' } as const;
 
@@ -45,6 +46,7 @@ class FakeServer {
     if (!this.session) return problem(401);
     if (url === '/api/session') return { status: 200, json: ISLA };
     if (url === '/api/rulebooks') return { status: 200, json: this.rulebooks };
+    if (url === '/api/fleet/knowledge') return { status: 200, json: { ...BUILT_IN_FLEET, learnedAt: LEARNED_AT } };
     if (url === '/api/yard')
       return { status: 200, json: [{ vehicle: CAR, last: null, open: null }] satisfies YardEntry[] };
     if (url.endsWith('/life')) return { status: 200, json: this.life };
@@ -85,6 +87,7 @@ test('without a session the way in is shown; signing in fetches every vehicle ah
   await signedIn(ISLA);
   expect(state()).toMatchObject({ status: 'ready', person: ISLA });
   expect(Object.keys(state().lives)).toEqual([CAR.id]);
+  expect(state().fleet.learnedAt).toBe(LEARNED_AT);
 });
 
 test('with the server down a visit goes on, and is the same on the device as afterwards on the server', async () => {

@@ -1,5 +1,14 @@
 import type { Life, Operation, Person, YardEntry } from '@weskopos/contract';
-import { newestRulebook, rulebookAt, rulesOf, type Inspection, type Rulebook, type Rules } from '@weskopos/core';
+import {
+  BUILT_IN_FLEET,
+  newestRulebook,
+  rulebookAt,
+  rulesOf,
+  type FleetKnowledge,
+  type Inspection,
+  type Rulebook,
+  type Rules,
+} from '@weskopos/core';
 import { create } from 'zustand';
 import { nowIso } from './clock';
 import { openDeviceStore, type DeviceStore, type RefusedOperation } from './deviceStore';
@@ -20,6 +29,8 @@ export interface WorkshopState {
   readonly lives: Readonly<Record<string, Life>>;
   /** Every version of the workshop's rules; the built-in one is known without. */
   readonly rulebooks: readonly Rulebook[];
+  /** What the whole fleet teaches each forecast; built in until the server has told. */
+  readonly fleet: FleetKnowledge;
   readonly pending: readonly Operation[];
   readonly refused: readonly RefusedOperation[];
   readonly sync: SyncState;
@@ -35,6 +46,7 @@ export const useWorkshop = create<WorkshopState>(() => ({
   entries: null,
   lives: {},
   rulebooks: [],
+  fleet: BUILT_IN_FLEET,
   pending: [],
   refused: [],
   sync: { waiting: 0, ofOthers: 0, refused: 0, link: 'idle' },
@@ -78,12 +90,13 @@ export async function openWorkshop(): Promise<void> {
     },
   });
   window.addEventListener('online', () => void reconnect());
-  const [person, entries, queue, refused, rulebooks] = await Promise.all([
+  const [person, entries, queue, refused, rulebooks, fleet] = await Promise.all([
     store.read<Person>('person'),
     store.read<YardEntry[]>('yard'),
     store.queue(),
     store.refused(),
     store.read<Rulebook[]>('rulebooks'),
+    store.read<FleetKnowledge>('fleet'),
   ]);
   const pending = queue.map(({ operation }) => operation);
   const ids = new Set([
@@ -95,7 +108,14 @@ export async function openWorkshop(): Promise<void> {
     const life = await readLife(store, id);
     if (life) lives[id] = life;
   }
-  setState({ entries: entries ?? null, lives, pending, refused, rulebooks: rulebooks ?? [] });
+  setState({
+    entries: entries ?? null,
+    lives,
+    pending,
+    refused,
+    rulebooks: rulebooks ?? [],
+    fleet: fleet ?? BUILT_IN_FLEET,
+  });
   if (person) setState({ person, status: 'ready' });
   await reconnect();
 }
@@ -140,6 +160,9 @@ export async function refresh(): Promise<void> {
     await store.write('yard', entries);
     setState({ entries });
     for (const { vehicle } of entries) await refreshLife(vehicle.id);
+    const fleet = await call('fleetKnowledge');
+    await store.write('fleet', fleet);
+    setState({ fleet });
   } catch (error) {
     if (!(error instanceof Unreachable)) throw error;
   }

@@ -253,4 +253,12 @@ describe('a forecast is a range in words, never a bare figure of nothing', () =>
   ])('%j', (forecast, sentence) => {
     expect(forecastSentence(forecast, 'lining', 1.5, 'km')).toContain(sentence);
   });
+
+  test('as short as it goes: the month, the distance where dates are not known, or why not', () => {
+    expect(shortWhen(running(), 'km')).toBe('about Apr 2027');
+    expect(shortWhen(running({ days: null }), 'km')).toBe('about 3\u202f400 km');
+    expect(shortWhen({ status: 'far-off', ...outlook() }, 'km')).toBe('far off');
+    expect(shortWhen({ status: 'needs-readings', have: 0, want: 1 }, 'km')).toBe('cannot tell yet');
+    expect(shortWhen({ status: 'reached', ...outlook() }, 'km')).toBe('now');
+  });
 });

@@ -20,7 +20,7 @@ export interface Part {
 export interface PartBook {
   readonly parts: readonly Part[];
   /** The part at a place at a moment; what came with the vehicle until something else was fitted. */
-  partAt(what: PartKind, place: Place, at: string): Part;
+  readonly partAt: (what: PartKind, place: Place, at: string) => Part;
 }
 
 /** Before anything that is told: what came with the vehicle sat there always. */

@@ -2,7 +2,7 @@ import type { Vehicle } from '../vehicle/vehicle';
 import { askFor, worth } from '../wear/calibration';
 import { priorFor } from '../wear/fleetRates';
 import { chanceByDay, dayOfChance, type UseForecast } from '../wear/useModel';
-import { believe, crossedBy, crossingAt, stateOf } from '../wear/wearBelief';
+import { believe, chanceAt, crossingAt, crossingCurve, stateOf, type WearBelief } from '../wear/wearBelief';
 import { BUILT_IN_FLEET, calibrationOf, type FleetKnowledge } from './fleetKnowledge';
 import { METER_STEP, partHistory } from './partHistory';
 import type { Series } from './series';
@@ -72,34 +72,51 @@ export function forecastOf(series: Series, limit: number, given: ForecastGiven):
   const last = series.ofPart.at(-1);
   if (!last) return { status: 'needs-readings', have: 0, want: LEAST_READINGS };
   const belief = believe(priorFor(fleet.rates, part), part.fitted, part.readings);
-  const { value, rate, valueSd, rateSd, covariance } = stateOf(belief);
-  const byDistance = (ahead: number) => crossedBy(belief, limit, ahead);
+  const curve = crossingCurve(belief, limit);
   const ask = (chance: number) => askFor(calibrationOf(fleet.distance, part.kind), chance);
   const finite = (x: number) => (Number.isFinite(x) ? x * step : null);
-  const low = crossingAt(belief, limit, ask(0.1));
+  const low = crossingAt(curve, ask(0.1));
   const outlook: Outlook = {
     at: last.at,
-    line: {
-      travelled: last.travelled,
-      value,
-      rate: rate / step,
-      valueVariance: valueSd ** 2,
-      rateVariance: (rateSd / step) ** 2,
-      covariance: covariance / step,
-    },
+    line: lineOf(belief, last.travelled, step),
     distance: {
       low: Math.min(low, FAR_STEPS) * step,
-      mid: finite(crossingAt(belief, limit, ask(0.5))),
-      high: finite(crossingAt(belief, limit, ask(0.9))),
+      mid: finite(crossingAt(curve, ask(0.5))),
+      high: finite(crossingAt(curve, ask(0.9))),
     },
     days: given.use
-      ? daysOf(given.use, byDistance, (chance) => askFor(calibrationOf(fleet.dates, part.kind), chance))
+      ? daysOf(
+          given.use,
+          (ahead) => chanceAt(curve, ahead),
+          (chance) => askFor(calibrationOf(fleet.dates, part.kind), chance),
+        )
       : null,
     from: part.readings.length + (part.fitted ? 1 : 0) >= 2 ? 'readings' : 'fleet',
     odd: belief.odd,
   };
   if (last.value < limit) return { status: 'reached', ...outlook };
   return { status: low > FAR_STEPS || outlook.distance.mid === null ? 'far-off' : 'running-out', ...outlook };
+}
+
+function lineOf(belief: WearBelief, travelled: number, step: number): ValueLine {
+  const { value, rate, valueSd, rateSd, covariance } = stateOf(belief);
+  return {
+    travelled,
+    value,
+    rate: rate / step,
+    valueVariance: valueSd ** 2,
+    rateVariance: (rateSd / step) ** 2,
+    covariance: covariance / step,
+  };
+}
+
+/** The line alone, without when it meets anything; undefined before the part has been read. */
+export function wearLine(series: Series, given: Pick<ForecastGiven, 'vehicle' | 'fleet'>): ValueLine | undefined {
+  const last = series.ofPart.at(-1);
+  if (!last) return undefined;
+  const part = partHistory(given.vehicle, series);
+  const belief = believe(priorFor((given.fleet ?? BUILT_IN_FLEET).rates, part), part.fitted, part.readings);
+  return lineOf(belief, last.travelled, METER_STEP[given.vehicle.meterUnit]);
 }
 
 function daysOf(use: UseForecast, byDistance: (ahead: number) => number, ask: (chance: number) => number): Range {
@@ -121,17 +138,13 @@ export function chanceWithin(
   const fleet = given.fleet ?? BUILT_IN_FLEET;
   const part = partHistory(given.vehicle, series);
   const belief = believe(priorFor(fleet.rates, part), part.fitted, part.readings);
-  const chance = chanceByDay(given.use, days, (ahead) => crossedBy(belief, limit, ahead));
+  const curve = crossingCurve(belief, limit);
+  const chance = chanceByDay(given.use, days, (ahead) => chanceAt(curve, ahead));
   return worth(calibrationOf(fleet.dates, part.kind), chance);
 }
 
-/** What the line expects at a distance since the first visit, with the half-width of its 80 %; undefined without a line. */
-export function expectedAt(
-  forecast: Forecast,
-  travelled: number,
-): { readonly y: number; readonly half: number } | undefined {
-  if (forecast.status === 'needs-readings') return undefined;
-  const { line } = forecast;
+/** What a line expects at a distance since the first visit, with the half-width of its 80 %. */
+export function expectedAt(line: ValueLine, travelled: number): { readonly y: number; readonly half: number } {
   const ahead = travelled - line.travelled;
   const variance = line.valueVariance - 2 * ahead * line.covariance + ahead ** 2 * line.rateVariance;
   return { y: line.value - line.rate * ahead, half: HALF_80 * Math.sqrt(Math.max(0, variance)) };

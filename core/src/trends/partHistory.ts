@@ -1,6 +1,7 @@
 import { MEASURES } from '../catalogue/measures';
 import type { Vehicle } from '../vehicle/vehicle';
 import type { PartHistory } from '../wear/fleetRates';
+import { groupBy } from '../wear/groupBy';
 import type { Series } from './series';
 
 /** What one step of x is in the meter's unit: wear per 1000 km and per 25 h lie near each other. */
@@ -28,6 +29,31 @@ export function partHistory(vehicle: Pick<Vehicle, 'id' | 'class' | 'use' | 'met
     id: `${vehicle.id} ${ofPart.at(-1)?.part ?? series.key}`,
     ...partName(vehicle, series),
     fitted: fitted && { x: fitted.travelled / step, fresh: fitted.fresh, sigma: FRESH_SPREAD * (most - least) },
-    readings: ofPart.map(({ travelled, value, u }) => ({ x: travelled / step, y: value, u, bound: 'exact' })),
+    readings: wearReadings(ofPart, step),
   };
+}
+
+/** Every part that was read at the series' place, those long gone too. */
+export function allPartsOf(
+  vehicle: Pick<Vehicle, 'id' | 'class' | 'use' | 'meterUnit'>,
+  series: Series,
+): PartHistory[] {
+  const now = partHistory(vehicle, series);
+  const gone = groupBy(
+    series.readings.filter(({ part }) => part !== series.ofPart.at(-1)?.part),
+    ({ part }) => part,
+  );
+  return [
+    now,
+    ...[...gone].map(([part, readings]) => ({
+      ...now,
+      id: `${vehicle.id} ${part}`,
+      fitted: null,
+      readings: wearReadings(readings, METER_STEP[vehicle.meterUnit]),
+    })),
+  ];
+}
+
+function wearReadings(readings: Series['readings'], step: number): PartHistory['readings'] {
+  return readings.map(({ travelled, value, u }) => ({ x: travelled / step, y: value, u, bound: 'exact' }));
 }

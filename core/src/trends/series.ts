@@ -2,11 +2,12 @@ import { MEASURES, type MeasureCode } from '../catalogue/measures';
 import { cataloguePoint, mainSlot, pointKey, type PointCode } from '../catalogue/catalogue';
 import { currentFindings } from '../inspection/currentFindings';
 import type { Spot } from '../catalogue/points/point';
-import { readingValue, type Finding } from '../inspection/finding';
+import { readingValue, type Finding, type Phase } from '../inspection/finding';
 import type { Inspection } from '../inspection/inspection';
 import { standardUncertainty } from '../grading/uncertainty';
 import { entriesOf, standingEntries, type LifeEntry } from '../parts/lifeEntry';
 import { partOfPoint, threadParts } from '../parts/threadParts';
+import { groupBy } from '../wear/groupBy';
 import { travelledByVisit } from './travelled';
 
 export interface SeriesReading {
@@ -55,15 +56,63 @@ export function seriesKey(point: PointCode, place: string, spot: Spot, measure: 
   return `${pointKey(point, place)}:${spot}${main ? '' : `:${measure}`}`;
 }
 
+/** One reading as it was taken, before it belongs to anything. */
+export interface RawReading {
+  readonly inspectionId: string;
+  readonly point: PointCode;
+  readonly place: string;
+  readonly spot: Spot;
+  readonly measure: MeasureCode;
+  readonly phase: Phase;
+  readonly value: number;
+  /** Standard uncertainty, stored unit. */
+  readonly u: number;
+}
+
+/** What a vehicle's readings are hung on: its visits' times and meters. */
+export type VisitMoment = Pick<Inspection, 'id' | 'startedAt' | 'meter' | 'meterAnswer' | 'ambientC'>;
+
 /**
  * Every measured series of a vehicle, readings as found, oldest first. Readings follow the parts: `entries` tell what was
  * fitted and where it was moved to; what looks new without an entry begins a part of its own.
  */
 export function seriesOf(visits: readonly VisitRecord[], entries: readonly LifeEntry[] = []): Series[] {
-  const travelled = travelledByVisit(visits.map(({ inspection }) => ({ ...inspection, at: inspection.startedAt })));
-  const ordered = visits
-    .filter(({ inspection }) => travelled.has(inspection.id))
-    .sort((a, b) => a.inspection.startedAt.localeCompare(b.inspection.startedAt));
+  return seriesFrom(
+    visits.map(({ inspection }) => inspection),
+    visits.flatMap(({ inspection, findings }) => rawReadings(inspection.id, findings)),
+    entries,
+  );
+}
+
+/** What one visit's standing findings read, as found and as left. A carried look is the old reading again; a bound is no number. */
+export function rawReadings(inspectionId: string, findings: readonly Finding[]): RawReading[] {
+  return [...currentFindings(findings).standing.values()].flatMap(({ point, place, carried, readings }) =>
+    carried
+      ? []
+      : readings
+          .filter(({ bound }) => bound === 'exact')
+          .map((reading) => ({
+            inspectionId,
+            point,
+            place,
+            spot: reading.spot,
+            measure: reading.measure,
+            phase: reading.phase,
+            value: readingValue(reading),
+            u: standardUncertainty(MEASURES[reading.measure], reading.values.length),
+          })),
+  );
+}
+
+/** As {@link seriesOf}, from bare readings in any order. */
+export function seriesFrom(
+  visits: readonly VisitMoment[],
+  raw: readonly RawReading[],
+  entries: readonly LifeEntry[] = [],
+): Series[] {
+  const travelled = travelledByVisit(visits.map((visit) => ({ ...visit, at: visit.startedAt })));
+  const moments = visits.filter(({ id }) => travelled.has(id)).sort((a, b) => a.startedAt.localeCompare(b.startedAt));
+  const byVisit = groupBy(raw, ({ inspectionId }) => inspectionId);
   const book = threadParts(entries);
   const misread = new Set(
     entriesOf(standingEntries(entries), 'misread').map(
@@ -73,56 +122,46 @@ export function seriesOf(visits: readonly VisitRecord[], entries: readonly LifeE
   const drafts = new Map<string, Omit<Series, 'ofPart' | 'fitted' | 'readings'> & { readings: SeriesReading[] }>();
   // What looks new is told apart from what sat there before by a count of its own.
   const looks = new Map<string, number>();
-  for (const { inspection, findings } of ordered) {
-    for (const finding of currentFindings(findings).standing.values()) {
-      // A carried look is the old reading again, not a new one.
-      if (finding.carried) continue;
-      const { point, place } = finding;
+  for (const visit of moments)
+    for (const { point, place, spot, measure, phase, value, u } of byVisit.get(visit.id) ?? []) {
+      if (phase !== 'found') continue;
+      if (misread.has(`${visit.id} ${point} ${place} ${spot}`)) continue;
+      const key = seriesKey(point, place, spot, measure);
+      const sofar = drafts.get(key) ?? { key, point, place, spot, measure, readings: [] };
+      drafts.set(key, sofar);
       const what = partOfPoint(point);
-      const seated = what ? book.partAt(what, place, inspection.startedAt).id : `${point}@${place}`;
-      for (const reading of finding.readings) {
-        // A bound is no number; the line leaves it out.
-        if (reading.phase !== 'found' || reading.bound !== 'exact') continue;
-        const { measure, spot } = reading;
-        if (misread.has(`${inspection.id} ${point} ${place} ${spot}`)) continue;
-        const key = seriesKey(point, place, spot, measure);
-        const sofar = drafts.get(key) ?? { key, point, place, spot, measure, readings: [] };
-        drafts.set(key, sofar);
-        const value = readingValue(reading);
-        const u = standardUncertainty(MEASURES[measure], reading.values.length);
-        const before = sofar.readings.at(-1);
-        const seat = `${seated} ${point} ${spot}`;
-        const isNew =
-          MEASURES[measure].nature === 'wear' && before?.part.startsWith(seat) === true && looksNew(value, u, before);
-        if (isNew) looks.set(seat, (looks.get(seat) ?? 0) + 1);
-        const part = `${seat} ${looks.get(seat) ?? 0}`;
-        sofar.readings.push({
-          inspectionId: inspection.id,
-          at: inspection.startedAt,
-          meter: inspection.meter,
-          travelled: travelled.get(inspection.id) ?? 0,
-          value,
-          u,
-          startsPart: before !== undefined && before.part !== part,
-          part,
-        });
-      }
+      const seated = what ? book.partAt(what, place, visit.startedAt).id : `${point}@${place}`;
+      const before = sofar.readings.at(-1);
+      const seat = `${seated} ${point} ${spot}`;
+      if (MEASURES[measure].nature === 'wear' && before?.part.startsWith(seat) && looksNew(value, u, before))
+        looks.set(seat, (looks.get(seat) ?? 0) + 1);
+      const part = `${seat} ${looks.get(seat) ?? 0}`;
+      sofar.readings.push({
+        inspectionId: visit.id,
+        at: visit.startedAt,
+        meter: visit.meter,
+        travelled: travelled.get(visit.id) ?? 0,
+        value,
+        u,
+        startsPart: before !== undefined && before.part !== part,
+        part,
+      });
     }
-  }
   const all = [...drafts.values()];
-  const fittedTravelled = (at: string, meter: number | null) => travelledAt(ordered, travelled, at, meter);
+  const alike = groupBy(all, ({ point, spot, measure }) => `${point} ${spot} ${measure}`);
   return all.map((series) => {
     const part = series.readings.at(-1)?.part ?? '';
-    const ofPart = all
-      .filter(
-        ({ point, spot, measure }) => point === series.point && spot === series.spot && measure === series.measure,
-      )
+    const ofPart = (alike.get(`${series.point} ${series.spot} ${series.measure}`) ?? [])
       .flatMap(({ readings }) => readings.filter((reading) => reading.part === part))
       .sort((a, b) => a.travelled - b.travelled);
     const known = book.parts.find(({ id }) => part === `${id} ${series.point} ${series.spot} 0`);
     const fitted =
       known?.fittedAt && known.fresh !== null
-        ? { at: known.fittedAt, travelled: fittedTravelled(known.fittedAt, known.fittedMeter), fresh: known.fresh }
+        ? {
+            at: known.fittedAt,
+            travelled: travelledAt(moments, travelled, known.fittedAt, known.fittedMeter),
+            fresh: known.fresh,
+          }
         : null;
     // A part cannot have been read before it was fitted: then what was told of its fitting is not used.
     const sound = fitted && fitted.travelled <= (ofPart[0]?.travelled ?? Infinity) ? fitted : null;
@@ -132,15 +171,15 @@ export function seriesOf(visits: readonly VisitRecord[], entries: readonly LifeE
 
 /** Distance since the first visit at a moment between visits: by the meter where it was read, else as at the visit before. */
 function travelledAt(
-  visits: readonly VisitRecord[],
+  visits: readonly VisitMoment[],
   travelled: ReadonlyMap<string, number>,
   at: string,
   meter: number | null,
 ): number {
-  const before = visits.findLast(({ inspection }) => inspection.startedAt <= at) ?? visits[0];
+  const before = visits.findLast(({ startedAt }) => startedAt <= at) ?? visits[0];
   if (!before) return 0;
-  const then = travelled.get(before.inspection.id) ?? 0;
-  return meter === null ? then : then + meter - before.inspection.meter;
+  const then = travelled.get(before.id) ?? 0;
+  return meter === null ? then : then + meter - before.meter;
 }
 
 function looksNew(value: number, u: number, before: SeriesReading | undefined): boolean {

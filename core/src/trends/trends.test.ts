@@ -76,9 +76,9 @@ describe('series and forecast', () => {
     expect([days?.low, days?.mid, days?.high]).toEqual(
       [...[days?.low, days?.mid, days?.high]].sort((a, b) => (a ?? 0) - (b ?? 0)),
     );
-    expect(expectedAt(forecast, line.travelled)?.y).toBeCloseTo(line.value, 9);
-    const near = expectedAt(forecast, 5000)?.half ?? NaN;
-    expect(expectedAt(forecast, 15_000)?.half).toBeGreaterThan(near);
+    expect(expectedAt(line, line.travelled).y).toBeCloseTo(line.value, 9);
+    const near = expectedAt(line, 5000).half;
+    expect(expectedAt(line, 15_000).half).toBeGreaterThan(near);
   });
 
   test('a new part begins a new line, told or not', () => {

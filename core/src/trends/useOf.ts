@@ -2,20 +2,20 @@ import { entriesOf, standingEntries, type LifeEntry } from '../parts/lifeEntry';
 import type { MeterUnit } from '../vehicle/vehicle';
 import { USUAL_USE, useNow, type FleetUse, type MeterPoint, type UseForecast } from '../wear/useModel';
 import { METER_STEP } from './partHistory';
-import type { VisitRecord } from './series';
+import type { VisitMoment, VisitRecord } from './series';
 import { travelledByVisit } from './travelled';
 
 const DAY_MS = 86_400_000;
 
 /** Every reading of the meter, at visits and between them, in steps of the meter. Two on one day are one. */
 export function meterPoints(
-  visits: readonly VisitRecord[],
+  visits: readonly VisitMoment[],
   entries: readonly LifeEntry[],
   unit: MeterUnit,
 ): MeterPoint[] {
   const standing = standingEntries(entries);
   const read = [
-    ...visits.map(({ inspection }) => ({ ...inspection, at: inspection.startedAt })),
+    ...visits.map((visit) => ({ ...visit, at: visit.startedAt })),
     ...[...entriesOf(standing, 'meter'), ...entriesOf(standing, 'fuel')].flatMap(({ id, at, meter }) =>
       meter === null ? [] : [{ id, at, meter, meterAnswer: null }],
     ),
@@ -29,8 +29,8 @@ export function meterPoints(
 }
 
 /** How the vehicle is used now, from its meter; null before it has been read at all. */
-export function useOf(
-  visits: readonly VisitRecord[],
+export function useFrom(
+  visits: readonly VisitMoment[],
   entries: readonly LifeEntry[],
   unit: MeterUnit,
   fleet: FleetUse = USUAL_USE,
@@ -38,3 +38,11 @@ export function useOf(
   const points = meterPoints(visits, entries, unit);
   return points.length === 0 ? null : useNow(points, fleet);
 }
+
+/** As {@link useFrom}, from whole visits. */
+export const useOf = (visits: readonly VisitRecord[], ...rest: Tail<Parameters<typeof useFrom>>): UseForecast | null =>
+  useFrom(
+    visits.map(({ inspection }) => inspection),
+    ...rest,
+  );
+type Tail<T extends readonly unknown[]> = T extends readonly [unknown, ...infer Rest] ? Rest : never;

@@ -1,3 +1,4 @@
+import { groupBy } from './groupBy';
 import { believe, type Fitted, type RatePrior, type WearReading } from './wearBelief';
 
 /** One part as the fleet learns from it. */
@@ -215,14 +216,4 @@ const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + 
 function best(options: readonly number[], score: (option: number) => number): number {
   return options.map((option) => ({ option, score: score(option) })).reduce((a, b) => (b.score > a.score ? b : a))
     .option;
-}
-
-export function groupBy<T>(items: readonly T[], key: (item: T) => string): Map<string, T[]> {
-  const groups = new Map<string, T[]>();
-  for (const item of items) {
-    const group = groups.get(key(item));
-    if (group) group.push(item);
-    else groups.set(key(item), [item]);
-  }
-  return groups;
 }

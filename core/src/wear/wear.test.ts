@@ -5,7 +5,16 @@ import { learnRates, priorFor, roughRate, type PartHistory } from './fleetRates'
 import { normalCdf } from './normal';
 import { findPressureLoss, findRateChange } from './rateChange';
 import { USUAL_USE, chanceByDay, dayOfChance, expectedUse, learnUse, useNow } from './useModel';
-import { believe, crossedBy, crossingAt, stateOf, type RatePrior, type WearReading } from './wearBelief';
+import {
+  believe,
+  chanceAt,
+  crossedBy,
+  crossingAt,
+  crossingCurve,
+  stateOf,
+  type RatePrior,
+  type WearReading,
+} from './wearBelief';
 
 const prior: RatePrior = { mu: Math.log(0.2), sigma: 0.3, changes: 0.004, handU: 0 };
 const reading = (x: number, y: number, bound: WearReading['bound'] = 'exact'): WearReading => ({
@@ -63,8 +72,10 @@ describe('what readings say of one part', () => {
           );
           const chances = [0, 1, 5, 20, 80].map((ahead) => crossedBy(belief, 1.6, ahead));
           expect(chances.every((chance) => chance >= 0 && chance <= 1)).toBe(true);
-          const ends = [0.1, 0.5, 0.9].map((chance) => crossingAt(belief, 1.6, chance));
+          const ends = [0.1, 0.5, 0.9].map((chance) => crossingAt(crossingCurve(belief, 1.6), chance));
           expect([...ends].sort((a, b) => a - b)).toEqual(ends);
+          const curve = crossingCurve(belief, 1.6);
+          expect(chanceAt(curve, 5)).toBeCloseTo(crossedBy(belief, 1.6, 5), 1);
         },
       ),
       { numRuns: 60 },
@@ -80,7 +91,8 @@ describe('what readings say of one part', () => {
       const read = [4, 9, 14].map((x) => reading(x, start - rate * x + 0.15 * normalDraw(random)));
       const belief = believe({ ...prior, changes: 0 }, fresh, read);
       const left = (start - 1.6) / rate - 14;
-      if (left >= crossingAt(belief, 1.6, 0.1) && left <= crossingAt(belief, 1.6, 0.9)) held += 1;
+      const curve = crossingCurve(belief, 1.6);
+      if (left >= crossingAt(curve, 0.1) && left <= crossingAt(curve, 0.9)) held += 1;
     }
     expect(held / 400).toBeGreaterThan(0.74);
     expect(held / 400).toBeLessThan(0.9);

@@ -259,23 +259,48 @@ export function crossedBy(belief: WearBelief, limit: number, ahead: number): num
   return Math.min(1, chance);
 }
 
-/** Farthest a forecast looks, same unit as x: beyond it one says *far off*. */
-const FARTHEST = 100_000;
-
-/** Distance from the last reading by which the limit is met with this chance; Infinity where it is farther than anyone plans. */
-export function crossingAt(belief: WearBelief, limit: number, chance: number): number {
-  if (crossedBy(belief, limit, 0) >= chance) return 0;
-  const { rate } = stateOf(belief);
-  let high = Math.max(1, 2 / Math.max(rate, 1e-6));
-  while (crossedBy(belief, limit, high) < chance) {
-    high *= 2;
-    if (high > FARTHEST) return Infinity;
-  }
-  let low = 0;
-  for (let round = 0; round < 40 && high - low > 1e-4 * high; round += 1) {
-    const mid = (low + high) / 2;
-    if (crossedBy(belief, limit, mid) < chance) low = mid;
-    else high = mid;
-  }
-  return (low + high) / 2;
+/** The chance to meet the limit over distance, looked up once and read many times. Rises from its first step to its last. */
+export interface CrossingCurve {
+  readonly ahead: Float64Array;
+  readonly chance: Float64Array;
 }
+
+const CURVE_STEPS = 44;
+/** The curve runs from here to there, in lives that the present rate would leave. */
+const [CURVE_FROM, CURVE_TO] = [0.02, 16];
+/** A part that is at its limit, or over it, is looked at as finely as this, unit of x. */
+const LEAST_LIFE = 0.2;
+
+export function crossingCurve(belief: WearBelief, limit: number): CrossingCurve {
+  const { value, rate } = stateOf(belief);
+  const life = Math.max(LEAST_LIFE, (value - limit) / Math.max(rate, 1e-9));
+  const ahead = new Float64Array(CURVE_STEPS + 1);
+  const chance = new Float64Array(CURVE_STEPS + 1);
+  let highest = 0;
+  for (let step = 0; step <= CURVE_STEPS; step += 1) {
+    const at = step === 0 ? 0 : life * CURVE_FROM * (CURVE_TO / CURVE_FROM) ** ((step - 1) / (CURVE_STEPS - 1));
+    highest = Math.max(highest, crossedBy(belief, limit, at));
+    ahead[step] = at;
+    chance[step] = highest;
+  }
+  return { ahead, chance };
+}
+
+/** Chance that the limit is met within `ahead`, by the curve. */
+export function chanceAt({ ahead, chance }: CrossingCurve, distance: number): number {
+  if (distance <= 0) return chance[0] ?? 0;
+  const after = ahead.findIndex((at) => at >= distance);
+  if (after === -1) return chance.at(-1) ?? 1;
+  return between(ahead[after - 1] ?? 0, ahead[after] ?? 0, chance[after - 1] ?? 0, chance[after] ?? 0, distance);
+}
+
+/** Distance by which the limit is met with this chance; Infinity where it is farther than the curve goes. */
+export function crossingAt({ ahead, chance }: CrossingCurve, wanted: number): number {
+  const after = chance.findIndex((one) => one >= wanted);
+  if (after === -1) return Infinity;
+  if (after === 0) return 0;
+  return between(chance[after - 1] ?? 0, chance[after] ?? 0, ahead[after - 1] ?? 0, ahead[after] ?? 0, wanted);
+}
+
+const between = (x0: number, x1: number, y0: number, y1: number, x: number) =>
+  x1 > x0 ? y0 + ((y1 - y0) * (x - x0)) / (x1 - x0) : y1;

@@ -44,6 +44,8 @@ export async function seedDemo(context: Context): Promise<void> {
         operations.map((operation) => ({ operation, by, receivedAt })),
       );
       const refused = outcomes.find(({ refusal }) => refusal);
+      const signed = operations.find(({ kind }) => kind === 'inspection.sign');
+      if (signed?.kind === 'inspection.sign') await context.fleet.vehicleChanged(vehicle.id, signed.body.inspectionId);
       if (refused) throw new Error(`the demo's own change was refused: ${refused.refusal}`);
     }
   }

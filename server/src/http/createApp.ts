@@ -5,6 +5,7 @@ import { rateLimit } from 'express-rate-limit';
 import helmet from 'helmet';
 import path from 'node:path';
 import type { Context } from '../context';
+import { fleetRoutes } from '../fleet/routes';
 import { inspectionRoutes } from '../inspections/routes';
 import { liveRoutes } from '../live/routes';
 import { operationRoutes } from '../operations/routes';
@@ -72,6 +73,7 @@ export function createApp(context: Context): Express {
   photoRoutes(api, context);
   ruleRoutes(api, context);
   liveRoutes(api, context);
+  fleetRoutes(api, context);
   app.use('/api', () => {
     throw new NotFound('endpoint');
   });

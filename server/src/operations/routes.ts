@@ -1,9 +1,10 @@
 import { ENDPOINTS, type Operation } from '@weskopos/contract';
 import type { Context } from '../context';
+import type { Queries } from '../db/engine';
 import { register, type Api } from '../http/register';
 import { acceptChanges } from './acceptChanges';
 
-export function operationRoutes(api: Api, { engine, journal, clock, live }: Context): void {
+export function operationRoutes(api: Api, { engine, journal, clock, live, fleet, log }: Context): void {
   register(api, ENDPOINTS.sendOperations, async ({ body, person }) => {
     const receivedAt = clock().toISOString();
     const outcomes = await acceptChanges(
@@ -13,6 +14,17 @@ export function operationRoutes(api: Api, { engine, journal, clock, live }: Cont
     );
     const touched = new Map(body.operations.map((operation) => [visitOf(operation), operation.device]));
     for (const [visitId, device] of touched) if (visitId) live.changed(visitId, { device });
+    const applied = new Set(outcomes.flatMap(({ id, status }) => (status === 'applied' ? [id] : [])));
+    try {
+      for (const { vehicleId, signed } of await vehiclesTouched(
+        engine,
+        body.operations.filter(({ id }) => applied.has(id)),
+      ))
+        await fleet.vehicleChanged(vehicleId, signed);
+    } catch (error) {
+      // The changes are kept; only what is summed up from them is late, until the fleet is summed up as a whole.
+      log.error(error, 'a vehicle was not summed up');
+    }
     return outcomes;
   });
 }
@@ -20,4 +32,26 @@ export function operationRoutes(api: Api, { engine, journal, clock, live }: Cont
 /** The visit an operation is part of; undefined for those of none. */
 function visitOf(operation: Operation): string | undefined {
   return 'inspectionId' in operation.body ? operation.body.inspectionId : undefined;
+}
+
+interface Touched {
+  readonly vehicleId: string;
+  /** The visit that was signed; null where something else changed what is told of the vehicle. */
+  readonly signed: string | null;
+}
+
+/** Vehicles whose trends say something new: a visit of theirs was signed, or something else happened to them. */
+async function vehiclesTouched(engine: Queries, operations: readonly Operation[]): Promise<Touched[]> {
+  const touched = operations.flatMap((operation): Touched[] =>
+    operation.kind === 'entry.put' ? [{ vehicleId: operation.body.vehicleId, signed: null }] : [],
+  );
+  for (const operation of operations)
+    if (operation.kind === 'inspection.sign') {
+      const { inspectionId } = operation.body;
+      const [row] = await engine.query<{ vehicle_id: string }>('select vehicle_id from inspection where id = $1', [
+        inspectionId,
+      ]);
+      if (row) touched.push({ vehicleId: row.vehicle_id, signed: inspectionId });
+    }
+  return touched;
 }

@@ -6,7 +6,7 @@ import { register, type Api } from '../http/register';
 import { rulesOfVisit } from '../rules/rulesOfVisit';
 import { readLife } from '../vehicles/readLife';
 
-export function reportRoutes(api: Api, { engine }: Context): void {
+export function reportRoutes(api: Api, { engine, fleet }: Context): void {
   register(api, ENDPOINTS.report, async ({ params }) => {
     const [target] = await engine.query<{ vehicle_id: string }>('select vehicle_id from inspection where id = $1', [
       params.id,
@@ -18,7 +18,10 @@ export function reportRoutes(api: Api, { engine }: Context): void {
       ({ inspection }) => inspection.signedAt && inspection.startedAt < visit.inspection.startedAt,
     );
     const rules = await rulesOfVisit(engine, visit.inspection);
-    const report = composeReport(life.vehicle, visit, earlier, rules);
+    const report = composeReport(life.vehicle, visit, earlier, rules, {
+      entries: life.entries,
+      fleet: fleet.knowledge,
+    });
     return {
       inspectionId: params.id,
       grade: report.verdict.grade,

@@ -6,11 +6,13 @@ import { register, type Api } from '../http/register';
 import { rulesOfToday } from '../rules/rulesOfVisit';
 import { readLife } from '../vehicles/readLife';
 
-export function trendRoutes(api: Api, { engine }: Context): void {
+export function trendRoutes(api: Api, { engine, fleet }: Context): void {
   register(api, ENDPOINTS.trends, async ({ params }) => {
     const life = await readLife(engine, params.id);
     if (!life) throw new NotFound('vehicle');
     const signed = life.visits.filter(({ inspection }) => inspection.signedAt);
-    return [...runOutOf(life.vehicle, signed, await rulesOfToday(engine))];
+    return [
+      ...runOutOf(life.vehicle, signed, await rulesOfToday(engine), { entries: life.entries, fleet: fleet.knowledge }),
+    ];
   });
 }

@@ -9,7 +9,7 @@ import { Press } from '../../kit/Press';
 import { SPACE, TOUCH } from '../../kit/tokens';
 import { useIsWide, usePalette } from '../../kit/theme';
 import { Heading, Label, Words } from '../../kit/Words';
-import { useLife, useRulebooks } from '../../sync/useLife';
+import { useFleet, useLife, useRulebooks } from '../../sync/useLife';
 import { rulesFor } from '../../sync/workshop';
 import { words } from '../../words/en';
 import { shortWhen } from '../../words/forecastSentence';
@@ -27,6 +27,7 @@ export function LifeSheet() {
   const { id } = useLocalSearchParams<{ id: string }>();
   const life = useLife(id);
   const rulebooks = useRulebooks();
+  const fleet = useFleet();
   const router = useRouter();
   const wide = useIsWide();
   const palette = usePalette();
@@ -41,7 +42,7 @@ export function LifeSheet() {
       last,
       open: life.visits.findLast(({ inspection }) => inspection.signedAt === null),
       verdict: last && verdictFor(life.vehicle, last.inspection, last.findings, rulesFor(rulebooks, last.inspection)),
-      trends: runOutOf(life.vehicle, signed, today),
+      trends: runOutOf(life.vehicle, signed, today, { entries: life.entries, fleet }),
       today,
       grades: new Map(
         signed.map(({ inspection, findings }) => [
@@ -50,7 +51,7 @@ export function LifeSheet() {
         ]),
       ),
     };
-  }, [life, rulebooks]);
+  }, [life, rulebooks, fleet]);
   if (!life || !sheet) return <NotHere />;
   const { vehicle } = life;
   const { last, open, verdict, trends, signed, today, grades } = sheet;

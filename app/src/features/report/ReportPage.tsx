@@ -8,7 +8,7 @@ import { PhotoStrip } from '../photo/PhotoStrip';
 import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
 import { Heading, Words } from '../../kit/Words';
-import { useVisit } from '../../sync/useLife';
+import { useFleet, useVisit } from '../../sync/useLife';
 import { words } from '../../words/en';
 import { forecastSentence } from '../../words/forecastSentence';
 import { amount, dayAndTime, day, meterWords, pointWords, stopWords, templateWords } from '../../words/show';
@@ -28,9 +28,13 @@ export function ReportPage() {
   const { id, visit: visitId } = useLocalSearchParams<{ id: string; visit: string }>();
   const found = useVisit(id, visitId);
   const router = useRouter();
+  const fleet = useFleet();
   if (!found) return <NotHere />;
   const { vehicle } = found.life;
-  const report = composeReport(vehicle, found.visit, found.earlier, found.rules);
+  const report = composeReport(vehicle, found.visit, found.earlier, found.rules, {
+    entries: found.life.entries,
+    fleet,
+  });
   const { inspection } = report;
   const axles = vehicle.axles.length;
   const stops = [...new Set(report.verdict.points.map(({ stop }) => stop))];

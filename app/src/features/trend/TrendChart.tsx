@@ -54,8 +54,7 @@ export function TrendChart({ series, forecast, thresholds, title, unit }: TrendC
     .range([HEIGHT - EDGE.bottom, EDGE.top]);
   const fan = Array.from({ length: FAN_STEPS + 1 }, (_, step) => last.travelled + (reach * step) / FAN_STEPS).flatMap(
     (at) => {
-      const expected = expectedAt(forecast, at);
-      return expected ? [{ at, ...expected }] : [];
+      return forecast.status === 'needs-readings' ? [] : [{ at, ...expectedAt(forecast.line, at) }];
     },
   );
   const fanPath = area<(typeof fan)[number]>()
@@ -66,8 +65,7 @@ export function TrendChart({ series, forecast, thresholds, title, unit }: TrendC
     .x(({ at }) => x(at))
     .y(({ y: mid }) => y(Math.max(0, mid)))(
     [...(series.ofPart[0] ? [series.ofPart[0].travelled] : []), ...fan.map(({ at }) => at)].flatMap((at) => {
-      const expected = expectedAt(forecast, at);
-      return expected ? [{ at, y: expected.y }] : [];
+      return forecast.status === 'needs-readings' ? [] : [{ at, y: expectedAt(forecast.line, at).y }];
     }),
   );
   const limit = thresholds.find(({ grade }) => grade === 'fail')?.value ?? 0;

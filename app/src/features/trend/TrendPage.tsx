@@ -2,7 +2,7 @@ import { runOutOf } from '@weskopos/core';
 import { useLocalSearchParams } from 'expo-router';
 import { Page } from '../../kit/Page';
 import { Words } from '../../kit/Words';
-import { useLife, useRules } from '../../sync/useLife';
+import { useFleet, useLife, useRules } from '../../sync/useLife';
 import { NotHere } from '../root/NotHere';
 import { TrendPanel } from './TrendPanel';
 
@@ -11,9 +11,12 @@ export function TrendPage() {
   const { id, series: key } = useLocalSearchParams<{ id: string; series: string }>();
   const life = useLife(id);
   const rules = useRules();
+  const fleet = useFleet();
   if (!life) return <NotHere />;
   const signed = life.visits.filter(({ inspection }) => inspection.signedAt !== null);
-  const trend = runOutOf(life.vehicle, signed, rules).find(({ series }) => series.key === key);
+  const trend = runOutOf(life.vehicle, signed, rules, { entries: life.entries, fleet }).find(
+    ({ series }) => series.key === key,
+  );
   return (
     <Page
       title="Trend"

@@ -6,7 +6,7 @@ import { isOwnFinger } from '../../kit/ownFinger';
 import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
 import { useIsWide, usePalette } from '../../kit/theme';
-import { useVisit } from '../../sync/useLife';
+import { useFleet, useVisit } from '../../sync/useLife';
 import { CoverageList } from '../overview/CoverageList';
 import { NotHere } from '../root/NotHere';
 import { JumpPanel } from '../sheets/lazySheets';
@@ -49,9 +49,13 @@ function WalkThrough({ found, at }: WalkThroughProps) {
   const palette = usePalette();
   const wide = useIsWide();
   const { life, visit, earlier, rules } = found;
-  const { vehicle } = life;
+  const { vehicle, entries } = life;
   const { inspection } = visit;
-  const history = useMemo(() => historyOf(vehicle, inspection, earlier, rules), [vehicle, inspection, earlier, rules]);
+  const fleet = useFleet();
+  const history = useMemo(
+    () => historyOf(vehicle, inspection, earlier, rules, { entries, fleet }),
+    [vehicle, inspection, earlier, rules, entries, fleet],
+  );
   const grading = useMemo(() => gradingOf(life, visit, rules), [life, visit, rules]);
   const background = useMemo(() => ({ grading, history }), [grading, history]);
   const target = useMemo(() => ({ vehicleId: vehicle.id, visitId: inspection.id }), [vehicle.id, inspection.id]);

@@ -1,9 +1,10 @@
 import type { Life, Visit } from '@weskopos/contract';
 import {
+  BUILT_IN_FLEET,
+  MEASURES,
   carriedFrom,
   currentFindings,
   expectedAt,
-  forecastSeries,
   mainSlot,
   cataloguePoint,
   nextFinding,
@@ -13,8 +14,9 @@ import {
   seriesKey,
   seriesOf,
   travelledByVisit,
+  wearLine,
+  type Beside,
   type Finding,
-  type Forecast,
   type GradingContext,
   type Inspection,
   type MeasureCode,
@@ -47,13 +49,17 @@ export interface Background {
   readonly history: History;
 }
 
-export function historyOf(vehicle: Vehicle, inspection: Inspection, earlier: readonly Visit[], rules: Rules): History {
+export function historyOf(
+  vehicle: Vehicle,
+  inspection: Inspection,
+  earlier: readonly Visit[],
+  rules: Rules,
+  { entries = [], fleet = BUILT_IN_FLEET }: Beside = {},
+): History {
   const looks = earlier.map((one) => ({ visit: one, standing: currentFindings(one.findings).standing }));
   const visits = [...earlier.map((visit) => visit.inspection), inspection];
   const today = travelledByVisit(visits.map((one) => ({ ...one, at: one.startedAt }))).get(inspection.id) ?? 0;
-  const forecasts = new Map<string, Forecast>(
-    forecastSeries(vehicle, seriesOf(earlier), rules).map(({ series, forecast }) => [series.key, forecast]),
-  );
+  const series = new Map(seriesOf(earlier, entries).map((one) => [one.key, one]));
   const lastLook = (ref: PointRef) => {
     const key = pointKey(ref.point, ref.place);
     const look = looks.findLast(({ standing }) => {
@@ -66,9 +72,10 @@ export function historyOf(vehicle: Vehicle, inspection: Inspection, earlier: rea
   return {
     lastLook,
     expected: (ref, measure, spot) => {
-      const forecast = forecasts.get(seriesKey(ref.point, ref.place, spot, measure));
-      const expected = forecast && expectedAt(forecast, today);
-      return expected ? Math.max(0, expected.y) : null;
+      const one =
+        MEASURES[measure].nature === 'wear' ? series.get(seriesKey(ref.point, ref.place, spot, measure)) : undefined;
+      const line = one && wearLine(one, { vehicle, fleet });
+      return line ? Math.max(0, expectedAt(line, today).y) : null;
     },
     ghost: (ref, measure, spot) => {
       const reading = readingAt(lastLook(ref)?.finding, measure, spot);

@@ -15,15 +15,7 @@ create index life_entry_by_vehicle on life_entry (vehicle_id, done_at);
 create table forecast (
   inspection_id uuid not null references inspection (id),
   series text not null,
-  part text not null,
-  kind text not null,
-  travelled double precision not null,
-  limit_value double precision not null,
-  -- Distance and days left at 5, 10, … 95 %, as the model said them, and the 10, 50, 90 % that were shown.
-  distance_steps jsonb not null,
-  day_steps jsonb not null,
-  shown jsonb not null,
-  naive jsonb not null,
+  body jsonb not null,
   primary key (inspection_id, series)
 );
 
@@ -32,3 +24,6 @@ create table fleet_knowledge (
   learned_at timestamptz primary key,
   body jsonb not null
 );
+
+-- An entry stands while nobody has said something over it.
+create index if not exists finding_by_parent on finding (parent);

@@ -1,0 +1,136 @@
+import {
+  FLUIDS,
+  LEAK_PLACES,
+  LEAK_STAGES,
+  MEASURE_CODES,
+  POINT_CODES,
+  SPOTS,
+  type ChangeNote,
+  type FleetKnowledge,
+  type LeakSpot,
+} from '@weskopos/core';
+import { z } from 'zod';
+import { idSchema, instantSchema } from './shapes';
+import { rangeSchema } from './trend';
+
+const shiftsSchema = z.record(z.string(), z.object({ mean: z.number(), variance: z.number() }));
+const calibrationsSchema = z.record(z.string(), z.object({ scored: z.number(), steps: z.array(z.number()) }));
+
+/** What the fleet teaches each forecast, for devices to carry into the bay. */
+export const fleetKnowledgeSchema: z.ZodType<FleetKnowledge> = z.object({
+  learnedAt: instantSchema.nullable(),
+  rates: z.record(
+    z.string(),
+    z.object({
+      parts: z.number(),
+      base: z.number(),
+      axles: shiftsSchema,
+      cells: shiftsSchema,
+      vehicles: shiftsSchema,
+      between: z.number(),
+      within: z.number(),
+      changes: z.number(),
+      handU: z.number(),
+    }),
+  ),
+  use: z.object({
+    cosine: z.number(),
+    sine: z.number(),
+    strays: z.array(z.object({ days: z.number(), sigma: z.number() })),
+    usual: z.number(),
+    usualSigma: z.number(),
+  }),
+  distance: calibrationsSchema,
+  dates: calibrationsSchema,
+});
+
+export const changeNoteSchema: z.ZodType<ChangeNote> = z.discriminatedUnion('kind', [
+  z.object({
+    kind: z.literal('wear'),
+    measure: z.enum(MEASURE_CODES),
+    places: z.array(z.string()),
+    factor: z.number(),
+    since: z.string(),
+    sureness: z.number(),
+  }),
+  z.object({
+    kind: z.literal('pressure'),
+    place: z.string(),
+    kpaPerMonth: z.number(),
+    since: z.string(),
+    sureness: z.number(),
+  }),
+]);
+
+export const leakSpotSchema: z.ZodType<LeakSpot> = z.object({
+  key: z.string(),
+  point: z.enum(POINT_CODES),
+  fluid: z.enum(FLUIDS),
+  place: z.enum(LEAK_PLACES).nullable(),
+  looks: z.array(z.object({ at: instantSchema, stage: z.enum(LEAK_STAGES), wiped: z.boolean() })),
+  fate: z.enum(['watched', 'closed', 'worse']),
+});
+
+/** One part of one vehicle on the fleet's board, by the worst of its spots. */
+export const boardPartSchema = z.object({
+  key: z.string(),
+  point: z.enum(POINT_CODES),
+  place: z.string(),
+  spot: z.enum(SPOTS),
+  measure: z.enum(MEASURE_CODES),
+  /** What is ordered for it: a tyre size, else empty. */
+  size: z.string(),
+  value: z.number(),
+  limit: z.number(),
+  status: z.enum(['reached', 'running-out', 'far-off']),
+  at: instantSchema,
+  distance: rangeSchema,
+  days: rangeSchema.nullable(),
+  /** Wear beside what its kind wears on the fleet: 1 is the same. */
+  besidePeers: z.number().nullable(),
+});
+export type BoardPart = z.infer<typeof boardPartSchema>;
+
+export const vehicleBoardSchema = z.object({
+  vehicleId: idSchema,
+  fleetCode: z.string(),
+  name: z.string(),
+  meterUnit: z.enum(['km', 'h']),
+  axles: z.number(),
+  lastVisit: instantSchema.nullable(),
+  nextVisit: instantSchema.nullable(),
+  parts: z.array(boardPartSchema),
+  changes: z.array(changeNoteSchema),
+  leaks: z.array(leakSpotSchema),
+});
+export type VehicleBoard = z.infer<typeof vehicleBoardSchema>;
+
+export const fleetBoardSchema = z.object({
+  learnedAt: instantSchema.nullable(),
+  vehicles: z.array(vehicleBoardSchema),
+});
+export type FleetBoard = z.infer<typeof fleetBoardSchema>;
+
+const lossSchema = z.object({ loss: z.number(), ours: z.number(), count: z.number() }).nullable();
+export const scoreLineSchema = z.object({
+  name: z.string(),
+  arrived: z.number(),
+  waiting: z.number(),
+  replaced: z.number(),
+  held: z.number().nullable(),
+  heldDays: z.number().nullable(),
+  off: z.number().nullable(),
+  offDays: z.number().nullable(),
+  pinball: z.number().nullable(),
+  naive: z.object({ 'last-two': lossSchema, line: lossSchema, 'line-from-new': lossSchema, 'fleet-life': lossSchema }),
+});
+
+/** How the forecasts that were shown have held, and how well readings repeat. */
+export const scorecardSchema = z.object({
+  forecasts: z.number(),
+  byKind: z.array(scoreLineSchema),
+  /** Scored forecasts behind each kind's stretching; none where it still speaks as the model does. */
+  calibrated: z.record(z.string(), z.number()),
+  repeats: z.array(z.object({ measure: z.enum(MEASURE_CODES), pairs: z.number(), sigma: z.number() })),
+});
+export type Scorecard = z.infer<typeof scorecardSchema>;

@@ -1,0 +1,42 @@
+import { pressureAtReference } from '../grading/pressureAtReference';
+import type { RawReading, VisitMoment } from '../trends/series';
+import type { PressureLoss } from '../wear/rateChange';
+
+const DAY_MS = 86_400_000;
+/** Taken where nobody read the air, °C. */
+const USUAL_AMBIENT_C = 12;
+
+/**
+ * What each tyre lost between the last two visits that read it, brought to one temperature so that a cold day is no
+ * puncture: from what was left there to what was found.
+ */
+export function pressureLosses(moments: readonly VisitMoment[], raw: readonly RawReading[]): PressureLoss[] {
+  const byId = new Map(moments.map((moment) => [moment.id, moment]));
+  const pressures = raw.filter(({ point, measure }) => point === 'tyre.pressure' && measure === 'pressure');
+  const places = [...new Set(pressures.map(({ place }) => place))];
+  return places.flatMap((place): PressureLoss[] => {
+    const looks = pressures
+      .filter((reading) => reading.place === place)
+      .flatMap((reading) => {
+        const moment = byId.get(reading.inspectionId);
+        return moment
+          ? [
+              {
+                ...reading,
+                at: moment.startedAt,
+                kpa: pressureAtReference(reading.value, moment.ambientC ?? USUAL_AMBIENT_C),
+              },
+            ]
+          : [];
+      })
+      .sort((a, b) => a.at.localeCompare(b.at));
+    const found = looks.findLast(({ phase }) => phase === 'found');
+    if (!found) return [];
+    const before = looks.filter(({ at }) => at < found.at);
+    const left =
+      before.findLast(({ inspectionId, phase }) => inspectionId === before.at(-1)?.inspectionId && phase === 'left') ??
+      before.at(-1);
+    if (!left) return [];
+    return [{ place, days: (Date.parse(found.at) - Date.parse(left.at)) / DAY_MS, lost: left.kpa - found.kpa }];
+  });
+}

@@ -1,0 +1,153 @@
+import { MEASURES, type MeasureCode } from '../catalogue/measures';
+import type { LifeEntry } from '../parts/lifeEntry';
+import { failLimit, forecastSeries, type Report } from '../report/composeReport';
+import type { Rules } from '../rules/rulebook';
+import type { FleetKnowledge } from '../trends/fleetKnowledge';
+import { METER_STEP, partHistory } from '../trends/partHistory';
+import { seriesFrom, type RawReading, type Series, type VisitMoment } from '../trends/series';
+import { useFrom } from '../trends/useOf';
+import type { Vehicle } from '../vehicle/vehicle';
+import { priorFor } from '../wear/fleetRates';
+import { TOLD_FROM, findPressureLoss, findRateChange } from '../wear/rateChange';
+import { leakSpots, type LeakLook, type LeakSpot } from './leakSpots';
+import { pressureLosses } from './pressureLosses';
+
+export interface OutlookGiven {
+  readonly vehicle: Vehicle;
+  /** Signed visits only. */
+  readonly moments: readonly VisitMoment[];
+  readonly raw: readonly RawReading[];
+  readonly leaks: readonly LeakLook[];
+  readonly entries: readonly LifeEntry[];
+  readonly rules: Rules;
+  readonly fleet: FleetKnowledge;
+}
+
+/** Something that goes on differently from before, and how sure that is. */
+export type ChangeNote =
+  | {
+      readonly kind: 'wear';
+      readonly measure: MeasureCode;
+      readonly places: readonly string[];
+      readonly factor: number;
+      /** Last visit that still fits the wear of before. */
+      readonly since: string;
+      readonly sureness: number;
+    }
+  | {
+      readonly kind: 'pressure';
+      readonly place: string;
+      readonly kpaPerMonth: number;
+      readonly since: string;
+      readonly sureness: number;
+    };
+
+/** What a vehicle is coming to. */
+export interface VehicleOutlook {
+  /** One forecast for each part, by the worst of its spots, soonest first. */
+  readonly parts: Report['runOut'];
+  readonly changes: readonly ChangeNote[];
+  readonly leaks: readonly LeakSpot[];
+  /** When it would come again if it goes on as it did; null before there is a pace. */
+  readonly nextVisit: string | null;
+}
+
+/** Everything a vehicle's signed visits and entries say of what comes. */
+export function vehicleOutlook({ vehicle, moments, raw, leaks, entries, rules, fleet }: OutlookGiven): VehicleOutlook {
+  const series = seriesFrom(moments, raw, entries);
+  const use = useFrom(moments, entries, vehicle.meterUnit, fleet.use);
+  return {
+    parts: forecastSeries(vehicle, worstSpots(vehicle, series, rules), rules, { fleet, use }),
+    changes: changesOf(vehicle, moments, raw, series, fleet),
+    leaks: leakSpots(leaks),
+    nextVisit: nextVisitOf(moments),
+  };
+}
+
+/** Of each point the series nearest its limit: the others of a part run out later. */
+export function worstSpots(vehicle: Vehicle, series: readonly Series[], rules: Rules): Series[] {
+  const worst = new Map<string, { series: Series; left: number }>();
+  for (const one of series) {
+    const last = one.readings.at(-1);
+    const limit = MEASURES[one.measure].nature === 'wear' ? failLimit(vehicle, one, rules) : null;
+    if (!last || limit === null) continue;
+    const key = `${one.point}@${one.place}`;
+    const left = last.value - limit;
+    if (left < (worst.get(key)?.left ?? Infinity)) worst.set(key, { series: one, left });
+  }
+  return [...worst.values()].map((one) => one.series);
+}
+
+/** One series of each part is enough to see its rate change. */
+const WATCHED: readonly { readonly measure: MeasureCode; readonly spots: readonly string[] }[] = [
+  { measure: 'tread', spots: ['centre', 'whole'] },
+  { measure: 'lining', spots: ['whole'] },
+];
+
+function changesOf(
+  vehicle: Vehicle,
+  moments: readonly VisitMoment[],
+  raw: readonly RawReading[],
+  series: readonly Series[],
+  fleet: FleetKnowledge,
+): ChangeNote[] {
+  const step = METER_STEP[vehicle.meterUnit];
+  const ordered = [...moments].sort((a, b) => a.startedAt.localeCompare(b.startedAt));
+  const wear = WATCHED.flatMap(({ measure, spots }): ChangeNote[] => {
+    const parts = series
+      .filter((one) => one.measure === measure && spots.includes(one.spot))
+      .map((one) => {
+        const history = partHistory(vehicle, one);
+        return {
+          id: one.key,
+          place: one.place,
+          prior: priorFor(fleet.rates, history),
+          fitted: history.fitted,
+          readings: history.readings,
+          looks: one.ofPart,
+        };
+      });
+    const change = findRateChange(parts);
+    if (!change || change.odds < TOLD_FROM) return [];
+    const looks = parts.find(({ id }) => id === change.parts[0])?.looks ?? [];
+    const since = looks.findLast(({ travelled }) => travelled / step <= change.sinceX);
+    return [
+      {
+        kind: 'wear',
+        measure,
+        places: [...new Set(change.places)],
+        factor: change.factor,
+        since: since?.at ?? looks[0]?.at ?? '',
+        sureness: change.sureness,
+      },
+    ];
+  });
+  const loss = findPressureLoss(pressureLosses(ordered, raw));
+  if (!loss || loss.odds < TOLD_FROM) return wear;
+  return [
+    ...wear,
+    {
+      kind: 'pressure',
+      place: loss.place,
+      kpaPerMonth: loss.perMonth,
+      since: ordered.at(-2)?.startedAt ?? '',
+      sureness: 1 / (1 + Math.exp(-loss.odds)),
+    },
+  ];
+}
+
+const DAY_MS = 86_400_000;
+/** Last gaps that tell the pace of visits. */
+const GAPS = 4;
+
+function nextVisitOf(moments: readonly VisitMoment[]): string | null {
+  const days = moments.map(({ startedAt }) => Date.parse(startedAt)).sort((a, b) => a - b);
+  const gaps = days
+    .slice(1)
+    .map((day, index) => day - (days[index] ?? day))
+    .filter((gap) => gap >= DAY_MS)
+    .slice(-GAPS)
+    .sort((a, b) => a - b);
+  const [last, gap] = [days.at(-1), gaps[Math.floor(gaps.length / 2)]];
+  return last === undefined || gap === undefined ? null : new Date(last + gap).toISOString();
+}

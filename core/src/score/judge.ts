@@ -1,0 +1,164 @@
+import { calibrate, type Calibration, type ScoredChance } from '../wear/calibration';
+import { groupBy } from '../wear/groupBy';
+import type { Range } from '../trends/forecast';
+import type { Series } from '../trends/series';
+import { JUDGED, meanPinball, quantileOf } from './loss';
+import { NAIVE_METHODS, type NaiveMethod } from './naive';
+import { STORED_CHANCES, type StoredForecast } from './storedForecast';
+
+const DAY_MS = 86_400_000;
+
+/** What became of a forecast. */
+export interface Judgement {
+  readonly forecast: StoredForecast;
+  /** The limit was met; the part went before it was; or it still runs. */
+  readonly fate: 'arrived' | 'replaced' | 'waiting';
+  /** Distance and days from the forecast to the truth; where it has not come, to the last look. */
+  readonly left: number;
+  readonly leftDays: number;
+}
+
+/**
+ * What became of a forecast by what has been read since. Where the limit was met between two readings, the place between
+ * them is taken on their straight line.
+ *
+ * @param all every series of the vehicle, as known now
+ */
+export function judge(forecast: StoredForecast, all: readonly Series[]): Judgement {
+  const readings = all
+    .filter(({ point, key }) => point === forecast.point && spotOf(key) === spotOf(forecast.series))
+    .flatMap((series) => series.readings.filter(({ part }) => part === forecast.part))
+    .filter(({ travelled, at }) => travelled >= forecast.travelled && at > forecast.at)
+    .sort((a, b) => a.travelled - b.travelled);
+  let before = { travelled: forecast.travelled, at: Date.parse(forecast.at), value: forecast.value };
+  for (const reading of readings) {
+    const now = { travelled: reading.travelled, at: Date.parse(reading.at), value: reading.value };
+    if (reading.value < forecast.limit) {
+      const share = before.value > now.value ? (before.value - forecast.limit) / (before.value - now.value) : 1;
+      const at = Math.min(1, Math.max(0, share));
+      return {
+        forecast,
+        fate: 'arrived',
+        left: before.travelled + (now.travelled - before.travelled) * at - forecast.travelled,
+        leftDays: (before.at + (now.at - before.at) * at - Date.parse(forecast.at)) / DAY_MS,
+      };
+    }
+    before = now;
+  }
+  const running = all.some((series) => series.ofPart.at(-1)?.part === forecast.part);
+  return {
+    forecast,
+    fate: running ? 'waiting' : 'replaced',
+    left: before.travelled - forecast.travelled,
+    leftDays: (before.at - Date.parse(forecast.at)) / DAY_MS,
+  };
+}
+
+const spotOf = (key: string) => key.slice(key.indexOf(':'));
+
+/** Chance the forecast gave to what came within `left`, from its stored steps. */
+function chanceGiven(steps: readonly (number | null)[], left: number): number {
+  let [chance, at] = [0, 0];
+  for (const [index, step] of steps.entries()) {
+    if (step === null) return chance;
+    const next = STORED_CHANCES[index] ?? 1;
+    if (step >= left) return step > at ? chance + ((next - chance) * (left - at)) / (step - at) : next;
+    [chance, at] = [next, step];
+  }
+  return Math.min(0.999, chance + (1 - chance) * (at > 0 ? 1 - at / left : 1));
+}
+
+/** How the forecasts of each kind must be stretched, by what became of those before. */
+export function calibrationsOf(
+  judged: readonly Judgement[],
+): Record<'distance' | 'dates', Record<string, Calibration>> {
+  const byKind = [...groupBy(judged, ({ forecast }) => forecast.kind)];
+  const of = (scored: (one: Judgement) => ScoredChance) =>
+    Object.fromEntries(byKind.map(([kind, ones]) => [kind, calibrate(ones.map(scored))]));
+  return {
+    distance: of(({ forecast, fate, left }) => ({
+      chance: chanceGiven(forecast.distanceSteps, left),
+      arrived: fate === 'arrived',
+    })),
+    dates: of(({ forecast, fate, leftDays }) => ({
+      chance: chanceGiven(forecast.daySteps, leftDays),
+      arrived: fate === 'arrived',
+    })),
+  };
+}
+
+/** How one group of forecasts has held. */
+export interface ScoreLine {
+  readonly name: string;
+  readonly arrived: number;
+  readonly waiting: number;
+  readonly replaced: number;
+  /** Share of the truths that came within the 80 % shown; null before any has come. */
+  readonly held: number | null;
+  readonly heldDays: number | null;
+  /** Median of how far the middle was off, in the meter's unit and in days. */
+  readonly off: number | null;
+  readonly offDays: number | null;
+  /** Mean pinball loss, ours and each plain method's on those it could answer, ours beside it; meter's unit. */
+  readonly pinball: number | null;
+  readonly naive: Readonly<
+    Record<NaiveMethod, { readonly loss: number; readonly ours: number; readonly count: number } | null>
+  >;
+}
+
+/** A score over forecasts; only what has arrived is scored, and how much has not is told. */
+export function scoreLine(name: string, judged: readonly Judgement[]): ScoreLine {
+  const arrived = judged.filter(({ fate }) => fate === 'arrived');
+  const count = (fate: Judgement['fate']) => judged.filter((one) => one.fate === fate).length;
+  const share = (held: readonly boolean[]) => (held.length > 0 ? held.filter(Boolean).length / held.length : null);
+  const middle = (values: readonly number[]) => (values.length > 0 ? quantileOf(values, 0.5) : null);
+  const dated = arrived.flatMap(({ forecast, leftDays }) =>
+    forecast.shown.days ? [{ range: forecast.shown.days, leftDays }] : [],
+  );
+  const lossOf = ({ forecast, left }: Judgement) => {
+    const { low, mid, high } = forecast.shown.distance;
+    return meanPinball([low, mid ?? left * 3, high ?? Math.max(left, mid ?? left) * 1.5], left);
+  };
+  const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length;
+  return {
+    name,
+    arrived: arrived.length,
+    waiting: count('waiting'),
+    replaced: count('replaced'),
+    held: share(arrived.map(({ forecast, left }) => holds(forecast.shown.distance, left))),
+    heldDays: share(dated.map(({ range, leftDays }) => holds(range, leftDays))),
+    off: middle(arrived.flatMap(({ forecast, left }) => offBy(forecast.shown.distance, left))),
+    offDays: middle(dated.flatMap(({ range, leftDays }) => offBy(range, leftDays))),
+    pinball: arrived.length > 0 ? mean(arrived.map(lossOf)) : null,
+    naive: Object.fromEntries(
+      NAIVE_METHODS.map((method) => {
+        const answered = arrived.flatMap((one) => {
+          const told = one.forecast.naive[method];
+          return told === null
+            ? []
+            : [
+                {
+                  one,
+                  loss: meanPinball(
+                    JUDGED.map(() => told),
+                    one.left,
+                  ),
+                },
+              ];
+        });
+        if (answered.length === 0) return [method, null];
+        return [
+          method,
+          {
+            loss: mean(answered.map(({ loss }) => loss)),
+            ours: mean(answered.map(({ one }) => lossOf(one))),
+            count: answered.length,
+          },
+        ];
+      }),
+    ) as ScoreLine['naive'],
+  };
+}
+
+const holds = ({ low, high }: Range, truth: number) => truth >= low && (high === null || truth <= high);
+const offBy = ({ mid }: Range, truth: number) => (mid === null ? [] : [Math.abs(mid - truth)]);

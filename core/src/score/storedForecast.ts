@@ -1,0 +1,86 @@
+import type { PointCode } from '../catalogue/catalogue';
+import type { Vehicle } from '../vehicle/vehicle';
+import { believe, chanceAt, crossingAt, crossingCurve } from '../wear/wearBelief';
+import { priorFor } from '../wear/fleetRates';
+import { dayOfChance } from '../wear/useModel';
+import { BUILT_IN_FLEET } from '../trends/fleetKnowledge';
+import type { Forecast, ForecastGiven, Range } from '../trends/forecast';
+import { METER_STEP, partHistory } from '../trends/partHistory';
+import type { Series } from '../trends/series';
+import { NAIVE_METHODS, naiveLeft, type NaiveMethod } from './naive';
+
+/** A forecast as it was shown, with all that is needed to judge it when the truth comes. */
+export interface StoredForecast {
+  readonly inspectionId: string;
+  readonly vehicleId: string;
+  readonly at: string;
+  readonly series: string;
+  readonly point: PointCode;
+  readonly place: string;
+  readonly part: string;
+  /** What wears alike. */
+  readonly kind: string;
+  readonly travelled: number;
+  readonly value: number;
+  readonly limit: number;
+  /** Left at 5, 10, … 95 % as the model said it before calibration; null where farther than anyone plans. */
+  readonly distanceSteps: readonly (number | null)[];
+  readonly daySteps: readonly (number | null)[];
+  /** What was shown. */
+  readonly shown: { readonly distance: Range; readonly days: Range | null };
+  readonly naive: Readonly<Record<NaiveMethod, number | null>>;
+}
+
+/** Chances the stored steps stand for. */
+export const STORED_CHANCES: readonly number[] = Array.from({ length: 19 }, (_, step) => (step + 1) / 20);
+
+/** A forecast as it goes on record; null for one that tells nothing to judge. */
+export function toStore(
+  vehicle: Pick<Vehicle, 'id' | 'class' | 'use' | 'meterUnit'>,
+  series: Series,
+  limit: number,
+  forecast: Forecast,
+  { fleet = BUILT_IN_FLEET, use = null }: Pick<ForecastGiven, 'fleet' | 'use'>,
+): StoredForecast | null {
+  const last = series.ofPart.at(-1);
+  if (!last || forecast.status === 'needs-readings' || forecast.status === 'reached') return null;
+  const step = METER_STEP[vehicle.meterUnit];
+  const part = partHistory(vehicle, series);
+  const curve = crossingCurve(believe(priorFor(fleet.rates, part), part.fitted, part.readings), limit);
+  const finite = (value: number, scale: number) => (Number.isFinite(value) ? value * scale : null);
+  const plain = {
+    readings: part.readings,
+    fitted: part.fitted && { x: part.fitted.x, y: part.fitted.fresh },
+    limit,
+    fleetLife: null,
+  };
+  return {
+    inspectionId: last.inspectionId,
+    vehicleId: vehicle.id,
+    at: last.at,
+    series: series.key,
+    point: series.point,
+    place: series.place,
+    part: last.part,
+    kind: part.kind,
+    travelled: last.travelled,
+    value: last.value,
+    limit,
+    distanceSteps: STORED_CHANCES.map((chance) => finite(crossingAt(curve, chance), step)),
+    daySteps: STORED_CHANCES.map((chance) =>
+      use
+        ? finite(
+            dayOfChance(use, chance, (ahead) => chanceAt(curve, ahead)),
+            1,
+          )
+        : null,
+    ),
+    shown: { distance: forecast.distance, days: forecast.days },
+    naive: Object.fromEntries(
+      NAIVE_METHODS.map((method) => {
+        const left = naiveLeft(method, plain);
+        return [method, left === null ? null : left * step];
+      }),
+    ) as StoredForecast['naive'],
+  };
+}

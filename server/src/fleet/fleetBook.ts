@@ -1,0 +1,111 @@
+import type { FleetBoard, Scorecard, VehicleBoard } from '@weskopos/contract';
+import { BUILT_IN_FLEET, type FleetKnowledge, type MeasureCode } from '@weskopos/core';
+import { setTimeout } from 'node:timers/promises';
+import type { Engine } from '../db/engine';
+import { rulesOfToday } from '../rules/rulesOfVisit';
+import type { FleetAnswer } from './fleetWorker';
+import { recomputeFleet } from './recomputeFleet';
+import { sumVehicle } from './sumVehicle';
+import { readVehiclePage } from './vehiclePages';
+
+/** The fleet learns anew this often; between, a new visit sums up its own vehicle only. */
+const LEARN_EVERY_MS = 24 * 60 * 60 * 1000;
+
+/** What is known of the fleet as a whole: kept in the database where it was learned, in memory where it is only summed up. */
+export class FleetBook {
+  private readonly boards = new Map<string, VehicleBoard>();
+  private scores: FleetAnswer['scores'] = { forecasts: 0, byKind: [] };
+  private learning: Promise<void> | null = null;
+  private readonly ended = new AbortController();
+  knowledge: FleetKnowledge = BUILT_IN_FLEET;
+
+  constructor(
+    private readonly engine: Engine,
+    private readonly clock: () => Date,
+  ) {}
+
+  /** Takes up what was learned last. */
+  async open(): Promise<void> {
+    const [row] = await this.engine.query<{ body: FleetKnowledge }>(
+      'select body from fleet_knowledge order by learned_at desc limit 1',
+    );
+    if (row) this.knowledge = row.body;
+  }
+
+  /** Learns from the whole fleet, now and then every day; `onProblem` hears of a failure, and the last knowledge stays. */
+  async keepLearning(onProblem: (error: unknown) => void): Promise<void> {
+    const { signal } = this.ended;
+    while (!signal.aborted) {
+      await this.learn().catch(onProblem);
+      await setTimeout(LEARN_EVERY_MS, undefined, { ref: false, signal }).catch(() => undefined);
+    }
+  }
+
+  /** Sums up every vehicle and learns from all; one at a time. A first time is done twice, to use at once what it taught. */
+  learn(): Promise<void> {
+    this.learning ??= this.learnOnce().finally(() => (this.learning = null));
+    return this.learning;
+  }
+
+  private async learnOnce(): Promise<void> {
+    const first = this.knowledge.learnedAt === null;
+    await this.learnRound();
+    if (first) await this.learnRound();
+  }
+
+  private async learnRound(): Promise<void> {
+    const now = this.clock().toISOString();
+    const answer = await recomputeFleet(this.engine, this.knowledge, await rulesOfToday(this.engine), now);
+    for (const board of answer.boards) this.boards.set(board.vehicleId, board);
+    this.scores = answer.scores;
+    this.knowledge = answer.knowledge;
+    await this.engine.query(
+      `insert into fleet_knowledge (learned_at, body) values ($1::timestamptz, $2::jsonb) on conflict (learned_at) do update set body = excluded.body`,
+      [now, JSON.stringify(answer.knowledge)],
+    );
+  }
+
+  /** Sums one vehicle up anew. After a signed visit its forecasts go on record as they are shown from now on. */
+  async vehicleChanged(vehicleId: string, signedVisit: string | null = null): Promise<void> {
+    const page = await readVehiclePage(this.engine, vehicleId);
+    if (!page) return;
+    const { board, forecasts } = sumVehicle(page, await rulesOfToday(this.engine), this.knowledge);
+    this.boards.set(vehicleId, board);
+    const shown = forecasts.filter(({ inspectionId }) => inspectionId === signedVisit);
+    if (shown.length === 0) return;
+    await this.engine.query(
+      `insert into forecast (inspection_id, series, body)
+       select $1::uuid, f ->> 'series', f from jsonb_array_elements($2::jsonb) f on conflict do nothing`,
+      [signedVisit, JSON.stringify(shown)],
+    );
+  }
+
+  /** Every vehicle's sum; those never summed up are so now. */
+  async board(): Promise<FleetBoard> {
+    const ids = await this.engine.query<{ id: string }>('select id from vehicle');
+    for (const { id } of ids) if (!this.boards.has(id)) await this.vehicleChanged(id);
+    const vehicles = [...this.boards.values()].sort((a, b) =>
+      a.fleetCode.localeCompare(b.fleetCode, 'en', { numeric: true }),
+    );
+    return { learnedAt: this.knowledge.learnedAt, vehicles };
+  }
+
+  async scorecard(): Promise<Scorecard> {
+    // Repeats of one reading by one hand: how far they lie apart is what the gauge and the hand do.
+    const repeats = await this.engine.query<{ measure: MeasureCode; pairs: number; sigma: number }>(
+      `select measure, count(*)::integer as pairs, sqrt(avg(spread))::float8 as sigma
+       from (select measure, var_samp(value) as spread from reading group by finding_id, measure, spot, phase having count(*) > 1) r
+       group by measure order by measure`,
+    );
+    const calibrated = Object.entries(this.knowledge.distance).flatMap(([kind, { scored, steps }]) =>
+      steps.length > 0 ? [[kind, scored] as const] : [],
+    );
+    return { ...this.scores, byKind: [...this.scores.byKind], calibrated: Object.fromEntries(calibrated), repeats };
+  }
+
+  async close(): Promise<void> {
+    this.ended.abort();
+    // What is being learned needs the database to the end; a failure was told where it was begun.
+    await this.learning?.catch(() => undefined);
+  }
+}

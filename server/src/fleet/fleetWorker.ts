@@ -1,0 +1,71 @@
+import type { Scorecard, VehicleBoard } from '@weskopos/contract';
+import type { FleetKnowledge, Rules } from '@weskopos/core';
+import { calibrationsOf, scoreLine, type Judgement } from '@weskopos/core/src/score/judge';
+import { groupBy } from '@weskopos/core/src/wear/groupBy';
+import { learnRates, type PartHistory } from '@weskopos/core/src/wear/fleetRates';
+import { learnUse, type MeterPoint } from '@weskopos/core/src/wear/useModel';
+import { parentPort } from 'node:worker_threads';
+import { sumVehicle } from './sumVehicle';
+import type { VehiclePage } from './vehiclePages';
+
+/** The fleet's sums in a thread of their own: the server's event loop never stands still for them. */
+
+export type FleetRequest =
+  | { readonly kind: 'start'; readonly knowledge: FleetKnowledge; readonly rules: Rules }
+  | { readonly kind: 'page'; readonly page: VehiclePage }
+  | { readonly kind: 'finish'; readonly now: string };
+
+export interface FleetAnswer {
+  readonly knowledge: FleetKnowledge;
+  readonly boards: readonly VehicleBoard[];
+  readonly scores: Pick<Scorecard, 'forecasts' | 'byKind'>;
+}
+export type FleetReply =
+  | { readonly kind: 'taken' }
+  | { readonly kind: 'done'; readonly answer: FleetAnswer }
+  | { readonly kind: 'failed'; readonly message: string };
+
+const port = parentPort;
+if (!port) throw new Error('this file runs as a worker thread only');
+
+let given: { readonly knowledge: FleetKnowledge; readonly rules: Rules } | null = null;
+const histories: PartHistory[] = [];
+const meters: (readonly MeterPoint[])[] = [];
+const boards: VehicleBoard[] = [];
+const judged: Judgement[] = [];
+
+function take(request: FleetRequest): FleetReply {
+  if (request.kind === 'start') {
+    given = request;
+    return { kind: 'taken' };
+  }
+  if (!given) throw new Error('asked before it was started');
+  if (request.kind === 'page') {
+    const sum = sumVehicle(request.page, given.rules, given.knowledge);
+    boards.push(sum.board);
+    histories.push(...sum.histories);
+    if (request.page.vehicle.meterUnit === 'km') meters.push(sum.meters);
+    judged.push(...sum.judged);
+    return { kind: 'taken' };
+  }
+  const { distance, dates } = calibrationsOf(judged);
+  return {
+    kind: 'done',
+    answer: {
+      knowledge: { learnedAt: request.now, rates: learnRates(histories), use: learnUse(meters), distance, dates },
+      boards,
+      scores: {
+        forecasts: judged.length,
+        byKind: [...groupBy(judged, ({ forecast }) => forecast.kind)].map(([kind, ones]) => scoreLine(kind, ones)),
+      },
+    },
+  };
+}
+
+port.on('message', (request: FleetRequest) => {
+  try {
+    port.postMessage(take(request));
+  } catch (error) {
+    port.postMessage({ kind: 'failed', message: error instanceof Error ? error.message : String(error) });
+  }
+});

@@ -1,0 +1,73 @@
+import type { BoardPart, VehicleBoard } from '@weskopos/contract';
+import { axleAt, seriesFrom, vehicleOutlook, type FleetKnowledge, type Rules } from '@weskopos/core';
+import { judge, type Judgement } from '@weskopos/core/src/score/judge';
+import { toStore, type StoredForecast } from '@weskopos/core/src/score/storedForecast';
+import { METER_STEP, allPartsOf, partName } from '@weskopos/core/src/trends/partHistory';
+import { meterPoints, useFrom } from '@weskopos/core/src/trends/useOf';
+import { priorFor, type PartHistory } from '@weskopos/core/src/wear/fleetRates';
+import type { MeterPoint } from '@weskopos/core/src/wear/useModel';
+import { readingsFrom, type VehiclePage } from './vehiclePages';
+
+/** What one vehicle gives the fleet, and gets from it. */
+export interface VehicleSum {
+  readonly board: VehicleBoard;
+  readonly histories: readonly PartHistory[];
+  readonly meters: readonly MeterPoint[];
+  readonly judged: readonly Judgement[];
+  /** The forecasts as they are shown after the last signed visit. */
+  readonly forecasts: readonly StoredForecast[];
+}
+
+/** Sums up one vehicle by what the fleet has taught so far. */
+export function sumVehicle(page: VehiclePage, rules: Rules, fleet: FleetKnowledge): VehicleSum {
+  const { vehicle, moments, leaks, entries } = page;
+  const raw = readingsFrom(page.readings);
+  const outlook = vehicleOutlook({ vehicle, moments, raw, leaks, entries, rules, fleet });
+  const series = seriesFrom(moments, raw, entries);
+  const use = useFrom(moments, entries, vehicle.meterUnit, fleet.use);
+  const wearing = new Set(outlook.parts.map(({ series: { key } }) => key));
+  const parts = outlook.parts.flatMap(({ series: one, forecast, limit }): BoardPart[] => {
+    const last = one.readings.at(-1);
+    if (!last || forecast.status === 'needs-readings') return [];
+    const { key, point, place, spot, measure } = one;
+    const { status, at, distance, days, line, from } = forecast;
+    const peers = Math.exp(priorFor(fleet.rates, { ...partName(vehicle, one), vehicle: '' }).mu);
+    return [
+      {
+        key,
+        point,
+        place,
+        spot,
+        measure,
+        size: measure === 'tread' ? (axleAt(vehicle.axles, place)?.tyreSize ?? '') : '',
+        value: last.value,
+        limit,
+        status,
+        at,
+        distance,
+        days,
+        besidePeers: from === 'fleet' ? null : (line.rate * METER_STEP[vehicle.meterUnit]) / peers,
+      },
+    ];
+  });
+  return {
+    board: {
+      vehicleId: vehicle.id,
+      fleetCode: vehicle.fleetCode,
+      name: `${vehicle.make} ${vehicle.model}`.trim(),
+      meterUnit: vehicle.meterUnit,
+      axles: vehicle.axles.length,
+      lastVisit: moments.at(-1)?.startedAt ?? null,
+      nextVisit: outlook.nextVisit,
+      parts,
+      changes: [...outlook.changes],
+      leaks: outlook.leaks.filter(({ fate }) => fate !== 'closed'),
+    },
+    histories: series.filter(({ key }) => wearing.has(key)).flatMap((one) => allPartsOf(vehicle, one)),
+    meters: meterPoints(moments, entries, vehicle.meterUnit),
+    judged: page.forecasts.map((forecast) => judge(forecast, series)),
+    forecasts: outlook.parts.flatMap(
+      ({ series: one, forecast, limit }) => toStore(vehicle, one, limit, forecast, { fleet, use }) ?? [],
+    ),
+  };
+}
