@@ -273,3 +273,5 @@ export {
 } from './outlook/vehicleOutlook';
 export { leakSpots, type LeakLook, type LeakSpot } from './outlook/leakSpots';
 export { rawReadings, seriesFrom, type RawReading, type VisitMoment } from './trends/series';
+export { outlookOf } from './outlook/outlookOf';
+export { chanceBy, expectedParts, type Expected, type WantedPart } from './fleet/expectedParts';

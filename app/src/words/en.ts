@@ -13,6 +13,7 @@ import type {
 import type { Refusal, Role } from '@weskopos/contract';
 import * as acts from './en/acts';
 import * as observations from './en/observations';
+import * as life from './en/life';
 import * as points from './en/points';
 import * as rules from './en/rules';
 
@@ -26,6 +27,7 @@ export const en = {
     recorded: 'Recorded',
   } satisfies Record<Grade, string>,
   ...acts,
+  ...life,
   watch: 'watch',
   corrected: 'corrected',
   point: points.point,

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { CAR, findingOf, inspectionOf, treadOf } from '../tests/builders';
 import { seriesOf, type VisitRecord } from '../trends/series';
 import { rotationProblem, standingEntries, type LifeEntry, type LifeEntryContent } from './lifeEntry';
+import { oilPer1000 } from './logs';
 import { threadParts } from './threadParts';
 
 const entry = (id: string, day: number, content: LifeEntryContent, meter: number | null = null): LifeEntry => ({
@@ -125,5 +126,24 @@ describe('series follow parts', () => {
       spot: 'centre',
     });
     expect(seriesAt([misread], '1L')?.readings.map(({ value }) => value)).toEqual([6, 7]);
+  });
+});
+
+describe('oil topped up', () => {
+  const topUp = (id: string, day: number, meter: number | null, litres = 0.5) =>
+    entry(id, day, { kind: 'top-up', fluid: 'engine-oil', litres }, meter);
+
+  test('is told per 1000 km and starts anew at a change', () => {
+    const filled = [topUp('a', 2, 10_000), topUp('b', 5, 11_000), topUp('c', 9, 12_000)];
+    expect(oilPer1000(filled)).toBeCloseTo(0.5, 9);
+    const changed = entry('d', 10, { kind: 'job', job: 'Engine oil and filter' }, 12_500);
+    expect(oilPer1000([...filled, changed])).toBeNull();
+    expect(oilPer1000([...filled, changed, topUp('e', 20, 14_500, 0.8)])).toBeCloseTo(0.4, 9);
+  });
+
+  test('without two meters, or over no distance, it is not told', () => {
+    expect(oilPer1000([topUp('a', 2, 10_000)])).toBeNull();
+    expect(oilPer1000([topUp('a', 2, null), topUp('b', 3, null)])).toBeNull();
+    expect(oilPer1000([topUp('a', 2, 10_000), topUp('b', 3, 10_100)])).toBeNull();
   });
 });

@@ -51,6 +51,9 @@ export function runOutOf(
   });
 }
 
+/** A spare has tread and does not wear. */
+const NOT_ON_THE_ROAD = 'walk.spare';
+
 /** As {@link runOutOf}, from series already made. */
 export function forecastSeries(
   vehicle: Vehicle,
@@ -60,7 +63,7 @@ export function forecastSeries(
 ): Report['runOut'] {
   return series
     .flatMap((one) => {
-      if (MEASURES[one.measure].nature !== 'wear') return [];
+      if (MEASURES[one.measure].nature !== 'wear' || one.point === NOT_ON_THE_ROAD) return [];
       const limit = failLimit(vehicle, one, rules);
       return limit === null ? [] : [{ series: one, forecast: forecastOf(one, limit, { vehicle, ...given }), limit }];
     })

@@ -10,3 +10,8 @@ export const TrendPanel = lazy(() => pages().then((loaded) => ({ default: loaded
 export const VehicleEditor = lazy(() => pages().then((loaded) => ({ default: loaded.VehicleEditor })));
 export const BenchPage = lazy(() => pages().then((loaded) => ({ default: loaded.BenchPage })));
 export const RulesPage = lazy(() => pages().then((loaded) => ({ default: loaded.RulesPage })));
+export const FleetPage = lazy(() => pages().then((loaded) => ({ default: loaded.FleetPage })));
+export const ScorecardPage = lazy(() => pages().then((loaded) => ({ default: loaded.ScorecardPage })));
+export const ComparePage = lazy(() => pages().then((loaded) => ({ default: loaded.ComparePage })));
+export const LogCard = lazy(() => pages().then((loaded) => ({ default: loaded.LogCard })));
+export const PartsCard = lazy(() => pages().then((loaded) => ({ default: loaded.PartsCard })));

@@ -5,3 +5,8 @@ export { TrendPanel } from '../trend/TrendPanel';
 export { VehicleEditor } from '../vehicle/VehicleEditor';
 export { BenchPage } from '../bench/BenchPage';
 export { RulesPage } from '../rules/RulesPage';
+export { FleetPage } from '../fleet/FleetPage';
+export { ScorecardPage } from '../score/ScorecardPage';
+export { ComparePage } from '../compare/ComparePage';
+export { LogCard } from '../life/LogCard';
+export { PartsCard } from '../life/PartsCard';

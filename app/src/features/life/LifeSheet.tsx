@@ -1,4 +1,4 @@
-import { newestRulebook, rulesOf, runOutOf, verdictFor, worstFirst } from '@weskopos/core';
+import { newestRulebook, outlookOf, rulesOf, runOutOf, verdictFor, worstFirst } from '@weskopos/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { Suspense, useMemo, useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
@@ -15,7 +15,8 @@ import { words } from '../../words/en';
 import { shortWhen } from '../../words/forecastSentence';
 import { day, meterWords, pointShort } from '../../words/show';
 import { Decks } from '../decks/Decks';
-import { TrendPanel } from '../desk/lazyPages';
+import { LogCard, PartsCard, TrendPanel } from '../desk/lazyPages';
+import { ChangesCard } from './ChangesCard';
 import { PointLine } from '../overview/PointLine';
 import { VerdictCard } from '../overview/VerdictCard';
 import { NotHere } from '../root/NotHere';
@@ -43,6 +44,7 @@ export function LifeSheet() {
       open: life.visits.findLast(({ inspection }) => inspection.signedAt === null),
       verdict: last && verdictFor(life.vehicle, last.inspection, last.findings, rulesFor(rulebooks, last.inspection)),
       trends: runOutOf(life.vehicle, signed, today, { entries: life.entries, fleet }),
+      outlook: outlookOf(life.vehicle, signed, life.entries, today, fleet),
       today,
       grades: new Map(
         signed.map(({ inspection, findings }) => [
@@ -54,7 +56,7 @@ export function LifeSheet() {
   }, [life, rulebooks, fleet]);
   if (!life || !sheet) return <NotHere />;
   const { vehicle } = life;
-  const { last, open, verdict, trends, signed, today, grades } = sheet;
+  const { last, open, verdict, trends, outlook, signed, today, grades } = sheet;
   const axles = vehicle.axles.length;
   const showTrend = (key: string) =>
     wide ? setShown(key) : router.push(`/vehicle/${id}/trend/${encodeURIComponent(key)}`);
@@ -101,6 +103,13 @@ export function LifeSheet() {
       ) : null}
     </View>
   );
+  const beside = (
+    <Suspense fallback={null}>
+      <ChangesCard changes={outlook.changes} leaks={outlook.leaks} axles={axles} />
+      <PartsCard life={life} trends={trends} meter={last?.inspection.meter ?? null} />
+      <LogCard life={life} lastMeter={last?.inspection.meter ?? null} />
+    </Suspense>
+  );
   const decks = verdict ? <Decks axles={vehicle.axles} points={verdict.points} /> : null;
   const runOut = (
     <View style={styles.stack}>
@@ -109,10 +118,13 @@ export function LifeSheet() {
           <TrendPanel vehicle={vehicle} trend={trend} rules={today} />
         </Suspense>
       ) : null}
-      {trends.length > 0 ? (
+      {outlook.parts.length > 0 ? (
         <Card>
           <Heading level={2}>Runs out next</Heading>
-          {trends.slice(0, MOST_TRENDS).map(({ series, forecast }) => (
+          {outlook.nextVisit ? (
+            <Words size="m" soft>{`Next visit about ${day(outlook.nextVisit)} if it goes on as it did.`}</Words>
+          ) : null}
+          {outlook.parts.slice(0, MOST_TRENDS).map(({ series, forecast }) => (
             <Pressable
               key={series.key}
               role="link"
@@ -130,7 +142,14 @@ export function LifeSheet() {
         </Card>
       ) : null}
       <Card>
-        <Heading level={2}>Visits</Heading>
+        <View style={styles.head}>
+          <Heading level={2} style={styles.grow}>
+            Visits
+          </Heading>
+          {signed.length > 1 ? (
+            <Press label="Compare two" onPress={() => router.push(`/vehicle/${id}/compare`)} />
+          ) : null}
+        </View>
         {signed.length === 0 ? <Words soft>None signed yet.</Words> : null}
         {[...signed].reverse().map(({ inspection, inspector }) => {
           const grade = grades.get(inspection.id) ?? 'not-seen';
@@ -179,7 +198,14 @@ export function LifeSheet() {
     >
       {wide ? (
         <View style={styles.panes}>
-          {[facts, decks, runOut].map((pane, index) => (
+          {[
+            facts,
+            <View key="middle" style={styles.stack}>
+              {decks}
+              {beside}
+            </View>,
+            runOut,
+          ].map((pane, index) => (
             <ScrollView key={index} style={styles.pane}>
               {pane}
             </ScrollView>
@@ -190,6 +216,7 @@ export function LifeSheet() {
           {facts}
           {decks}
           {runOut}
+          {beside}
         </>
       )}
     </Page>
@@ -199,6 +226,7 @@ export function LifeSheet() {
 const styles = StyleSheet.create({
   stack: { gap: SPACE.l },
   row: { minHeight: TOUCH.least, flexDirection: 'row', alignItems: 'center', gap: SPACE.s, borderTopWidth: 1 },
+  head: { flexDirection: 'row', alignItems: 'center', gap: SPACE.s },
   grow: { flex: 1 },
   panes: { flexDirection: 'row', gap: SPACE.xl },
   pane: { flex: 1 },

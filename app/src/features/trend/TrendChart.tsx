@@ -61,13 +61,9 @@ export function TrendChart({ series, forecast, thresholds, title, unit }: TrendC
     .x(({ at }) => x(at))
     .y0(({ y: mid, half }) => y(Math.max(0, mid - half)))
     .y1(({ y: mid, half }) => y(Math.max(0, mid + half)))(fan);
-  const fitPath = line<{ at: number; y: number }>()
+  const fitPath = line<(typeof fan)[number]>()
     .x(({ at }) => x(at))
-    .y(({ y: mid }) => y(Math.max(0, mid)))(
-    [...(series.ofPart[0] ? [series.ofPart[0].travelled] : []), ...fan.map(({ at }) => at)].flatMap((at) => {
-      return forecast.status === 'needs-readings' ? [] : [{ at, y: expectedAt(forecast.line, at).y }];
-    }),
-  );
+    .y(({ y: mid }) => y(Math.max(0, mid)))(fan);
   const limit = thresholds.find(({ grade }) => grade === 'fail')?.value ?? 0;
   const spoken = `${title}: ${readings.map(({ value }) => amount(measure, value)).join(', ')}. ${forecastSentence(forecast, measure, limit, unit)}`;
 

@@ -50,8 +50,8 @@ export function TrendPanel({ vehicle, trend: { series, forecast, limit }, rules 
         {rate ? <Label size="h3">{rate}</Label> : null}
         <Words>{forecastSentence(forecast, series.measure, limit, vehicle.meterUnit)}</Words>
         <Words size="s" soft>
-          A straight line through this part’s own readings, with the gauge’s uncertainty. Whether the wear stays as it
-          was, it cannot know.
+          From this part’s own readings, the gauge’s uncertainty, and what such parts wear on the fleet. The band holds
+          8 of 10; a new route, another driver or a fault moves it.
         </Words>
       </Card>
     </View>

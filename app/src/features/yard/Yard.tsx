@@ -42,17 +42,7 @@ export function Yard() {
       width={wide ? 960 : 640}
       foot={
         <>
-          <Press label="Bench" onPress={() => router.push('/bench')} />
-          {person?.role === 'lead' ? (
-            <>
-              <Press label="Rules" onPress={() => router.push('/rules')} />
-              <Press label="People" onPress={() => router.push('/people')} />
-            </>
-          ) : null}
-          <Press
-            label="Sign out"
-            onPress={() => void signOut().catch((error: unknown) => setProblem(problemWords(error)))}
-          />
+          <Press label="Fleet" onPress={() => router.push('/fleet')} />
           <Press label="Add a vehicle" onPress={() => router.push('/vehicle/new')} style={styles.grow} />
         </>
       }
@@ -87,6 +77,20 @@ export function Yard() {
           </View>
         </View>
       ) : null}
+      <View style={styles.desk}>
+        <Press label="Bench" onPress={() => router.push('/bench')} />
+        <Press label="Scorecard" onPress={() => router.push('/scorecard')} />
+        {person?.role === 'lead' ? (
+          <>
+            <Press label="Rules" onPress={() => router.push('/rules')} />
+            <Press label="People" onPress={() => router.push('/people')} />
+          </>
+        ) : null}
+        <Press
+          label="Sign out"
+          onPress={() => void signOut().catch((error: unknown) => setProblem(problemWords(error)))}
+        />
+      </View>
     </Page>
   );
 }
@@ -146,6 +150,7 @@ function Entry({ entry: { vehicle, last, open } }: { readonly entry: YardEntry }
 
 const styles = StyleSheet.create({
   group: { gap: SPACE.s },
+  desk: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s },
   grid: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.m },
   half: { flexBasis: '48%', flexGrow: 1 },
   entry: { gap: SPACE.m },

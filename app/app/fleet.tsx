@@ -1,0 +1,1 @@
+export { FleetPage as default } from '../src/features/desk/lazyPages';

@@ -1,0 +1,1 @@
+export { ScorecardPage as default } from '../src/features/desk/lazyPages';

@@ -1,0 +1,184 @@
+import type { Visit } from '@weskopos/contract';
+import { gradedPoints, readingValue, worseGrade, type GradedPoint } from '@weskopos/core';
+import { useLocalSearchParams } from 'expo-router';
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Card } from '../../kit/Card';
+import { Choice } from '../../kit/Choice';
+import { GradeMark } from '../../kit/GradeMark';
+import { Page } from '../../kit/Page';
+import { SPACE } from '../../kit/tokens';
+import { usePalette } from '../../kit/theme';
+import { Heading, Label, Words } from '../../kit/Words';
+import { useLife, useRulebooks } from '../../sync/useLife';
+import { rulesFor } from '../../sync/workshop';
+import { words } from '../../words/en';
+import { amount, day, pointWords } from '../../words/show';
+import { PhotoStrip } from '../photo/PhotoStrip';
+import { NotHere } from '../root/NotHere';
+import { gradingOf } from '../walk/visitContext';
+
+/** Two visits side by side: what got worse, what got better, and every figure that moved. */
+export function ComparePage() {
+  const { id } = useLocalSearchParams<{ id: string }>();
+  const life = useLife(id);
+  const rulebooks = useRulebooks();
+  const signed = life?.visits.filter(({ inspection }) => inspection.signedAt !== null) ?? [];
+  const [chosen, setChosen] = useState<{ before: string | null; after: string | null }>({ before: null, after: null });
+  if (!life) return <NotHere />;
+  const after = signed.find(({ inspection }) => inspection.id === chosen.after) ?? signed.at(-1);
+  const before =
+    signed.find(({ inspection }) => inspection.id === chosen.before) ??
+    signed.findLast(({ inspection }) => inspection.startedAt < (after?.inspection.startedAt ?? ''));
+  const graded = (visit: Visit) =>
+    new Map(
+      gradedPoints(gradingOf(life, visit, rulesFor(rulebooks, visit.inspection))).map((point) => [point.key, point]),
+    );
+  const ids = signed.map(({ inspection }) => inspection.id);
+  const named = (one: string) =>
+    day(signed.find(({ inspection }) => inspection.id === one)?.inspection.startedAt ?? '');
+  const axles = life.vehicle.axles.length;
+  const pairs =
+    before && after && before !== after
+      ? [...graded(after)].map(([key, now]) => ({ key, now, then: graded(before).get(key) }))
+      : [];
+  const moved = pairs.filter(
+    ({ now, then }) => then && now.result.grade !== then.result.grade && seen(now) && seen(then),
+  );
+  const worse = moved.filter(
+    ({ now, then }) => then && worseGrade(now.result.grade, then.result.grade) === now.result.grade,
+  );
+  const better = moved.filter((pair) => !worse.includes(pair));
+  const figures = pairs.filter(
+    ({ now, then }) => figuresOf(now) !== '' && figuresOf(then) !== '' && figuresOf(now) !== figuresOf(then),
+  );
+  return (
+    <Page
+      title="Compare"
+      over={`${life.vehicle.fleetCode} · ${life.vehicle.make} ${life.vehicle.model}`}
+      back={`/vehicle/${id}`}
+      width={760}
+    >
+      {signed.length < 2 ? (
+        <Card>
+          <Words>Two signed visits are needed to compare; there {signed.length === 1 ? 'is one' : 'is none'}.</Words>
+        </Card>
+      ) : (
+        <>
+          <Choice
+            label="Before"
+            options={ids}
+            word={named}
+            value={before?.inspection.id ?? null}
+            onChoose={(one) => setChosen({ ...chosen, before: one })}
+          />
+          <Choice
+            label="After"
+            options={ids}
+            word={named}
+            value={after?.inspection.id ?? null}
+            onChoose={(one) => setChosen({ ...chosen, after: one })}
+          />
+          {before === after || !before ? <Words role="status">Choose two different visits.</Words> : null}
+          {[
+            { title: 'Got worse', list: worse },
+            { title: 'Got better', list: better },
+          ].map(({ title, list }) =>
+            pairs.length > 0 ? (
+              <Card key={title}>
+                <Heading level={2}>{title}</Heading>
+                {list.length === 0 ? <Words soft>Nothing.</Words> : null}
+                {list.map(({ key, now, then }) => (
+                  <View key={key} style={styles.stack}>
+                    <View style={styles.row}>
+                      <GradeMark grade={then?.result.grade ?? 'not-seen'} height={26} />
+                      <GradeMark grade={now.result.grade} height={26} />
+                      <Words style={styles.grow}>
+                        {`${pointWords(now.point, now.place, axles)}: ${words.grade[then?.result.grade ?? 'not-seen'].toLowerCase()} → ${words.grade[now.result.grade].toLowerCase()}`}
+                      </Words>
+                    </View>
+                    <View style={styles.photos}>
+                      <PhotoStrip
+                        photos={then?.finding?.photos ?? []}
+                        label={`${pointWords(now.point, now.place, axles)}, before`}
+                        size={110}
+                      />
+                      <PhotoStrip
+                        photos={now.finding?.photos ?? []}
+                        label={`${pointWords(now.point, now.place, axles)}, after`}
+                        size={110}
+                      />
+                    </View>
+                  </View>
+                ))}
+              </Card>
+            ) : null,
+          )}
+          {figures.length > 0 ? <Figures pairs={figures} axles={axles} /> : null}
+        </>
+      )}
+    </Page>
+  );
+}
+
+const seen = ({ result }: GradedPoint) => result.grade !== 'not-seen';
+
+/** What was read at a point, as found. */
+function figuresOf(point: GradedPoint | undefined): string {
+  return (point?.finding?.readings ?? [])
+    .filter(({ phase, bound }) => phase === 'found' && bound === 'exact')
+    .map((reading) => amount(reading.measure, readingValue(reading)))
+    .join(' / ');
+}
+
+interface FiguresProps {
+  readonly pairs: readonly {
+    readonly key: string;
+    readonly now: GradedPoint;
+    readonly then: GradedPoint | undefined;
+  }[];
+  readonly axles: number;
+}
+
+function Figures({ pairs, axles }: FiguresProps) {
+  const palette = usePalette();
+  return (
+    <Card>
+      <Heading level={2}>Figures that moved</Heading>
+      <View role="table" aria-label="Figures that moved">
+        <View role="row" style={styles.line}>
+          {['Point', 'Before', 'After'].map((column) => (
+            <View role="columnheader" key={column} style={styles.grow}>
+              <Label size="m" soft>
+                {column}
+              </Label>
+            </View>
+          ))}
+        </View>
+        {pairs.map(({ key, now, then }) => (
+          <View role="row" key={key} style={[styles.line, { borderColor: palette.rule }]}>
+            {[pointWords(now.point, now.place, axles), figuresOf(then), figuresOf(now)].map((text, index) => (
+              <View role="cell" key={index} style={styles.grow}>
+                <Words size="m">{text}</Words>
+              </View>
+            ))}
+          </View>
+        ))}
+      </View>
+    </Card>
+  );
+}
+
+const styles = StyleSheet.create({
+  stack: { gap: SPACE.xs },
+  row: { flexDirection: 'row', alignItems: 'center', gap: SPACE.s },
+  photos: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s },
+  line: {
+    flexDirection: 'row',
+    borderTopWidth: 1,
+    borderColor: 'transparent',
+    paddingVertical: SPACE.xs,
+    gap: SPACE.s,
+  },
+  grow: { flex: 1 },
+});

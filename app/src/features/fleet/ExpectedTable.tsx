@@ -1,0 +1,100 @@
+import { expectedParts } from '@weskopos/core';
+import { addMonths } from 'date-fns/addMonths';
+import { format } from 'date-fns/format';
+import { startOfMonth } from 'date-fns/startOfMonth';
+import { StyleSheet, View } from 'react-native';
+import { Card } from '../../kit/Card';
+import { SPACE } from '../../kit/tokens';
+import { usePalette } from '../../kit/theme';
+import { Heading, Label, Words } from '../../kit/Words';
+import { words } from '../../words/en';
+import { today, type FleetPart } from './fleetPart';
+
+const MONTHS = 6;
+/** Pads are bought as a set of an axle: any one of its four ends the set. */
+const SETS = ['lining', 'shoe', 'disc'];
+/** Less than this is not worth a figure. */
+const LEAST = 0.05;
+
+/** What to order: parts expected by month, with how far that may stray. */
+export function ExpectedTable({ parts }: { readonly parts: readonly FleetPart[] }) {
+  const palette = usePalette();
+  const start = startOfMonth(new Date(today()));
+  const edges = Array.from({ length: MONTHS }, (_, month) => addMonths(start, month + 1));
+  const wanted = oneOfEachSet(parts).flatMap((part) =>
+    part.days
+      ? [
+          {
+            name: `${words.wearKind[part.measure] ?? part.measure}${part.measure === 'tread' ? ` ${part.size || 'of unknown size'}` : ', axle set'}`,
+            at: part.at,
+            days: part.status === 'reached' ? { low: 0, mid: 0, high: 0 } : part.days,
+          },
+        ]
+      : [],
+  );
+  const expected = expectedParts(
+    wanted,
+    edges.map((edge) => edge.toISOString()),
+  );
+  return (
+    <Card>
+      <Heading level={2}>Parts to expect</Heading>
+      <View role="table" aria-label="Parts to expect by month">
+        <View role="row" style={styles.row}>
+          <View role="columnheader" style={styles.name}>
+            <Label size="m" soft>
+              Part
+            </Label>
+          </View>
+          {edges.map((edge, month) => (
+            <View role="columnheader" key={edge.getTime()} style={styles.cell}>
+              <Label size="m" soft>
+                {format(addMonths(start, month), 'MMM')}
+              </Label>
+            </View>
+          ))}
+        </View>
+        {expected.map(({ name, counts }) => (
+          <View role="row" key={name} style={[styles.row, { borderColor: palette.rule }]}>
+            <View role="cell" style={styles.name}>
+              <Words size="m">{name}</Words>
+            </View>
+            {counts.map(({ mean, sigma }, month) => (
+              <View role="cell" key={month} style={styles.cell}>
+                <Words size="m" soft={mean < LEAST}>
+                  {mean < LEAST ? '–' : `${mean.toFixed(1)}±${sigma.toFixed(1)}`}
+                </Words>
+              </View>
+            ))}
+          </View>
+        ))}
+      </View>
+      <Words size="s" soft>
+        Expected number and its spread. What is due already stands in the first month.
+      </Words>
+    </Card>
+  );
+}
+
+/** Of each set only the part that ends it first; tyres each for itself. */
+function oneOfEachSet(parts: readonly FleetPart[]): FleetPart[] {
+  const first = new Map<string, FleetPart>();
+  for (const part of parts) {
+    const set = SETS.includes(part.measure) ? `${part.measure} ${part.place.slice(0, 1)}` : part.key;
+    const key = `${part.vehicle.vehicleId} ${set}`;
+    if (!first.has(key)) first.set(key, part);
+  }
+  return [...first.values()];
+}
+
+const styles = StyleSheet.create({
+  row: {
+    flexDirection: 'row',
+    borderTopWidth: 1,
+    borderColor: 'transparent',
+    paddingVertical: SPACE.xs,
+    gap: SPACE.xs,
+  },
+  name: { flex: 3 },
+  cell: { flex: 1.4 },
+});

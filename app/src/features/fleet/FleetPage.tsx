@@ -1,0 +1,175 @@
+import type { FleetBoard, VehicleBoard } from '@weskopos/contract';
+import { useRouter } from 'expo-router';
+import { useMemo, useState } from 'react';
+import { Pressable, StyleSheet, View } from 'react-native';
+import { Card } from '../../kit/Card';
+import { Choice } from '../../kit/Choice';
+import { Page } from '../../kit/Page';
+import { Press } from '../../kit/Press';
+import { SPACE, TOUCH } from '../../kit/tokens';
+import { useIsWide, usePalette } from '../../kit/theme';
+import { Heading, Label, Words } from '../../kit/Words';
+import { call } from '../../sync/transport';
+import { changeSentence } from '../../words/changeSentence';
+import { words } from '../../words/en';
+import { amount, day, pointShort } from '../../words/show';
+import { ExpectedTable } from './ExpectedTable';
+import { dueMs, whenOf, type FleetPart } from './fleetPart';
+import { RunOutCalendar } from './RunOutCalendar';
+import { BayLoad } from './BayLoad';
+import { useDesk } from './useDesk';
+
+const askBoard = () => call('fleetBoard');
+const SHOWN = ['all', 'tread', 'lining', 'other'] as const;
+type Shown = (typeof SHOWN)[number];
+const SHOWN_WORDS: Readonly<Record<Shown, string>> = {
+  all: 'All parts',
+  tread: 'Tyres',
+  lining: 'Pads',
+  other: 'Other',
+};
+/** A part this much harder or milder on its kind than its peers is told. */
+const UNLIKE = 1.5;
+const MOST = 12;
+
+/** The fleet as a whole: what runs out when, what to order, what wears unlike its peers, who comes next. */
+export function FleetPage() {
+  const { answer, problem } = useDesk<FleetBoard>(askBoard);
+  const wide = useIsWide();
+  const [shown, setShown] = useState<Shown>('all');
+  const parts = useMemo(
+    () =>
+      (answer?.vehicles ?? [])
+        .flatMap((vehicle) => vehicle.parts.map((part): FleetPart => ({ ...part, vehicle })))
+        .filter(
+          ({ measure }) =>
+            shown === 'all' || measure === shown || (shown === 'other' && measure !== 'tread' && measure !== 'lining'),
+        )
+        .sort((a, b) => dueMs(a) - dueMs(b)),
+    [answer, shown],
+  );
+  return (
+    <Page
+      title="Fleet"
+      over={answer ? `Learned ${answer.learnedAt ? day(answer.learnedAt) : 'nothing yet: built-in wear'}` : ''}
+      back="/"
+      width={wide ? 1240 : 640}
+      foot={<Press label="Print" onPress={() => window.print()} />}
+    >
+      {problem ? <Words role="alert">{problem}</Words> : null}
+      {!answer && !problem ? <Words soft>Adding up…</Words> : null}
+      {answer ? (
+        <>
+          <View {...{ dataSet: { print: 'hide' } }}>
+            <Choice
+              label="Show"
+              hideLabel
+              options={SHOWN}
+              word={(one) => SHOWN_WORDS[one]}
+              value={shown}
+              onChoose={setShown}
+            />
+          </View>
+          {parts.length === 0 ? (
+            <Card>
+              <Heading level={2}>Nothing to forecast yet</Heading>
+              <Words>A part is on the board from its first signed reading on.</Words>
+            </Card>
+          ) : (
+            <View style={wide ? styles.panes : styles.stack}>
+              <View style={wide ? styles.pane : styles.stack}>
+                <RunOutCalendar parts={parts} />
+                <ExpectedTable parts={parts} />
+              </View>
+              <View style={wide ? styles.pane : styles.stack}>
+                <Soonest parts={parts} />
+                <UnlikePeers parts={parts} />
+                <NotAsBefore vehicles={answer.vehicles} />
+                <BayLoad vehicles={answer.vehicles} />
+              </View>
+            </View>
+          )}
+        </>
+      ) : null}
+    </Page>
+  );
+}
+
+function Soonest({ parts }: { readonly parts: readonly FleetPart[] }) {
+  const router = useRouter();
+  const palette = usePalette();
+  const vehicles = [...new Map(parts.map((part) => [part.vehicle.vehicleId, part])).values()];
+  // The first part of each vehicle in time is its soonest.
+  const soonest = vehicles
+    .map(({ vehicle }) => parts.find((part) => part.vehicle === vehicle))
+    .filter((part) => part !== undefined);
+  return (
+    <Card>
+      <Heading level={2}>Soonest by vehicle</Heading>
+      {soonest.slice(0, MOST).map((part) => (
+        <Pressable
+          key={part.vehicle.vehicleId}
+          role="link"
+          onPress={() => router.push(`/vehicle/${part.vehicle.vehicleId}/trend/${encodeURIComponent(part.key)}`)}
+          style={[styles.row, { borderColor: palette.rule }]}
+        >
+          <Label size="l">{part.vehicle.fleetCode}</Label>
+          <Words size="m" style={styles.grow}>
+            {`${`${pointShort(part.point, part.place, part.vehicle.axles)} ${words.spot[part.spot]}`.trim()}, ${amount(part.measure, part.value)}`}
+          </Words>
+          <Label size="l" colour={part.status === 'reached' ? palette.fail : palette.forecast}>
+            {whenOf(part)}
+          </Label>
+        </Pressable>
+      ))}
+    </Card>
+  );
+}
+
+function UnlikePeers({ parts }: { readonly parts: readonly FleetPart[] }) {
+  const unlike = parts
+    .filter(({ besidePeers }) => besidePeers !== null && (besidePeers >= UNLIKE || besidePeers <= 1 / UNLIKE))
+    .sort((a, b) => (b.besidePeers ?? 0) - (a.besidePeers ?? 0));
+  if (unlike.length === 0) return null;
+  return (
+    <Card>
+      <Heading level={2}>Unlike their peers</Heading>
+      {unlike.slice(0, MOST).map((part) => (
+        <Words key={`${part.vehicle.vehicleId}${part.key}`} size="m">
+          {`${part.vehicle.fleetCode}, ${pointShort(part.point, part.place, part.vehicle.axles)}: wears ${(part.besidePeers ?? 1).toFixed(1)} times as fast`}
+        </Words>
+      ))}
+    </Card>
+  );
+}
+
+function NotAsBefore({ vehicles }: { readonly vehicles: readonly VehicleBoard[] }) {
+  const changed = vehicles.flatMap((vehicle) => vehicle.changes.map((change) => ({ vehicle, change })));
+  const worse = vehicles.flatMap((vehicle) =>
+    vehicle.leaks.filter(({ fate }) => fate === 'worse').map((spot) => ({ vehicle, spot })),
+  );
+  if (changed.length === 0 && worse.length === 0) return null;
+  return (
+    <Card>
+      <Heading level={2}>Not as before</Heading>
+      {changed.map(({ vehicle, change }) => (
+        <Words key={`${vehicle.vehicleId}${change.kind}${change.since}`} size="m">
+          {`${vehicle.fleetCode}: ${changeSentence(change, vehicle.axles)}`}
+        </Words>
+      ))}
+      {worse.map(({ vehicle, spot }) => (
+        <Words key={`${vehicle.vehicleId}${spot.key}`} size="m">
+          {`${vehicle.fleetCode}: ${words.fluid[spot.fluid]}, ${spot.place ? words.leakPlace[spot.place].toLowerCase() : words.point[spot.point].toLowerCase()}: ${words.stage[spot.looks.at(-1)?.stage ?? 'dry'].toLowerCase()} now. ${words.spotFate.worse}`}
+        </Words>
+      ))}
+    </Card>
+  );
+}
+
+const styles = StyleSheet.create({
+  stack: { gap: SPACE.l },
+  panes: { flexDirection: 'row', gap: SPACE.xl, alignItems: 'flex-start' },
+  pane: { flex: 1, gap: SPACE.l },
+  row: { minHeight: TOUCH.least, flexDirection: 'row', alignItems: 'center', gap: SPACE.s, borderTopWidth: 1 },
+  grow: { flex: 1 },
+});

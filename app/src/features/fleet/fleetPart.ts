@@ -1,0 +1,24 @@
+import type { BoardPart, VehicleBoard } from '@weskopos/contract';
+import { nowMs } from '../../sync/clock';
+import { shortWhen } from '../../words/forecastSentence';
+
+/** A part of the board with the vehicle it sits on. */
+export interface FleetPart extends BoardPart {
+  readonly vehicle: VehicleBoard;
+}
+
+const DAY_MS = 86_400_000;
+/** When a part is most likely due; what cannot be told is last. */
+export function dueMs({ status, at, days }: BoardPart): number {
+  if (status === 'reached') return 0;
+  return days?.mid == null ? Infinity : Date.parse(at) + days.mid * DAY_MS;
+}
+
+/** The middle of a board part's forecast in short. */
+export function whenOf({ status, at, distance, days, vehicle }: FleetPart): string {
+  const line = { travelled: 0, value: 0, rate: 0, valueVariance: 0, rateVariance: 0, covariance: 0 };
+  return shortWhen({ status, at, distance, days, line, from: 'readings', odd: 0 }, vehicle.meterUnit);
+}
+
+/** Now, for drawings over time. */
+export const today = () => nowMs();

@@ -1,0 +1,18 @@
+import { useEffect, useState } from 'react';
+import { problemWords } from '../../words/problemWords';
+
+/** Something the server sums up and the device does not carry: asked for when a page opens. */
+export function useDesk<T>(ask: () => Promise<T>): { readonly answer: T | null; readonly problem: string | null } {
+  const [state, setState] = useState<{ answer: T | null; problem: string | null }>({ answer: null, problem: null });
+  useEffect(() => {
+    let left = false;
+    ask().then(
+      (answer) => left || setState({ answer, problem: null }),
+      (error: unknown) => left || setState({ answer: null, problem: problemWords(error) }),
+    );
+    return () => {
+      left = true;
+    };
+  }, [ask]);
+  return state;
+}

@@ -1,0 +1,38 @@
+import type { ChangeNote, LeakSpot } from '@weskopos/core';
+import { Card } from '../../kit/Card';
+import { usePalette } from '../../kit/theme';
+import { Heading, Words } from '../../kit/Words';
+import { words } from '../../words/en';
+import { changeSentence } from '../../words/changeSentence';
+import { capital, day } from '../../words/show';
+
+interface ChangesCardProps {
+  readonly changes: readonly ChangeNote[];
+  readonly leaks: readonly LeakSpot[];
+  readonly axles: number;
+}
+
+/** What goes on differently from before, and the places that are watched. */
+export function ChangesCard({ changes, leaks, axles }: ChangesCardProps) {
+  const palette = usePalette();
+  if (changes.length === 0 && leaks.length === 0) return null;
+  return (
+    <Card>
+      {changes.length > 0 ? <Heading level={2}>Not as before</Heading> : null}
+      {changes.map((change) => (
+        <Words key={`${change.kind}${change.since}`} colour={palette.ink}>
+          {changeSentence(change, axles)}
+        </Words>
+      ))}
+      {leaks.length > 0 ? <Heading level={2}>Watched spots</Heading> : null}
+      {leaks.map((spot) => (
+        <Words key={spot.key} strong={spot.fate === 'worse'} soft={spot.fate === 'closed'}>
+          {`${capital(words.fluid[spot.fluid])}${spot.place ? `, ${words.leakPlace[spot.place].toLowerCase()}` : ''}: ${spot.looks
+            .slice(-4)
+            .map(({ stage, at, wiped }) => `${words.stage[stage].toLowerCase()}${wiped ? ', wiped' : ''} (${day(at)})`)
+            .join(' → ')}. ${words.spotFate[spot.fate]}`}
+        </Words>
+      ))}
+    </Card>
+  );
+}

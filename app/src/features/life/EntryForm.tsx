@@ -1,0 +1,193 @@
+import {
+  LOGGED_FLUIDS,
+  METER_RANGE,
+  PART_KINDS,
+  parseMeasure,
+  tyresAtHub,
+  hubPlaces,
+  type LifeEntryContent,
+  type LoggedFluid,
+  type PartKind,
+  type Vehicle,
+} from '@weskopos/core';
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Choice } from '../../kit/Choice';
+import { Field } from '../../kit/Field';
+import { Press } from '../../kit/Press';
+import { SPACE } from '../../kit/tokens';
+import { Heading } from '../../kit/Words';
+import { words } from '../../words/en';
+import { capital, meterTypedUnit, meterWords, placeWords } from '../../words/show';
+import { putEntry } from './putEntry';
+
+const KINDS = ['fuel', 'top-up', 'meter', 'job', 'fit'] as const;
+type FormKind = (typeof KINDS)[number];
+const WITH_LITRES: readonly FormKind[] = ['fuel', 'top-up'];
+const LITRES_MOST = 1000;
+const FRESH_MOST = 60;
+
+interface EntryFormProps {
+  readonly vehicle: Vehicle;
+  /** Last meter known, for comparison; null before any. */
+  readonly lastMeter: number | null;
+  readonly onDone: () => void;
+}
+
+/** Something that happened between visits: fuel, a top-up, the meter, a job done, a part fitted. */
+export function EntryForm({ vehicle, lastMeter, onDone }: EntryFormProps) {
+  const [kind, setKind] = useState<FormKind>('fuel');
+  const [meter, setMeter] = useState('');
+  const [litres, setLitres] = useState('');
+  const [full, setFull] = useState<'full' | 'partial'>('full');
+  const [price, setPrice] = useState('');
+  const [fluid, setFluid] = useState<LoggedFluid>('engine-oil');
+  const [job, setJob] = useState<string | null>(vehicle.spec.intervals[0]?.job ?? null);
+  const [what, setWhat] = useState<PartKind>('tyre');
+  const [place, setPlace] = useState<string | null>(null);
+  const [fresh, setFresh] = useState('');
+  const [tried, setTried] = useState(false);
+  const hubs = hubPlaces(vehicle.axles);
+  const places = what === 'tyre' ? hubs.flatMap((hub) => tyresAtHub(vehicle.axles, hub)) : hubs;
+  const atWheel = what === 'tyre' || what === 'pads' || what === 'shoes' || what === 'disc';
+  const range = METER_RANGE[vehicle.meterUnit];
+  const read = parseMeasure(meter, meterTypedUnit(vehicle.meterUnit));
+  const volume = parseMeasure(litres, 'L');
+  const paid = parseMeasure(price, 'step');
+  const begun = parseMeasure(fresh, 'mm');
+  const outOf = (one: typeof read, least: number, most: number) =>
+    one.status === 'unreadable' || (one.status === 'value' && (one.stored < least || one.stored > most));
+  const meterBad = outOf(read, range.least, range.most) || (kind === 'meter' && read.status === 'empty' && tried);
+  const litresBad = outOf(volume, 0.01, LITRES_MOST) || (volume.status === 'empty' && tried);
+  const priceBad = outOf(paid, 0, 100_000);
+  const freshBad = outOf(begun, 0.1, FRESH_MOST);
+  const placeBad = kind === 'fit' && atWheel && place === null;
+  const content = (): LifeEntryContent | null => {
+    const value = volume.status === 'value' ? volume.stored : null;
+    switch (kind) {
+      case 'fuel':
+        return value === null || priceBad
+          ? null
+          : { kind, litres: value, full: full === 'full', price: paid.status === 'value' ? paid.stored : null };
+      case 'top-up':
+        return value === null ? null : { kind, fluid, litres: value };
+      case 'meter':
+        return read.status === 'value' ? { kind } : null;
+      case 'job':
+        return job ? { kind, job } : null;
+      case 'fit':
+        return placeBad || freshBad
+          ? null
+          : {
+              kind,
+              what,
+              place: atWheel ? (place ?? '') : '',
+              fresh: begun.status === 'value' ? begun.stored : null,
+              note: '',
+            };
+    }
+  };
+  const keep = async () => {
+    setTried(true);
+    const made = content();
+    if (!made || meterBad || (WITH_LITRES.includes(kind) && litresBad)) return;
+    await putEntry({ vehicleId: vehicle.id, meter: read.status === 'value' ? read.stored : null }, made);
+    onDone();
+  };
+  return (
+    <View style={styles.form}>
+      <Heading level={3}>Write down</Heading>
+      <Choice label="What" options={KINDS} word={(one) => words.entryKind[one]} value={kind} onChoose={setKind} />
+      <Field
+        label={`${vehicle.meterUnit === 'h' ? 'Hour meter' : 'Odometer'}, ${meterTypedUnit(vehicle.meterUnit)}`}
+        value={meter}
+        onChangeText={setMeter}
+        problem={
+          meterBad
+            ? `Meter: ${range.least} to ${meterWords(range.most, vehicle.meterUnit)}${kind === 'meter' ? '' : ', or empty'}.`
+            : undefined
+        }
+        help={lastMeter === null ? '' : `Last known: ${meterWords(lastMeter, vehicle.meterUnit)}`}
+      />
+      {WITH_LITRES.includes(kind) ? (
+        <Field
+          label="Litres"
+          value={litres}
+          onChangeText={setLitres}
+          problem={litresBad ? `Litres: 0.01 to ${LITRES_MOST}.` : undefined}
+        />
+      ) : null}
+      {kind === 'fuel' ? (
+        <>
+          <Choice
+            label="Tank afterwards"
+            options={['full', 'partial'] as const}
+            word={(one) => (one === 'full' ? 'Full' : 'Not full')}
+            value={full}
+            onChoose={setFull}
+          />
+          <Field
+            label="Price paid, if you like"
+            value={price}
+            onChangeText={setPrice}
+            problem={priceBad ? 'Price: 0 to 100000, or empty.' : undefined}
+          />
+        </>
+      ) : null}
+      {kind === 'top-up' ? (
+        <Choice
+          label="Of what"
+          options={LOGGED_FLUIDS}
+          word={(one) => words.loggedFluid[one]}
+          value={fluid}
+          onChoose={setFluid}
+        />
+      ) : null}
+      {kind === 'job' ? (
+        <Choice
+          label="Job of the spec sheet"
+          options={vehicle.spec.intervals.map((interval) => interval.job)}
+          word={(one) => one}
+          value={job}
+          onChoose={setJob}
+        />
+      ) : null}
+      {kind === 'fit' ? (
+        <>
+          <Choice
+            label="Part"
+            options={PART_KINDS}
+            word={(one) => words.partKind[one]}
+            value={what}
+            onChoose={setWhat}
+          />
+          {atWheel ? (
+            <Choice
+              label={tried && placeBad ? 'Where: choose the wheel' : 'Where'}
+              options={places}
+              word={(one) => capital(placeWords(one, vehicle.axles.length))}
+              value={place}
+              onChoose={setPlace}
+            />
+          ) : null}
+          <Field
+            label="Measured when new, mm"
+            value={fresh}
+            onChangeText={setFresh}
+            problem={freshBad ? `When new: 0.1 to ${FRESH_MOST} mm, or empty.` : undefined}
+          />
+        </>
+      ) : null}
+      <View style={styles.row}>
+        <Press label="Leave it" onPress={onDone} />
+        <Press kind="main" label="Keep" onPress={() => void keep()} style={styles.grow} />
+      </View>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  form: { gap: SPACE.m },
+  row: { flexDirection: 'row', gap: SPACE.s },
+  grow: { flex: 1 },
+});

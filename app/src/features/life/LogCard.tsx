@@ -1,0 +1,72 @@
+import type { Life } from '@weskopos/contract';
+import { entriesOf, standingEntries } from '@weskopos/core';
+import { fuelUse } from '@weskopos/core/src/deskSums';
+import { oilPer1000 } from '@weskopos/core/src/parts/logs';
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Card } from '../../kit/Card';
+import { Press } from '../../kit/Press';
+import { SPACE } from '../../kit/tokens';
+import { usePalette } from '../../kit/theme';
+import { Heading, Words } from '../../kit/Words';
+import { amount, day, meterWords } from '../../words/show';
+import { EntryForm } from './EntryForm';
+import { entrySentence } from './entrySentence';
+import { putEntry } from './putEntry';
+
+/** Lines shown before *all* is asked for. */
+const MOST = 6;
+
+interface LogCardProps {
+  readonly life: Life;
+  readonly lastMeter: number | null;
+}
+
+/** What happened between visits, newest first, each to be taken back; and what fuel and oil it used. */
+export function LogCard({ life: { vehicle, entries }, lastMeter }: LogCardProps) {
+  const palette = usePalette();
+  const [writing, setWriting] = useState(false);
+  const [all, setAll] = useState(false);
+  const standing = standingEntries(entries).reverse();
+  const fills = entriesOf(standing, 'fuel').flatMap(({ meter, litres, full }) =>
+    meter === null ? [] : [{ km: meter, litres, full }],
+  );
+  const used = vehicle.meterUnit === 'km' ? fuelUse(fills).at(-1) : undefined;
+  const oil = vehicle.meterUnit === 'km' ? oilPer1000(entries) : null;
+  return (
+    <Card>
+      <Heading level={2}>Between visits</Heading>
+      {used ? (
+        <Words>{`Uses ${used.litresPer100Km.toFixed(1)} L per 100 km, full to full over the last ${meterWords(used.toKm - used.fromKm, 'km')}.`}</Words>
+      ) : null}
+      {oil !== null ? (
+        <Words>{`Oil topped up since the last change: ${amount('volume', oil)} per 1000 km.`}</Words>
+      ) : null}
+      {standing.length === 0 ? <Words soft>Nothing written down yet.</Words> : null}
+      {standing.slice(0, all ? undefined : MOST).map((entry) => (
+        <View key={entry.id} style={[styles.row, { borderColor: palette.rule }]}>
+          <Words size="m" style={styles.grow}>
+            {`${day(entry.at)}${entry.meter === null ? '' : `, ${meterWords(entry.meter, vehicle.meterUnit)}`}: ${entrySentence(entry, vehicle.axles.length)}`}
+          </Words>
+          <Press
+            kind="quiet"
+            label="Take back"
+            hint={`Take back: ${entrySentence(entry, vehicle.axles.length)}`}
+            onPress={() => void putEntry({ vehicleId: vehicle.id, meter: null }, { kind: 'undo', refers: entry.id })}
+          />
+        </View>
+      ))}
+      {standing.length > MOST && !all ? <Press label={`All ${standing.length}`} onPress={() => setAll(true)} /> : null}
+      {writing ? (
+        <EntryForm vehicle={vehicle} lastMeter={lastMeter} onDone={() => setWriting(false)} />
+      ) : (
+        <Press label="Write down fuel, a top-up, a part …" onPress={() => setWriting(true)} />
+      )}
+    </Card>
+  );
+}
+
+const styles = StyleSheet.create({
+  row: { flexDirection: 'row', alignItems: 'center', gap: SPACE.s, borderTopWidth: 1 },
+  grow: { flex: 1 },
+});

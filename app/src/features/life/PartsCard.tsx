@@ -1,0 +1,137 @@
+import type { Life } from '@weskopos/contract';
+import { axleAt, hubPlaces, threadParts, tyresAtHub, type Report } from '@weskopos/core';
+import { CORNERS, rotationOf, type Corner } from '@weskopos/core/src/deskSums';
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Card } from '../../kit/Card';
+import { Choice } from '../../kit/Choice';
+import { Press } from '../../kit/Press';
+import { SPACE } from '../../kit/tokens';
+import { Heading, Words } from '../../kit/Words';
+import { nowIso } from '../../sync/clock';
+import { words } from '../../words/en';
+import { capital, day, houseRules, meterWords, placeWords } from '../../words/show';
+import { putEntry } from './putEntry';
+
+interface PartsCardProps {
+  readonly life: Life;
+  readonly trends: Report['runOut'];
+  readonly meter: number | null;
+}
+
+/** What sits where and since when; tyres are rotated in one act. */
+export function PartsCard({ life: { vehicle, entries }, trends, meter }: PartsCardProps) {
+  const [rotating, setRotating] = useState(false);
+  const [pattern, setPattern] = useState<'planned' | 'swap-sides' | 'front-rear'>('planned');
+  const book = threadParts(entries);
+  const axles = vehicle.axles.length;
+  const places = hubPlaces(vehicle.axles);
+  const now = nowIso();
+  const tread = (place: string) =>
+    Math.min(
+      ...trends
+        .filter(({ series }) => series.point === 'tyre.tread' && series.place === place)
+        .map(({ series }) => series.readings.at(-1)?.value ?? NaN),
+    );
+  const fourSingle =
+    axles === 2 && vehicle.axles.every(({ dual }) => !dual) && CORNERS.every((place) => Number.isFinite(tread(place)));
+  const plan = fourSingle
+    ? rotationOf({
+        tread: Object.fromEntries(CORNERS.map((place) => [place, tread(place)])) as Record<Corner, number>,
+        spare: null,
+        drive: vehicle.makeUp.drive,
+        directional: false,
+        staggered: new Set(vehicle.axles.map(({ tyreSize }) => tyreSize)).size > 1,
+        house: houseRules().bestTyres,
+      })
+    : null;
+  const moves =
+    pattern === 'planned' && plan?.status === 'rotate'
+      ? CORNERS.map((to) => ({ from: plan.from[to], to: to }))
+      : pattern === 'swap-sides'
+        ? [
+            { from: '1L', to: '1R' },
+            { from: '1R', to: '1L' },
+            { from: '2L', to: '2R' },
+            { from: '2R', to: '2L' },
+          ]
+        : [
+            { from: '1L', to: '2L' },
+            { from: '2L', to: '1L' },
+            { from: '1R', to: '2R' },
+            { from: '2R', to: '1R' },
+          ];
+  const rotate = async () => {
+    await putEntry({ vehicleId: vehicle.id, meter }, { kind: 'rotate', moves });
+    setRotating(false);
+  };
+  const told = (what: 'tyre' | 'pads' | 'shoes', place: string): string[] => {
+    const part = book.partAt(what, place, now);
+    const since = part.places.length > 1 ? part.places.at(-1)?.since : undefined;
+    if (!part.fittedAt && !since) return [];
+    const gone =
+      meter !== null && part.fittedMeter !== null && meter > part.fittedMeter
+        ? `, ${meterWords(meter - part.fittedMeter, vehicle.meterUnit)} on it`
+        : '';
+    return [
+      `${capital(placeWords(place, axles))}: ${words.partKind[what].toLowerCase()} ${part.fittedAt ? `new ${day(part.fittedAt)}${gone}` : 'that came with it'}${since ? `, here since ${day(since)}` : ''}`,
+    ];
+  };
+  const known = places.flatMap((place) => [
+    ...tyresAtHub(vehicle.axles, place).flatMap((tyre) => told('tyre', tyre)),
+    ...told(axleAt(vehicle.axles, place)?.brake === 'drum' ? 'shoes' : 'pads', place),
+  ]);
+  return (
+    <Card>
+      <Heading level={2}>Parts</Heading>
+      {known.length === 0 ? (
+        <Words soft>
+          Nothing on record of when tyres and brakes were fitted. Write a new one down below; its forecast starts from
+          there.
+        </Words>
+      ) : null}
+      {known.map((line) => (
+        <Words key={line} size="m">
+          {line}
+        </Words>
+      ))}
+      {fourSingle && !rotating ? <Press label={words.entryKind.rotate} onPress={() => setRotating(true)} /> : null}
+      {rotating ? (
+        <View style={styles.stack}>
+          <Words>
+            {plan?.status === 'rotate'
+              ? `By the house rule: ${words.rotationPattern[plan.pattern]}.`
+              : 'By the house rule a rotation gains nothing now.'}
+          </Words>
+          <Choice
+            label="How"
+            options={
+              plan?.status === 'rotate'
+                ? (['planned', 'front-rear', 'swap-sides'] as const)
+                : (['front-rear', 'swap-sides'] as const)
+            }
+            word={(one) =>
+              one === 'planned' ? 'As planned' : one === 'front-rear' ? 'Front to rear' : 'Left to right'
+            }
+            value={pattern === 'planned' && plan?.status !== 'rotate' ? 'front-rear' : pattern}
+            onChoose={setPattern}
+          />
+          <Words size="s" soft>
+            {moves.map(({ from, to }) => `${placeWords(from, axles)} to ${placeWords(to, axles)}`).join(', ')}. Torque
+            the bolts on the ground, and again after 50 to 100 km.
+          </Words>
+          <View style={styles.row}>
+            <Press label="Leave it" onPress={() => setRotating(false)} />
+            <Press kind="main" label="Rotated" onPress={() => void rotate()} style={styles.grow} />
+          </View>
+        </View>
+      ) : null}
+    </Card>
+  );
+}
+
+const styles = StyleSheet.create({
+  stack: { gap: SPACE.s },
+  row: { flexDirection: 'row', gap: SPACE.s },
+  grow: { flex: 1 },
+});

@@ -1,0 +1,25 @@
+import type { LifeEntry } from '@weskopos/core';
+import { words } from '../../words/en';
+import { amount, placeWords } from '../../words/show';
+
+/** One entry of a life as a line of its log. */
+export function entrySentence(entry: LifeEntry, axles: number): string {
+  switch (entry.kind) {
+    case 'fuel':
+      return `Fuel ${amount('volume', entry.litres)}${entry.full ? ', full' : ', partial'}${entry.price === null ? '' : `, ${entry.price.toFixed(2)} paid`}`;
+    case 'top-up':
+      return `${words.loggedFluid[entry.fluid]} topped up, ${amount('volume', entry.litres)}`;
+    case 'meter':
+      return 'Meter read';
+    case 'job':
+      return `Done: ${entry.job}`;
+    case 'fit':
+      return `New: ${words.partKind[entry.what].toLowerCase()}${entry.place ? ` ${placeWords(entry.place, axles)}` : ''}${entry.note ? `, ${entry.note}` : ''}`;
+    case 'rotate':
+      return `Tyres rotated: ${entry.moves.map(({ from, to }) => `${placeWords(from, axles)} to ${placeWords(to, axles)}`).join(', ')}`;
+    case 'misread':
+      return `Called a misread: ${words.point[entry.point]} ${placeWords(entry.place, axles)}`;
+    case 'undo':
+      return 'Taken back';
+  }
+}

@@ -1,0 +1,18 @@
+import type { ChangeNote } from '@weskopos/core';
+import { words } from './en';
+import { amount, day, placeWords } from './show';
+
+/** What changed, where, since when, and how sure that is. */
+export function changeSentence(change: ChangeNote, axles: number): string {
+  const sure = `${Math.round(change.sureness * 100)} % sure`;
+  const since = change.since ? ` since ${day(change.since)}` : '';
+  if (change.kind === 'pressure')
+    return `The ${placeWords(change.place, axles)} tyre loses ${amount('pressure', change.kpaPerMonth)} a month more than the others${since} (${sure}): look for a slow puncture.`;
+  const where =
+    change.places.length > 2 ? 'all round' : change.places.map((place) => placeWords(place, axles)).join(' and ');
+  const why =
+    change.places.length > 2
+      ? 'Another driver, route or load?'
+      : words.oneWheelWears[change.measure === 'tread' ? 'tread' : 'lining'];
+  return `${words.wearOf[change.measure === 'tread' ? 'tread' : 'lining']} ${where} wears about ${change.factor.toFixed(1)} times as fast${since} (${sure}). ${why}`;
+}

@@ -1,0 +1,66 @@
+import type { LeakSpot, LifeEntryKind, LoggedFluid, PartKind } from '@weskopos/core';
+
+export const spotFate = {
+  watched: 'Watched.',
+  closed: 'Stayed dry twice after wiping: closed.',
+  worse: 'Two stages worse than at its best.',
+} satisfies Record<LeakSpot['fate'], string>;
+
+/** What wears, said of one place. */
+export const wearOf = { tread: 'The tyre', lining: 'The pad' };
+export const oneWheelWears = {
+  tread: 'Geometry, pressure, or another tyre than before?',
+  lining: 'Does the calliper drag or the slide stick?',
+};
+
+export const partKind = {
+  tyre: 'Tyre',
+  pads: 'Pads',
+  shoes: 'Shoes',
+  disc: 'Disc',
+  battery: 'Battery',
+  belt: 'Belt',
+  filter: 'Filter',
+} satisfies Record<PartKind, string>;
+
+export const loggedFluid = {
+  'engine-oil': 'Engine oil',
+  coolant: 'Coolant',
+  'brake-fluid': 'Brake fluid',
+  washer: 'Washer fluid',
+  adblue: 'Urea',
+} satisfies Record<LoggedFluid, string>;
+
+export const entryKind = {
+  fuel: 'Fuel',
+  'top-up': 'Top-up',
+  meter: 'Meter',
+  job: 'Job done',
+  fit: 'New part',
+  rotate: 'Rotate tyres',
+  misread: 'Misread',
+  undo: 'Taken back',
+} satisfies Record<LifeEntryKind, string>;
+
+/** Kinds of wear as the score tells them. */
+export const wearKind: Readonly<Record<string, string>> = {
+  tread: 'Tyre tread',
+  lining: 'Brake pads',
+  shoe: 'Brake shoes',
+  disc: 'Brake discs',
+};
+
+export const naive = {
+  'last-two': 'a line through the last two readings',
+  line: 'a line through all readings',
+  'line-from-new': 'a line from new through all readings',
+  'fleet-life': 'the fleet’s average life',
+};
+
+export const rotationPattern = {
+  'same-side': 'front to rear, same side',
+  'forward-cross': 'forward cross',
+  'rearward-cross': 'rearward cross',
+  x: 'X',
+  'with-spare': 'with the spare',
+};

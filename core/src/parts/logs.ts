@@ -1,0 +1,25 @@
+import { entriesOf, standingEntries, type LifeEntry } from './lifeEntry';
+
+/** A job by this in its name changes the oil: what was topped up before it does not count any more. */
+const OIL_CHANGE = /\boil\b/i;
+/** Less than this tells nothing, km. */
+const LEAST_KM = 500;
+
+/**
+ * Engine oil topped up per 1000 km since the last change, litres; restarted at every job that changes it.
+ *
+ * @returns null before there are two meters to tell it over, or under 500 km
+ */
+export function oilPer1000(entries: readonly LifeEntry[]): number | null {
+  const standing = standingEntries(entries);
+  const changed = entriesOf(standing, 'job').findLast(({ job, meter }) => OIL_CHANGE.test(job) && meter !== null);
+  const topUps = entriesOf(standing, 'top-up').filter(
+    ({ fluid, meter, at }) => fluid === 'engine-oil' && meter !== null && (!changed || at >= changed.at),
+  );
+  const from = changed?.meter ?? topUps[0]?.meter ?? null;
+  const to = topUps.at(-1)?.meter ?? null;
+  if (from === null || to === null || to - from < LEAST_KM) return null;
+  // Without a change on record the first top-up filled what was used before anyone counted.
+  const counted = changed ? topUps : topUps.slice(1);
+  return (counted.reduce((sum, { litres }) => sum + litres, 0) / (to - from)) * 1000;
+}
