@@ -1,5 +1,8 @@
 import {
   BUILT_IN_RULEBOOK,
+  coldGate,
+  openEnds,
+  waitsOf,
   forecastSeries,
   rulesOf,
   seededRandom,
@@ -7,7 +10,14 @@ import {
   verdictFor,
   visitPoints,
 } from '@weskopos/core';
-import { operationSchema, type Life, type YardEntry } from '@weskopos/contract';
+import {
+  fleetBoardSchema,
+  operationSchema,
+  scorecardSchema,
+  type Life,
+  type Visit,
+  type YardEntry,
+} from '@weskopos/contract';
 import fs from 'node:fs/promises';
 import path from 'node:path';
 import sharp from 'sharp';
@@ -15,10 +25,12 @@ import { startWorkshop, type TestWorkshop } from '../tests/workshop';
 import { drawPhoto } from './drawPhoto';
 import { seedDemo } from './seedDemo';
 import { visitOperations } from './visitOperations';
-import { DEMO_PEOPLE, STORIES } from './world';
+import { MORE_STORIES } from './moreStories';
+import { DEMO_PEOPLE, FIRST_STORIES } from './world';
 
 const RULES = rulesOf(BUILT_IN_RULEBOOK, 'interim');
 const NOW = new Date('2026-06-01T10:00:00Z');
+const STORIES = [...FIRST_STORIES, ...MORE_STORIES];
 const ID = '00000000-0000-4000-8000-000000000001';
 
 describe('a story becomes operations', () => {
@@ -31,20 +43,23 @@ describe('a story becomes operations', () => {
     for (const operation of operations) expect(operationSchema.safeParse(operation).error).toBeUndefined();
     const halfDone = story.visits[index]?.halfDone;
     expect(operations[0]?.kind).toBe('inspection.start');
-    expect(operations.at(-1)?.kind).toBe(halfDone ? 'finding.put' : 'inspection.sign');
+    const [start] = operations;
+    expect(operations.some(({ kind }) => kind === 'inspection.sign')).toBe(!halfDone);
     const points = visitPoints({
       vehicle: story.vehicle,
       ...rulesOf(BUILT_IN_RULEBOOK, story.template),
-      focus: null,
+      focus: start?.kind === 'inspection.start' ? start.body.focus : null,
     }).length;
     const findings = operations.filter(({ kind }) => kind === 'finding.put').length;
-    if (halfDone) expect(findings).toBeLessThan(points);
+    expect(findings).toBeGreaterThan(3);
+    if (halfDone) expect(findings).toBeLessThanOrEqual(points);
     else expect(findings).toBe(points);
     for (const { at } of operations) expect(Date.parse(at)).toBeLessThanOrEqual(NOW.getTime());
   });
 
   test('the same seed tells the same story', () => {
-    const tell = (seed: number) => visitOperations(STORIES[0]!, ID, 0, NOW, seededRandom(seed));
+    const tell = (seed: number) =>
+      visitOperations(STORIES[0] as (typeof STORIES)[number], ID, 0, NOW, seededRandom(seed));
     expect(tell(5)).toEqual(tell(5));
     expect(tell(5)).not.toEqual(tell(6));
   });
@@ -75,14 +90,41 @@ describe('the demo workshop', () => {
   });
   afterAll(() => workshop.stop());
 
-  test('has five vehicles, two to six visits each, one of them half done', async () => {
-    expect(yard).toHaveLength(5);
-    expect(yard.filter(({ open }) => open)).toHaveLength(1);
+  test('has its fleet: one visit half done, one draining with two ends open, one ready to sign, one that waits for a lead', async () => {
+    expect(yard).toHaveLength(13);
+    const open = async (code: string) => (await lifeOf(code)).visits.at(-1) as Visit;
+    expect(yard.filter((entry) => entry.open).map(({ vehicle }) => vehicle.fleetCode)).toEqual([
+      'FH 04',
+      'FH 05',
+      'FH 07',
+      'FH 13',
+    ]);
+    const draining = await open('FH 05');
+    expect(openEnds(draining.acts)).toHaveLength(2);
+    expect(waitsOf(draining.acts)).toEqual([expect.objectContaining({ kind: 'drain', done: false })]);
+    const ready = await open('FH 04');
+    const vehicle = (await lifeOf('FH 04')).vehicle;
+    expect(verdictFor(vehicle, ready.inspection, ready.findings, RULES).counts['not-seen']).toBe(0);
+    const held = await open('FH 13');
+    expect(coldGate((await lifeOf('FH 13')).vehicle, held.acts, []).passed).toBe(false);
+  });
+
+  test('each vehicle has two visits or more, and their forecasts are on record and scored', async () => {
     for (const { vehicle } of yard) {
       const { visits } = await lifeOf(vehicle.fleetCode);
       expect(visits.length).toBeGreaterThanOrEqual(2);
-      expect(visits.length).toBeLessThanOrEqual(6);
+      expect(visits.length).toBeLessThanOrEqual(10);
     }
+  });
+
+  test('the fleet’s forecasts have come true often enough to be judged', async () => {
+    await workshop.context.fleet.learn();
+    const { byKind } = scorecardSchema.parse((await workshop.client.get('/api/fleet/scorecard')).body);
+    expect(byKind.find(({ name }) => name === 'tread')?.arrived).toBeGreaterThan(5);
+    const { vehicles } = fleetBoardSchema.parse((await workshop.client.get('/api/fleet/board')).body);
+    const changes = (code: string) => vehicles.find(({ fleetCode }) => fleetCode === code)?.changes ?? [];
+    expect(changes('FH 07')).toEqual([expect.objectContaining({ kind: 'wear', measure: 'lining', places: ['1L'] })]);
+    expect(vehicles.flatMap(({ changes: all }) => all).length).toBeLessThan(6);
   });
 
   test('filling it again changes nothing', async () => {

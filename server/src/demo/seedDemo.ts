@@ -4,8 +4,9 @@ import { acceptChanges } from '../operations/acceptChanges';
 import { createPerson } from '../people/routes';
 import { keepPhoto } from '../photos/keepPhoto';
 import { drawPhoto } from './drawPhoto';
-import { visitOperations } from './visitOperations';
-import { DEMO_PEOPLE, STORIES } from './world';
+import { logOperations, visitOperations } from './visitOperations';
+import { MORE_STORIES } from './moreStories';
+import { DEMO_PEOPLE, FIRST_STORIES } from './world';
 
 const SEED = 20_26;
 
@@ -21,7 +22,7 @@ export async function seedDemo(context: Context): Promise<void> {
     people.set(person.name, (await createPerson(context, person, lead ?? null)).id);
   }
   const idOf = (name: string) => people.get(name) ?? '';
-  for (const story of STORIES) {
+  for (const story of [...FIRST_STORIES, ...MORE_STORIES]) {
     const vehicle = { ...story.vehicle, id: randomUuid(random) };
     const receivedAt = clock().toISOString();
     await acceptChanges(engine, journal, [
@@ -31,6 +32,12 @@ export async function seedDemo(context: Context): Promise<void> {
         receivedAt,
       },
     ]);
+    const log = logOperations(story, vehicle.id, clock(), random).map((operation) => ({
+      operation,
+      by: idOf('Callum'),
+      receivedAt,
+    }));
+    for (let from = 0; from < log.length; from += 50) await acceptChanges(engine, journal, log.slice(from, from + 50));
     for (const [index, visit] of story.visits.entries()) {
       const by = idOf(visit.by);
       const { operations, photos } = visitOperations(story, vehicle.id, index, clock(), random);

@@ -19,8 +19,12 @@ import {
   type FindingChange,
   type MeasureCode,
   type PointRef,
+  type LifeEntry,
+  type LifeEntryContent,
   type Reading,
+  type Rules,
   type Spot,
+  type WearTruth,
 } from '@weskopos/core';
 import type { Operation } from '@weskopos/contract';
 import type { Story, StoryVisit } from './world';
@@ -49,7 +53,7 @@ export function visitOperations(
   const inspectionId = randomUuid(random);
   const day = new Date(now.getTime() - visit.daysAgo * 24 * 60 * MINUTE_MS);
   if (visit.daysAgo > 0) day.setUTCHours(8, 10 + index * 7, 0, 0);
-  else day.setTime(day.getTime() - 50 * MINUTE_MS);
+  else day.setTime(day.getTime() - (visit.minutesAgo ?? 50) * MINUTE_MS);
   let minute = 0;
   const at = () => new Date(day.getTime() + minute++ * (MINUTE_MS / 3)).toISOString();
   const operation = <K extends Operation['kind']>(kind: K, body: Extract<Operation, { kind: K }>['body']) =>
@@ -57,7 +61,8 @@ export function visitOperations(
 
   const { template, house } = rulesOf(BUILT_IN_RULEBOOK, story.template);
   const photos: { id: string; key: string }[] = [];
-  const entries = walkSteps({ vehicle: story.vehicle, template, house, focus: null })
+  const focus = visit.brief ? briefKeys(story, template, house) : null;
+  const entries = walkSteps({ vehicle: story.vehicle, template, house, focus })
     .filter((step) => visit.halfDone?.includes(step.stop) ?? true)
     .flatMap((step) => step.points)
     .map((ref): Operation => {
@@ -95,7 +100,7 @@ export function visitOperations(
     load: 'light',
     rulebook: 0,
     template: story.template,
-    focus: null,
+    focus,
     catalogueVersion: CATALOGUE_VERSION,
     signedAt: null,
     signedOver: null,
@@ -103,8 +108,49 @@ export function visitOperations(
     fuel: null,
     corners: [],
   });
+  const acts = (visit.acts ?? []).map(([afterMin, content]) => {
+    const done = new Date(day.getTime() + afterMin * MINUTE_MS).toISOString();
+    return { ...operation('act.put', { id: randomUuid(random), inspectionId, at: done, ...content }), at: done };
+  });
   const sign = visit.halfDone ? [] : [operation('inspection.sign', { inspectionId, signedAt: at() })];
-  return { operations: [start, ...entries, ...sign], photos };
+  return { operations: [start, ...entries, ...acts, ...sign], photos };
+}
+
+/** Points of a brief look, by key. */
+const BRIEF = ['tyre.tread', 'tyre.pressure', 'pad.inner', 'shoe', 'oil.level', 'plant.hours'];
+
+function briefKeys(story: Story, template: Rules['template'], house: Rules['house']): string[] {
+  return walkSteps({ vehicle: story.vehicle, template, house, focus: null })
+    .flatMap((step) => step.points)
+    .filter(({ point }) => BRIEF.includes(point))
+    .map(({ point, place }) => pointKey(point, place));
+}
+
+/** What was written down of a vehicle between its visits. */
+export function logOperations(story: Story, vehicleId: string, now: Date, random: () => number): Operation[] {
+  const at = (daysAgo: number) => new Date(now.getTime() - daysAgo * 24 * 60 * MINUTE_MS).toISOString();
+  const entry = (daysAgo: number, meter: number, content: LifeEntryContent): Operation => ({
+    id: randomUuid(random),
+    at: at(daysAgo),
+    device: 'demo',
+    kind: 'entry.put',
+    body: { id: randomUuid(random), vehicleId, at: at(daysAgo), meter, ...content } as LifeEntry,
+  });
+  const daysAt = (km: number) => {
+    const after = story.visits.find((visit) => visit.km >= km) ?? story.visits.at(-1);
+    const before = story.visits.findLast((visit) => visit.km < km) ?? story.visits[0];
+    if (!after || !before || after === before) return after?.daysAgo ?? 0;
+    return before.daysAgo + ((after.daysAgo - before.daysAgo) * (km - before.km)) / (after.km - before.km);
+  };
+  return [
+    ...(story.log ?? []).map(([daysAgo, meter, content]) => entry(daysAgo, meter, content)),
+    ...(story.rotations ?? []).map(({ km, moves }) => entry(daysAt(km), km, { kind: 'rotate', moves })),
+    ...(story.renewed ?? [])
+      .filter(({ told }) => told)
+      .flatMap(({ part, places, km, fresh }) =>
+        places.map((place) => entry(daysAt(km), km, { kind: 'fit', what: part, place, fresh, note: '' })),
+      ),
+  ];
 }
 
 /** Told by the story as the gauge showed them. */
@@ -166,9 +212,12 @@ function truthOf(
   const km = visit.km - (story.visits[0]?.km ?? 0);
   switch (measure) {
     case 'tread':
-      return point === 'walk.spare' ? 7.5 : wornTo(story.tread(place), km) + (TREAD_EDGE[spot] ?? 0);
+      return point === 'walk.spare' ? 7.5 : treadAt(story, place, km) + (TREAD_EDGE[spot] ?? 0);
     case 'lining':
-      return wornTo(story.pad(place, point === 'pad.inner' ? 'inner' : 'outer'), km);
+      return wornTo(
+        renewedTruth(story, 'pads', place, km, story.pad(place, point === 'pad.inner' ? 'inner' : 'outer')),
+        km,
+      );
     case 'pressure':
       return point === 'walk.spare' ? 240 : pressureFromReference(story.pressureKpa(place, index), visit.ambientC);
     case 'water':
@@ -186,4 +235,28 @@ function truthOf(
     default:
       return HEALTHY[measure] ?? 0;
   }
+}
+
+/** How a part wears that was put on new since, if one was. */
+function renewedTruth(story: Story, part: 'tyre' | 'pads', place: string, km: number, truth: WearTruth): WearTruth {
+  const first = story.visits[0]?.km ?? 0;
+  const last = story.renewed?.findLast(
+    (one) => one.part === part && one.places.includes(place) && one.km - first <= km,
+  );
+  // What made it wear faster was mended with it.
+  return last ? { fresh: last.fresh, fittedKm: last.km - first, per1000: truth.per1000 } : truth;
+}
+
+/** Tread of the tyre that sits at a place now: worn where it sat, at the rate of each place. */
+function treadAt(story: Story, place: string, km: number): number {
+  const first = story.visits[0]?.km ?? 0;
+  const turns = (story.rotations ?? []).filter((turn) => turn.km - first <= km);
+  if (turns.length === 0) return wornTo(renewedTruth(story, 'tyre', place, km, story.tread(place)), km);
+  let [seat, until, lost] = [place, km, 0];
+  for (const turn of [...turns].reverse()) {
+    const truth = story.tread(seat);
+    lost += wornTo(truth, turn.km - first) - wornTo(truth, until);
+    [seat, until] = [turn.moves.find(({ to }) => to === seat)?.from ?? seat, turn.km - first];
+  }
+  return wornTo(story.tread(seat), until) - lost;
 }

@@ -3,8 +3,10 @@ import {
   DRY,
   PLAIN_AXLE,
   USUAL_MAKE_UP,
+  type ActContent,
   type Axle,
   type LeakObservation,
+  type LifeEntryContent,
   type SpecSheet,
   type Vehicle,
   type WearTruth,
@@ -34,6 +36,20 @@ export interface StoryVisit {
   readonly photos?: Readonly<Record<string, readonly [DrawnSubject, number]>>;
   /** Only these stops were done, and it is not signed. */
   readonly halfDone?: readonly string[];
+  /** How long ago today’s visit began, minutes; 50 where it is left out. */
+  readonly minutesAgo?: number;
+  /** A look at the wheels and the oil only, as between two inspections. */
+  readonly brief?: boolean;
+  /** What was done in it besides looking, minutes after it began. */
+  readonly acts?: readonly (readonly [minute: number, act: ActContent])[];
+}
+
+export interface Renewal {
+  readonly part: 'tyre' | 'pads';
+  readonly places: readonly string[];
+  readonly km: number;
+  readonly fresh: number;
+  readonly told: boolean;
 }
 
 export interface Story {
@@ -44,9 +60,18 @@ export interface Story {
   readonly pressureKpa: (place: string, visit: number) => number;
   readonly visits: readonly StoryVisit[];
   readonly template: string;
+  /** Parts put on new, by the meter; `told` where somebody wrote it down. */
+  readonly renewed?: readonly Renewal[];
+  /** Tyres that changed places, by the meter. */
+  readonly rotations?: readonly {
+    readonly km: number;
+    readonly moves: readonly { readonly from: string; readonly to: string }[];
+  }[];
+  /** What was written down between visits, by days ago. */
+  readonly log?: readonly (readonly [daysAgo: number, meter: number, entry: LifeEntryContent])[];
 }
 
-const weep = (stage: LeakObservation['stage'], wiped = true): LeakObservation => ({
+export const weep = (stage: LeakObservation['stage'], wiped = true): LeakObservation => ({
   ...DRY,
   stage,
   fluid: 'engine-oil',
@@ -54,7 +79,7 @@ const weep = (stage: LeakObservation['stage'], wiped = true): LeakObservation =>
   wiped,
 });
 /** An axle by its placard; lining and disc as the invented makers build them. */
-const axle = (placardKpa: number, change: Partial<Axle> = {}): Axle => ({
+export const axle = (placardKpa: number, change: Partial<Axle> = {}): Axle => ({
   ...PLAIN_AXLE,
   placardKpa,
   placardFullKpa: placardKpa + 40,
@@ -62,8 +87,9 @@ const axle = (placardKpa: number, change: Partial<Axle> = {}): Axle => ({
   liningNewMm: 12,
   ...change,
 });
-const frontAxle = (placardKpa: number, change: Partial<Axle> = {}) => axle(placardKpa, { steered: true, ...change });
-const spec = (change: Partial<SpecSheet>): SpecSheet => ({
+export const frontAxle = (placardKpa: number, change: Partial<Axle> = {}) =>
+  axle(placardKpa, { steered: true, ...change });
+export const spec = (change: Partial<SpecSheet>): SpecSheet => ({
   ...BLANK_SPEC,
   battery: { type: 'flooded', ratedA: 640, standard: 'EN' },
   brakeFluid: 'DOT 4',
@@ -82,10 +108,17 @@ const spec = (change: Partial<SpecSheet>): SpecSheet => ({
   parts: [{ part: 'Oil filter', number: 'TH 1042' }],
   ...change,
 });
-const front = (place: string) => place.startsWith('1');
+export const front = (place: string) => place.startsWith('1');
+
+const FRONT_TO_REAR = [
+  { from: '1L', to: '2L' },
+  { from: '2L', to: '1L' },
+  { from: '1R', to: '2R' },
+  { from: '2R', to: '1R' },
+] as const;
 
 /** Vehicles of Ferrant Holm Community Transport, invented like everything here. */
-export const STORIES: readonly Story[] = [
+export const FIRST_STORIES: readonly Story[] = [
   {
     vehicle: {
       fleetCode: 'FH 07',
@@ -102,6 +135,12 @@ export const STORIES: readonly Story[] = [
       spec: spec({ studs: 6, hardUse: true, torques: [{ fastener: 'wheel-bolts', newtonMetres: 180, socket: '19' }] }),
     },
     template: 'interim',
+    // It drinks more since the brake drags.
+    log: Array.from({ length: 14 }, (_, fill) => {
+      const km = 69_900 + fill * 950;
+      const litres = 9.5 * (km < 77_200 ? 11.4 : 13.1) + (fill % 3);
+      return [325 - fill * 20, km, { kind: 'fuel', litres, full: true, price: null }] as const;
+    }),
     tread: (place) => ({ fresh: front(place) ? 8.6 : 8.2, fittedKm: -2000, per1000: front(place) ? 0.24 : 0.17 }),
     // The nearside front calliper drags since last winter: its inner pad goes first.
     pad: (place, side) => ({
@@ -193,6 +232,10 @@ export const STORIES: readonly Story[] = [
     tread: (place) => ({ fresh: 9.6, fittedKm: -500, per1000: front(place) ? 0.31 : 0.22 }),
     pad: (place) => ({ fresh: 12, fittedKm: -500, per1000: front(place) ? 0.24 : 0.15 }),
     pressureKpa: (place) => (front(place) ? 241 : 259),
+    rotations: [
+      { km: 32_600, moves: FRONT_TO_REAR },
+      { km: 37_300, moves: FRONT_TO_REAR },
+    ],
     visits: [
       { daysAgo: 245, km: 30_400, by: 'Isla', ambientC: 5, waterShare: 0.5 },
       { daysAgo: 150, km: 34_900, by: 'Callum', ambientC: 14, waterShare: 1 },
@@ -227,6 +270,9 @@ export const STORIES: readonly Story[] = [
     tread: (place) => ({ fresh: front(place) ? 6.1 : 6.8, fittedKm: 0, per1000: 0.15 }),
     pad: (place) => ({ fresh: front(place) ? 6.8 : 7.6, fittedKm: 0, per1000: 0.19 }),
     pressureKpa: () => 219,
+    log: [188_900, 191_300, 193_800, 196_100, 198_700, 201_000, 203_200, 205_400, 207_000].map(
+      (km, n) => [345 - n * 40, km, { kind: 'top-up', fluid: 'engine-oil', litres: 0.7 }] as const,
+    ),
     // It burns oil, and the stick tells.
     visits: [
       { daysAgo: 360, km: 188_200, by: 'Callum', ambientC: 4, waterShare: 2, levels: { oil: 0.7 } },

@@ -1,0 +1,261 @@
+import { USUAL_MAKE_UP, type Axle, type Vehicle } from '@weskopos/core';
+import { axle, front, frontAxle, spec, weep, type Renewal, type Story, type StoryVisit } from './world';
+
+/** The rest of the fleet: three years of brief looks, a full inspection a year, parts that wore out and were renewed. */
+
+const HANDS = ['Isla', 'Callum'] as const;
+
+interface Plan {
+  readonly code: string;
+  readonly make: string;
+  readonly model: string;
+  readonly year: number;
+  readonly class: Vehicle['class'];
+  readonly use: string;
+  readonly axles: readonly [Axle, Axle];
+  readonly makeUp?: Partial<Vehicle['makeUp']>;
+  readonly startKm: number;
+  readonly kmPerVisit: number;
+  /** Wear against what is usual, tyres and pads. */
+  readonly wear: readonly [number, number];
+  /** Meter at which the fronts were renewed, tyres and pads; the told ones were written down. */
+  readonly tyres?: { readonly km: number; readonly told: boolean };
+  readonly pads?: { readonly km: number; readonly told: boolean };
+  readonly visits?: number;
+  readonly lastDaysAgo?: number;
+  /** Changes single visits, by how many before the last. */
+  readonly special?: Readonly<Record<number, Partial<StoryVisit>>>;
+  readonly open?: StoryVisit;
+  readonly leaksTyre?: string;
+}
+
+const EVERY_DAYS = 118;
+
+function story(plan: Plan): Story {
+  const visits = plan.visits ?? 9;
+  const lastDaysAgo = plan.lastDaysAgo ?? 40;
+  const made = Array.from({ length: visits }, (_, n): StoryVisit => {
+    const before = visits - 1 - n;
+    const daysAgo = lastDaysAgo + before * EVERY_DAYS;
+    return {
+      daysAgo,
+      km: plan.startKm + n * plan.kmPerVisit + ((n * 37) % 5) * 60,
+      by: HANDS[n % 2] ?? 'Isla',
+      // Cold in winter, mild in summer; the fleet's year turns like any other.
+      ambientC: Math.round(9 + 8 * Math.cos(((daysAgo + 120) / 365.25) * 2 * Math.PI)),
+      waterShare: 0.5 + n * 0.25,
+      brief: before % 3 !== 0,
+      ...plan.special?.[before],
+    };
+  });
+  const renewal = (part: Renewal['part'], at: { km: number; told: boolean } | undefined): Renewal[] =>
+    at ? [{ part, places: ['1L', '1R'], km: at.km, fresh: part === 'tyre' ? 8 : 11.8, told: at.told }] : [];
+  const [tyres, pads] = plan.wear;
+  return {
+    vehicle: {
+      fleetCode: plan.code,
+      plate: `FHT ${plan.code.slice(3)}0`,
+      make: plan.make,
+      model: plan.model,
+      year: plan.year,
+      class: plan.class,
+      use: plan.use,
+      axles: [...plan.axles],
+      vin: '',
+      meterUnit: 'km',
+      makeUp: { ...USUAL_MAKE_UP, ...plan.makeUp },
+      spec: spec({}),
+    },
+    template: 'interim',
+    tread: (place) => ({ fresh: 6.6, fittedKm: 0, per1000: (front(place) ? 0.2 : 0.13) * tyres }),
+    pad: (place, side) => ({
+      fresh: 9.4,
+      fittedKm: 0,
+      per1000: (front(place) ? 0.24 : 0.16) * pads * (side === 'inner' ? 1.05 : 1),
+    }),
+    pressureKpa: (place, visit) =>
+      (plan.axles[front(place) ? 0 : 1].placardKpa ?? 240) -
+      (place === plan.leaksTyre ? 7 * Math.max(0, visit - 4) : 0),
+    renewed: [...renewal('tyre', plan.tyres), ...renewal('pads', plan.pads)],
+    visits: plan.open ? [...made, plan.open] : made,
+  };
+}
+
+const sized = (tyreSize: string) => ({ tyreSize });
+const SMALL = '185/65 R15';
+const VAN = '215/70 R15';
+const BUS = '195/75 R16';
+const car = (): readonly [Axle, Axle] => [
+  frontAxle(230, { driven: true, ...sized(SMALL) }),
+  axle(220, { brake: 'drum', liningNewMm: 5, ...sized(SMALL) }),
+];
+const van = (): readonly [Axle, Axle] => [frontAxle(300, { driven: true, ...sized(VAN) }), axle(330, sized(VAN))];
+const bus = (): readonly [Axle, Axle] => [
+  frontAxle(400, sized(BUS)),
+  axle(350, { dual: true, driven: true, ...sized(BUS) }),
+];
+const today = (change: Partial<StoryVisit> & Pick<StoryVisit, 'km'>): StoryVisit => ({
+  daysAgo: 0,
+  by: 'Isla',
+  ambientC: 6,
+  halfDone: ['cold'],
+  ...change,
+});
+
+export const MORE_STORIES: readonly Story[] = [
+  story({
+    code: 'FH 01',
+    make: 'Morrick',
+    model: 'Ferrier 16',
+    year: 2019,
+    class: 'minibus',
+    use: 'day centre',
+    axles: bus(),
+    makeUp: { drive: 'rear', passengerLift: true },
+    startKm: 51_000,
+    kmPerVisit: 4200,
+    wear: [1, 1],
+    tyres: { km: 71_500, told: true },
+    pads: { km: 76_800, told: true },
+    special: {
+      2: { words: { 'hose.coolant.bottom': ['chafed'] }, complaint: 'Advised last year, declined.' },
+      5: { words: { 'hose.coolant.bottom': ['chafed'] }, brief: false },
+    },
+  }),
+  story({
+    code: 'FH 04',
+    make: 'Osprell',
+    model: 'Linnet',
+    year: 2021,
+    class: 'car',
+    use: 'care visits',
+    axles: car(),
+    makeUp: { power: 'petrol', steering: 'electric' },
+    startKm: 18_000,
+    kmPerVisit: 5200,
+    wear: [1.05, 0.9],
+    tyres: { km: 42_800, told: false },
+    open: today({
+      km: 66_400,
+      by: 'Callum',
+      // Everything seen, nothing signed yet.
+      minutesAgo: 95,
+      halfDone: ['cold', 'bonnet', 'cabin', 'walk', '1L', '1R', '2R', '2L', 'under', 'closing'],
+    }),
+  }),
+  story({
+    code: 'FH 05',
+    make: 'Tarnwell',
+    model: 'Cray van',
+    year: 2018,
+    class: 'light-goods',
+    use: 'meals round',
+    axles: van(),
+    startKm: 77_000,
+    kmPerVisit: 4800,
+    wear: [0.9, 1.15],
+    pads: { km: 98_400, told: false },
+    open: today({
+      km: 120_900,
+      by: 'Callum',
+      acts: [
+        [2, { kind: 'gate', question: 'oil', answer: true }],
+        [2, { kind: 'gate', question: 'coolant', answer: true }],
+        [3, { kind: 'gate', question: 'belts', answer: true }],
+        [3, { kind: 'gate', question: 'dry', answer: true }],
+        [38, { kind: 'open', end: 'filler-cap', place: '', fasteners: null }],
+        [40, { kind: 'open', end: 'drain-plug', place: '', fasteners: null }],
+        [44, { kind: 'wait', wait: 'drain', lengthS: 900 }],
+      ],
+    }),
+  }),
+  story({
+    code: 'FH 06',
+    make: 'Morrick',
+    model: 'Ferrier 12',
+    year: 2020,
+    class: 'minibus',
+    use: 'school run',
+    axles: bus(),
+    makeUp: { drive: 'rear', passengerLift: true },
+    startKm: 33_000,
+    kmPerVisit: 3900,
+    wear: [1.1, 1.05],
+    tyres: { km: 55_900, told: true },
+    // Due again today.
+    lastDaysAgo: EVERY_DAYS,
+  }),
+  story({
+    code: 'FH 08',
+    make: 'Tarnwell',
+    model: 'Fell 75',
+    year: 2014,
+    class: 'goods',
+    use: 'mobile library',
+    axles: [frontAxle(550, sized('225/75 R17.5')), axle(560, { driven: true, ...sized('225/75 R17.5') })],
+    makeUp: { drive: 'rear', timingBelt: false },
+    startKm: 140_000,
+    kmPerVisit: 2400,
+    wear: [0.8, 0.9],
+    // Nobody has bled it for years.
+    special: {
+      0: { waterShare: 4, brief: false },
+      3: { waterShare: 3.5, brief: false },
+      6: { waterShare: 3, brief: false },
+    },
+  }),
+  story({
+    code: 'FH 09',
+    make: 'Osprell',
+    model: 'Dab-e',
+    year: 2022,
+    class: 'car',
+    use: 'errands',
+    axles: [frontAxle(250, { driven: true, ...sized(SMALL) }), axle(250, { ...sized(SMALL) })],
+    makeUp: { power: 'electric', steering: 'electric', timingBelt: false, hydraulicClutch: false },
+    startKm: 6_000,
+    kmPerVisit: 2600,
+    wear: [1.25, 0.35],
+    leaksTyre: '2R',
+  }),
+  story({
+    code: 'FH 10',
+    make: 'Osprell',
+    model: 'Heron tow',
+    year: 2017,
+    class: 'car',
+    use: 'tow car',
+    axles: [frontAxle(240, { driven: true, ...sized('205/60 R16') }), axle(250, sized('205/60 R16'))],
+    makeUp: { towbar: true },
+    startKm: 96_000,
+    kmPerVisit: 3300,
+    wear: [1.15, 1.3],
+    tyres: { km: 118_600, told: true },
+    pads: { km: 113_200, told: true },
+    special: { 0: { leak: weep('damp'), brief: false }, 3: { leak: weep('stain'), brief: false } },
+  }),
+  story({
+    code: 'FH 13',
+    make: 'Morrick',
+    model: 'Ferrier 16',
+    year: 2016,
+    class: 'minibus',
+    use: 'ferry transfers',
+    axles: bus(),
+    makeUp: { drive: 'rear', passengerLift: true },
+    startKm: 120_000,
+    kmPerVisit: 4500,
+    wear: [1, 1.1],
+    pads: { km: 139_000, told: true },
+    open: today({
+      km: 161_100,
+      complaint: 'A puddle under it this morning.',
+      levels: { coolant: 0.05 },
+      acts: [
+        [3, { kind: 'gate', question: 'oil', answer: true }],
+        // A no: nobody starts it before a lead has said so.
+        [4, { kind: 'gate', question: 'dry', answer: false }],
+      ],
+    }),
+  }),
+];
