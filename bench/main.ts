@@ -1,4 +1,6 @@
 import { benchBundle } from './bundle';
+import { benchFleet } from './fleet';
+import { benchChanges, benchForecast } from './forecast/forecast';
 import { benchPointChange } from './pointChange';
 import { benchRoute } from './route';
 import { benchSaving } from './saving';
@@ -10,6 +12,9 @@ async function main(): Promise<void> {
   await benchSaving();
   benchBundle();
   benchRoute();
+  benchForecast();
+  benchChanges();
+  await benchFleet();
   await benchStart();
 }
 

@@ -3,6 +3,7 @@ import { defineConfig } from '@playwright/test';
 /** The real app in Debian's Chromium, at a phone's size, against a real server of each story's own. */
 export default defineConfig({
   testDir: '.',
+  globalSetup: './globalSetup.ts',
   testMatch: '*.spec.ts',
   timeout: 180_000,
   expect: { timeout: 10_000 },

@@ -3,6 +3,9 @@ import fs from 'node:fs/promises';
 import os from 'node:os';
 import path from 'node:path';
 
+/** Names the folder of a demo workshop that was filled before; each story takes a copy. */
+export const DEMO_FOLDER = 'WESKOPOS_DEMO_FOLDER';
+
 const ROOT = path.resolve(__dirname, '..');
 
 /** The server as its own process on a data folder of its own; it can be killed and started again on the same port. */
@@ -18,6 +21,8 @@ export class Workshop {
 
   static async start({ demo }: { demo: boolean }): Promise<Workshop> {
     const workshop = new Workshop(await fs.mkdtemp(path.join(os.tmpdir(), 'weskopos-e2e-')), demo);
+    const filled = process.env[DEMO_FOLDER];
+    if (demo && filled) await fs.cp(filled, workshop.folder, { recursive: true });
     await workshop.start();
     return workshop;
   }
@@ -48,13 +53,22 @@ export class Workshop {
     });
   }
 
+  /** Stops as one should. */
+  stop(): Promise<void> {
+    return this.end('SIGTERM');
+  }
+
   /** Power gone: no goodbye. */
-  async kill(): Promise<void> {
+  kill(): Promise<void> {
+    return this.end('SIGKILL');
+  }
+
+  private async end(signal: 'SIGTERM' | 'SIGKILL'): Promise<void> {
     const child = this.child;
     if (!child) return;
     child.removeAllListeners('exit');
     const gone = new Promise((resolve) => child.once('exit', resolve));
-    child.kill('SIGKILL');
+    child.kill(signal);
     await gone;
     this.child = null;
   }

@@ -14,7 +14,7 @@ const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + 
 const percent = (share: number) => `${(share * 100).toFixed(1)} %`;
 
 /** How well forecasts hold, beside plain methods from the same readings. */
-export function forecastBench(seeds: readonly number[] = UNSEEN): void {
+export function benchForecast(seeds: readonly number[] = UNSEEN): void {
   for (const changing of [true, false]) {
     const judged = seeds.flatMap((seed) => backtest({ ...PLAN, seed, changing }, 3 * YEAR, 7 * YEAR));
     console.log(`forecast, ${changing ? 'a world with changes' : 'a steady world'}, ${seeds.length} seeds`);
@@ -27,7 +27,7 @@ export function forecastBench(seeds: readonly number[] = UNSEEN): void {
 }
 
 /** How much of what changed is found within two visits, against what is raised for nothing. */
-export function changesBench(seeds: readonly number[] = UNSEEN): void {
+export function benchChanges(seeds: readonly number[] = UNSEEN): void {
   const study = studyChanges(seeds);
   console.log(
     `changes: ${study.events} of 1.5 times and more in ${study.vehicleYears} vehicle-years, found within two visits`,

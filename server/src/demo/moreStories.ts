@@ -18,9 +18,6 @@ interface Plan {
   readonly kmPerVisit: number;
   /** Wear against what is usual, tyres and pads. */
   readonly wear: readonly [number, number];
-  /** Meter at which the fronts were renewed, tyres and pads; the told ones were written down. */
-  readonly tyres?: { readonly km: number; readonly told: boolean };
-  readonly pads?: { readonly km: number; readonly told: boolean };
   readonly visits?: number;
   readonly lastDaysAgo?: number;
   /** Changes single visits, by how many before the last. */
@@ -44,14 +41,12 @@ function story(plan: Plan): Story {
       // Cold in winter, mild in summer; the fleet's year turns like any other.
       ambientC: Math.round(9 + 8 * Math.cos(((daysAgo + 120) / 365.25) * 2 * Math.PI)),
       waterShare: 0.5 + n * 0.25,
-      brief: before % 3 !== 0,
+      brief: before !== 0,
       ...plan.special?.[before],
     };
   });
-  const renewal = (part: Renewal['part'], at: { km: number; told: boolean } | undefined): Renewal[] =>
-    at ? [{ part, places: ['1L', '1R'], km: at.km, fresh: part === 'tyre' ? 8 : 11.8, told: at.told }] : [];
   const [tyres, pads] = plan.wear;
-  return {
+  const plain: Story = {
     vehicle: {
       fleetCode: plan.code,
       plate: `FHT ${plan.code.slice(3)}0`,
@@ -76,9 +71,36 @@ function story(plan: Plan): Story {
     pressureKpa: (place, visit) =>
       (plan.axles[front(place) ? 0 : 1].placardKpa ?? 240) -
       (place === plan.leaksTyre ? 7 * Math.max(0, visit - 4) : 0),
-    renewed: [...renewal('tyre', plan.tyres), ...renewal('pads', plan.pads)],
+    renewed: [],
     visits: plan.open ? [...made, plan.open] : made,
   };
+  return { ...plain, renewed: renewals(plain) };
+}
+
+/** Where the workshop renews: at the visit that finds an axle this far down. */
+const RENEW = { tyre: { from: 2.1, fresh: 8 }, pads: { from: 2, fresh: 11.8 } } as const;
+/** From the visit that found it to the road again, km. */
+const SOON_KM = 20;
+
+/** What was renewed over the years, every second time written down. */
+function renewals(of: Story): Renewal[] {
+  const renewed: Renewal[] = [];
+  const first = of.visits[0]?.km ?? 0;
+  for (const part of ['tyre', 'pads'] as const)
+    for (const [n, places] of [['1L', '1R'] as const, ['2L', '2R'] as const].entries()) {
+      const dual = of.vehicle.axles[n]?.dual === true && part === 'tyre';
+      const seats = dual ? places.flatMap((place) => [`${place}o`, `${place}i`]) : [...places];
+      const truth = part === 'tyre' ? of.tread(places[0]) : of.pad(places[0], 'inner');
+      let [fresh, fittedKm] = [truth.fresh, truth.fittedKm];
+      for (const { km, daysAgo } of of.visits) {
+        const left = fresh - (truth.per1000 * (km - first - fittedKm)) / 1000;
+        if (left > RENEW[part].from || daysAgo === 0) continue;
+        const at = km + SOON_KM;
+        renewed.push({ part, places: seats, km: at, fresh: RENEW[part].fresh, told: (renewed.length + n) % 2 === 0 });
+        [fresh, fittedKm] = [RENEW[part].fresh, at - first];
+      }
+    }
+  return renewed;
 }
 
 const sized = (tyreSize: string) => ({ tyreSize });
@@ -115,8 +137,6 @@ export const MORE_STORIES: readonly Story[] = [
     startKm: 51_000,
     kmPerVisit: 4200,
     wear: [1, 1],
-    tyres: { km: 71_500, told: true },
-    pads: { km: 76_800, told: true },
     special: {
       2: { words: { 'hose.coolant.bottom': ['chafed'] }, complaint: 'Advised last year, declined.' },
       5: { words: { 'hose.coolant.bottom': ['chafed'] }, brief: false },
@@ -134,7 +154,6 @@ export const MORE_STORIES: readonly Story[] = [
     startKm: 18_000,
     kmPerVisit: 5200,
     wear: [1.05, 0.9],
-    tyres: { km: 42_800, told: false },
     open: today({
       km: 66_400,
       by: 'Callum',
@@ -154,7 +173,6 @@ export const MORE_STORIES: readonly Story[] = [
     startKm: 77_000,
     kmPerVisit: 4800,
     wear: [0.9, 1.15],
-    pads: { km: 98_400, told: false },
     open: today({
       km: 120_900,
       by: 'Callum',
@@ -181,7 +199,6 @@ export const MORE_STORIES: readonly Story[] = [
     startKm: 33_000,
     kmPerVisit: 3900,
     wear: [1.1, 1.05],
-    tyres: { km: 55_900, told: true },
     // Due again today.
     lastDaysAgo: EVERY_DAYS,
   }),
@@ -230,8 +247,6 @@ export const MORE_STORIES: readonly Story[] = [
     startKm: 96_000,
     kmPerVisit: 3300,
     wear: [1.15, 1.3],
-    tyres: { km: 118_600, told: true },
-    pads: { km: 113_200, told: true },
     special: { 0: { leak: weep('damp'), brief: false }, 3: { leak: weep('stain'), brief: false } },
   }),
   story({
@@ -246,7 +261,6 @@ export const MORE_STORIES: readonly Story[] = [
     startKm: 120_000,
     kmPerVisit: 4500,
     wear: [1, 1.1],
-    pads: { km: 139_000, told: true },
     open: today({
       km: 161_100,
       complaint: 'A puddle under it this morning.',

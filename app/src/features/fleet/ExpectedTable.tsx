@@ -62,8 +62,9 @@ export function ExpectedTable({ parts }: { readonly parts: readonly FleetPart[] 
             {counts.map(({ mean, sigma }, month) => (
               <View role="cell" key={month} style={styles.cell}>
                 <Words size="m" soft={mean < LEAST}>
-                  {mean < LEAST ? '–' : `${mean.toFixed(1)}±${sigma.toFixed(1)}`}
+                  {mean < LEAST ? '–' : mean.toFixed(1)}
                 </Words>
+                {mean < LEAST ? null : <Words size="s" soft>{`±${sigma.toFixed(1)}`}</Words>}
               </View>
             ))}
           </View>

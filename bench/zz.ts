@@ -1,2 +1,0 @@
-import { forecastBench } from './forecast/forecast';
-forecastBench();
