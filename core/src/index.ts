@@ -275,3 +275,4 @@ export { leakSpots, type LeakLook, type LeakSpot } from './outlook/leakSpots';
 export { rawReadings, seriesFrom, type RawReading, type VisitMoment } from './trends/series';
 export { outlookOf } from './outlook/outlookOf';
 export { chanceBy, expectedParts, type Expected, type WantedPart } from './fleet/expectedParts';
+export { peersRate } from './trends/partHistory';

@@ -2,8 +2,17 @@
 import 'fake-indexeddb/auto';
 import type { Life, Operation, OperationOutcome, Person, YardEntry } from '@weskopos/contract';
 import { CAR, inspectionOf, findingOf, readingOf } from '@weskopos/core/src/tests/builders';
-import { BUILT_IN_FLEET, BUILT_IN_RULEBOOK, newestRulebook, rulebookAt, type Rulebook } from '@weskopos/core';
+import {
+  BUILT_IN_FLEET,
+  BUILT_IN_RULEBOOK,
+  newestRulebook,
+  rulebookAt,
+  standingEntries,
+  type Rulebook,
+} from '@weskopos/core';
 import { openDB } from 'idb';
+import { putEntry } from '../features/life/putEntry';
+import { fitNewPart } from '../features/walk/fitNewPart';
 import { putFinding, putFindings, undoLast } from '../features/walk/findings';
 import { amount } from '../words/show';
 import { openDeviceStore } from './deviceStore';
@@ -234,4 +243,19 @@ test('a device of the first version keeps who is signed in and its queue, lifted
   expect(await store.read('yard')).toBeUndefined();
   const [queued] = await store.queue();
   expect(queued?.operation.body).toMatchObject({ point: 'belt.aux', leaks: [], counts: [], override: null });
+});
+
+test('a part said to be new in the walk is said once, and can be taken back', async () => {
+  const visit = inspection;
+  await fitNewPart(target, { point: 'tyre.tread', place: '1L' });
+  await fitNewPart(target, { point: 'tyre.tread', place: '1L' });
+  await fitNewPart(target, { point: 'belt.aux', place: '' });
+  const entries = () => selectLife(state(), CAR.id)?.entries ?? [];
+  expect(entries()).toEqual([
+    expect.objectContaining({ kind: 'fit', what: 'tyre', place: '1L', at: visit.startedAt, meter: visit.meter }),
+  ]);
+  await putEntry({ vehicleId: CAR.id, meter: null }, { kind: 'undo', refers: entries()[0]?.id ?? '' });
+  expect(standingEntries(entries())).toEqual([]);
+  await untilSent();
+  expect(server.life.entries).toHaveLength(2);
 });

@@ -1,4 +1,5 @@
-import type { Act } from '../acts/act';
+import { NO_PROOF, type Act } from '../acts/act';
+import type { LifeEntry } from '../parts/lifeEntry';
 import { USUAL_HOUSE_RULES } from '../rules/houseRules';
 import { CAR, inspectionOf } from '../tests/builders';
 import { stickerOf } from './stickerOf';
@@ -17,21 +18,55 @@ const withIntervals = (hardUse: boolean) => ({
   },
 });
 
+const done = (job: string, at: string, meter: number): LifeEntry => ({
+  id: `${job} ${at}`,
+  vehicleId: CAR.id,
+  at,
+  meter,
+  kind: 'job',
+  job,
+});
+const DONE = ['brake fluid', 'oil and filter'].map((job) => done(job, visit.startedAt, visit.meter));
+
+test('an interval counts from when the job was done, not from whichever visit prints the sticker', () => {
+  const long = [done('oil and filter', '2025-10-01T08:00:00.000Z', 44_000)];
+  expect(stickerOf(withIntervals(false), visit, [], USUAL_HOUSE_RULES, long).dues).toEqual([
+    { job: 'oil and filter', doneAt: '2025-10-01T08:00:00.000Z', meter: 59_000, by: '2026-10-01' },
+    { job: 'brake fluid', doneAt: null, meter: null, by: null },
+  ]);
+  const acts: Act[] = [
+    {
+      id: 'o',
+      inspectionId: visit.id,
+      at: visit.startedAt,
+      kind: 'open',
+      end: 'indicator',
+      place: '',
+      fasteners: null,
+    },
+    { id: 'c', inspectionId: visit.id, at: visit.startedAt, kind: 'close', opens: 'o', proof: NO_PROOF },
+  ];
+  expect(stickerOf(withIntervals(false), visit, acts, USUAL_HOUSE_RULES, long).dues[0]).toMatchObject({
+    meter: 65_000,
+  });
+});
+
 test('each job by its distance and its months, the soonest first; months are those of the calendar', () => {
-  expect(stickerOf(withIntervals(false), visit, [], USUAL_HOUSE_RULES).dues).toEqual([
-    { job: 'oil and filter', meter: 65_000, by: '2027-01-31' },
-    { job: 'brake fluid', meter: null, by: '2028-01-31' },
+  expect(stickerOf(withIntervals(false), visit, [], USUAL_HOUSE_RULES, DONE).dues).toEqual([
+    { job: 'oil and filter', doneAt: visit.startedAt, meter: 65_000, by: '2027-01-31' },
+    { job: 'brake fluid', doneAt: visit.startedAt, meter: null, by: '2028-01-31' },
   ]);
 });
 
 test('hard use shortens both where the house does so', () => {
-  expect(stickerOf(withIntervals(true), visit, [], USUAL_HOUSE_RULES).dues[0]).toEqual({
+  expect(stickerOf(withIntervals(true), visit, [], USUAL_HOUSE_RULES, DONE).dues[0]).toEqual({
     job: 'oil and filter',
+    doneAt: visit.startedAt,
     meter: 60_500,
     by: '2026-10-12',
   });
   const same = { ...USUAL_HOUSE_RULES, hardUse: 'same' as const };
-  expect(stickerOf(withIntervals(true), visit, [], same).dues[0]?.meter).toBe(65_000);
+  expect(stickerOf(withIntervals(true), visit, [], same, DONE).dues[0]?.meter).toBe(65_000);
 });
 
 test('wheel bolts come again only where a wheel was off, and only by distance', () => {

@@ -1,14 +1,18 @@
 import { formatISO } from 'date-fns/formatISO';
 import { monthsAfter } from '../bench/due';
+import { OIL_JOB } from '../parts/logs';
+import { entriesOf, standingEntries, type LifeEntry } from '../parts/lifeEntry';
 import { looseEnds } from '../acts/looseEnds';
 import type { Act } from '../acts/act';
 import type { Inspection } from '../inspection/inspection';
 import type { HouseRules } from '../rules/houseRules';
 import type { Vehicle } from '../vehicle/vehicle';
 
-/** What falls due next, counted from this visit. */
+/** What falls due next, counted from when it was last done. */
 export interface NextDue {
   readonly job: string;
+  /** When it was last done; null where nobody has written it down: then nothing can be counted from it. */
+  readonly doneAt: string | null;
   /** On the vehicle's meter; null where only time counts. */
   readonly meter: number | null;
   /** ISO date; null where only the meter counts. */
@@ -24,23 +28,42 @@ export interface Sticker {
 /** Wheel bolts settle on the first kilometres. */
 const BOLTS_AGAIN_KM = { from: 50, to: 100 } as const;
 
+/** Closing these says that the oil was changed; the jobs of the spec sheet that name it are done with them. */
+const OIL_ENDS: readonly string[] = ['oil-fill', 'indicator'];
+
+/** When a job was last done: in the acts of this visit, or as it was written down. Null where neither tells. */
+function lastDone(
+  job: string,
+  { meter, startedAt }: Pick<Inspection, 'meter' | 'startedAt'>,
+  acts: readonly Act[],
+  entries: readonly LifeEntry[],
+): { readonly meter: number | null; readonly at: string } | null {
+  const oilDone = looseEnds(acts).some(({ opened, closed }) => closed !== null && OIL_ENDS.includes(opened.end));
+  if (oilDone && OIL_JOB.test(job)) return { meter, at: startedAt };
+  const told = entriesOf(standingEntries(entries), 'job').findLast((entry) => entry.job === job);
+  return told ? { meter: told.meter, at: told.at } : null;
+}
+
 /** What goes on the windscreen after a visit: each job's next limit, shortened for hard use where the house does, and the bolts. */
 export function stickerOf(
   { spec, meterUnit }: Pick<Vehicle, 'spec' | 'meterUnit'>,
   { meter, startedAt }: Pick<Inspection, 'meter' | 'startedAt'>,
   acts: readonly Act[],
   house: Pick<HouseRules, 'hardUse' | 'hardUseFactor'>,
+  entries: readonly LifeEntry[] = [],
 ): Sticker {
   const factor = spec.hardUse && house.hardUse === 'shortened' ? house.hardUseFactor : 1;
   const dues = spec.intervals.flatMap(({ job, km, hours, months }): NextDue[] => {
     const limit = meterUnit === 'h' ? hours : km;
+    if (limit === null && months === null) return [];
+    const done = lastDone(job, { meter, startedAt }, acts, entries);
+    if (!done) return [{ job, doneAt: null, meter: null, by: null }];
     const due: NextDue = {
       job,
-      meter: limit === null ? null : Math.round(meter + limit * factor),
+      doneAt: done.at,
+      meter: limit === null || done.meter === null ? null : Math.round(done.meter + limit * factor),
       by:
-        months === null
-          ? null
-          : formatISO(monthsAfter(new Date(startedAt), months * factor), { representation: 'date' }),
+        months === null ? null : formatISO(monthsAfter(new Date(done.at), months * factor), { representation: 'date' }),
     };
     return due.meter === null && due.by === null ? [] : [due];
   });

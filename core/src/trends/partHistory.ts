@@ -1,6 +1,7 @@
 import { MEASURES } from '../catalogue/measures';
 import type { Vehicle } from '../vehicle/vehicle';
-import type { PartHistory } from '../wear/fleetRates';
+import { priorFor, type PartHistory } from '../wear/fleetRates';
+import type { FleetKnowledge } from './fleetKnowledge';
 import { groupBy } from '../wear/groupBy';
 import type { Series } from './series';
 
@@ -56,4 +57,14 @@ export function allPartsOf(
 
 function wearReadings(readings: Series['readings'], step: number): PartHistory['readings'] {
   return readings.map(({ travelled, value, u }) => ({ x: travelled / step, y: value, u, bound: 'exact' }));
+}
+
+/** What such parts usually wear on the fleet, this vehicle's own habit left out: loss per unit of the meter. */
+export function peersRate(
+  vehicle: Pick<Vehicle, 'id' | 'class' | 'use' | 'meterUnit'>,
+  series: Pick<Series, 'measure' | 'place'>,
+  { rates }: Pick<FleetKnowledge, 'rates'>,
+): number {
+  const { mu } = priorFor(rates, { ...partName(vehicle, series), vehicle: '' });
+  return Math.exp(mu) / METER_STEP[vehicle.meterUnit];
 }

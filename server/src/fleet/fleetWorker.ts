@@ -17,11 +17,11 @@ export type FleetRequest =
 
 export interface FleetAnswer {
   readonly knowledge: FleetKnowledge;
-  readonly boards: readonly VehicleBoard[];
   readonly scores: Pick<Scorecard, 'forecasts' | 'byKind'>;
 }
 export type FleetReply =
-  | { readonly kind: 'taken' }
+  /** With the vehicle's sum: all of them at once would hold the other side up. */
+  | { readonly kind: 'taken'; readonly board: VehicleBoard | null }
   | { readonly kind: 'done'; readonly answer: FleetAnswer }
   | { readonly kind: 'failed'; readonly message: string };
 
@@ -31,29 +31,26 @@ if (!port) throw new Error('this file runs as a worker thread only');
 let given: { readonly knowledge: FleetKnowledge; readonly rules: Rules } | null = null;
 const histories: PartHistory[] = [];
 const meters: (readonly MeterPoint[])[] = [];
-const boards: VehicleBoard[] = [];
 const judged: Judgement[] = [];
 
 function take(request: FleetRequest): FleetReply {
   if (request.kind === 'start') {
     given = request;
-    return { kind: 'taken' };
+    return { kind: 'taken', board: null };
   }
   if (!given) throw new Error('asked before it was started');
   if (request.kind === 'page') {
     const sum = sumVehicle(request.page, given.rules, given.knowledge);
-    boards.push(sum.board);
     histories.push(...sum.histories);
     if (request.page.vehicle.meterUnit === 'km') meters.push(sum.meters);
     judged.push(...sum.judged);
-    return { kind: 'taken' };
+    return { kind: 'taken', board: sum.board };
   }
   const { distance, dates } = calibrationsOf(judged);
   return {
     kind: 'done',
     answer: {
       knowledge: { learnedAt: request.now, rates: learnRates(histories), use: learnUse(meters), distance, dates },
-      boards,
       scores: {
         forecasts: judged.length,
         byKind: [...groupBy(judged, ({ forecast }) => forecast.kind)].map(([kind, ones]) => scoreLine(kind, ones)),

@@ -1,3 +1,4 @@
+import type { VehicleBoard } from '@weskopos/contract';
 import type { FleetKnowledge, Rules } from '@weskopos/core';
 import path from 'node:path';
 import { Worker } from 'node:worker_threads';
@@ -14,9 +15,10 @@ export async function recomputeFleet(
   knowledge: FleetKnowledge,
   rules: Rules,
   now: string,
-): Promise<FleetAnswer> {
+): Promise<FleetAnswer & { readonly boards: readonly VehicleBoard[] }> {
   const start = `require(${JSON.stringify(require.resolve('tsx/cjs'))}); require(${JSON.stringify(path.join(__dirname, 'fleetWorker.ts'))});`;
   const worker = new Worker(start, { eval: true, execArgv: [] });
+  const boards: VehicleBoard[] = [];
   const asked: { readonly resolve: (reply: FleetReply) => void; readonly reject: (error: Error) => void }[] = [];
   const fail = (error: Error) => {
     for (const one of asked.splice(0)) one.reject(error);
@@ -30,6 +32,7 @@ export async function recomputeFleet(
       worker.postMessage(request);
     }).then((reply) => {
       if (reply.kind === 'failed') throw new Error(reply.message);
+      if (reply.kind === 'taken' && reply.board) boards.push(reply.board);
       return reply;
     });
   try {
@@ -42,7 +45,7 @@ export async function recomputeFleet(
     await Promise.all(under);
     const reply = await ask({ kind: 'finish', now });
     if (reply.kind !== 'done') throw new Error('the fleet’s thread gave no answer');
-    return reply.answer;
+    return { ...reply.answer, boards };
   } finally {
     await worker.terminate();
   }

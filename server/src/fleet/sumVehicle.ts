@@ -2,9 +2,9 @@ import type { BoardPart, VehicleBoard } from '@weskopos/contract';
 import { axleAt, seriesFrom, vehicleOutlook, type FleetKnowledge, type Rules } from '@weskopos/core';
 import { judge, type Judgement } from '@weskopos/core/src/score/judge';
 import { toStore, type StoredForecast } from '@weskopos/core/src/score/storedForecast';
-import { METER_STEP, allPartsOf, partName } from '@weskopos/core/src/trends/partHistory';
+import { allPartsOf, peersRate } from '@weskopos/core/src/trends/partHistory';
 import { meterPoints, useFrom } from '@weskopos/core/src/trends/useOf';
-import { priorFor, type PartHistory } from '@weskopos/core/src/wear/fleetRates';
+import type { PartHistory } from '@weskopos/core/src/wear/fleetRates';
 import type { MeterPoint } from '@weskopos/core/src/wear/useModel';
 import { readingsFrom, type VehiclePage } from './vehiclePages';
 
@@ -31,7 +31,6 @@ export function sumVehicle(page: VehiclePage, rules: Rules, fleet: FleetKnowledg
     if (!last || forecast.status === 'needs-readings') return [];
     const { key, point, place, spot, measure } = one;
     const { status, at, distance, days, line, from } = forecast;
-    const peers = Math.exp(priorFor(fleet.rates, { ...partName(vehicle, one), vehicle: '' }).mu);
     return [
       {
         key,
@@ -46,7 +45,7 @@ export function sumVehicle(page: VehiclePage, rules: Rules, fleet: FleetKnowledg
         at,
         distance,
         days,
-        besidePeers: from === 'fleet' ? null : (line.rate * METER_STEP[vehicle.meterUnit]) / peers,
+        besidePeers: from === 'fleet' ? null : line.rate / peersRate(vehicle, one, fleet),
       },
     ];
   });

@@ -115,7 +115,7 @@ export function LifeSheet() {
     <View style={styles.stack}>
       {wide && trend ? (
         <Suspense fallback={null}>
-          <TrendPanel vehicle={vehicle} trend={trend} rules={today} />
+          <TrendPanel vehicle={vehicle} trend={trend} rules={today} entries={life.entries} fleet={fleet} />
         </Suspense>
       ) : null}
       {outlook.parts.length > 0 ? (

@@ -23,7 +23,7 @@ export function StickerPage() {
   const { life, visit, rules } = found;
   const { vehicle } = life;
   const { inspection, acts } = visit;
-  const { dues, boltsAgain } = stickerOf(vehicle, inspection, acts, rules.house);
+  const { dues, boltsAgain } = stickerOf(vehicle, inspection, acts, rules.house, life.entries);
   const address = `${window.location.origin}/vehicle/${vehicle.id}`;
   const frame = [styles.card, { borderColor: palette.ink, backgroundColor: palette.card }];
   const hanging = openEnds(acts);
@@ -65,7 +65,7 @@ export function StickerPage() {
         ))}
         {vehicle.spec.torques.map(({ fastener, newtonMetres, socket }) => (
           <Words key={fastener} size="m">
-            {told(capital(fastener.replaceAll('-', ' ')), amount('torque', newtonMetres), socket)}
+            {told(capital(fastener.replaceAll('-', ' ')), amount('torque', newtonMetres), socket && `socket ${socket}`)}
           </Words>
         ))}
         <Label>{hanging.length === 0 ? 'Nothing is open.' : 'Open, close before it leaves:'}</Label>
@@ -82,7 +82,8 @@ export function StickerPage() {
 
 const told = (...parts: readonly string[]) => parts.filter(Boolean).join(' · ');
 
-function dueWords({ job, meter, by }: NextDue, { meterUnit }: Pick<Vehicle, 'meterUnit'>): string {
+function dueWords({ job, doneAt, meter, by }: NextDue, { meterUnit }: Pick<Vehicle, 'meterUnit'>): string {
+  if (doneAt === null) return `${job}: last time not on record`;
   const limits = [meter === null ? '' : meterWords(meter, meterUnit), by === null ? '' : day(by)].filter(Boolean);
   return `Next ${job}: ${limits.join(' or ')}`;
 }

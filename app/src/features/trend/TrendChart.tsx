@@ -23,6 +23,8 @@ interface TrendChartProps {
   readonly thresholds: readonly Threshold[];
   readonly title: string;
   readonly unit: MeterUnit;
+  /** What such parts wear on the fleet, per unit of the meter. */
+  readonly peers: number;
 }
 
 const HEIGHT = 280;
@@ -32,7 +34,7 @@ const AHEAD = 0.6;
 const FAN_STEPS = 24;
 
 /** Readings with their uncertainty over distance, the limits, and the line with its 80 % interval ahead. */
-export function TrendChart({ series, forecast, thresholds, title, unit }: TrendChartProps) {
+export function TrendChart({ series, forecast, thresholds, title, unit, peers }: TrendChartProps) {
   const palette = usePalette();
   const [width, setWidth] = useState(0);
   const { readings, measure } = series;
@@ -64,6 +66,7 @@ export function TrendChart({ series, forecast, thresholds, title, unit }: TrendC
   const fitPath = line<(typeof fan)[number]>()
     .x(({ at }) => x(at))
     .y(({ y: mid }) => y(Math.max(0, mid)))(fan);
+  const begun = series.ofPart[0];
   const limit = thresholds.find(({ grade }) => grade === 'fail')?.value ?? 0;
   const spoken = `${title}: ${readings.map(({ value }) => amount(measure, value)).join(', ')}. ${forecastSentence(forecast, measure, limit, unit)}`;
 
@@ -106,6 +109,16 @@ export function TrendChart({ series, forecast, thresholds, title, unit }: TrendC
               {unit === 'h' ? Math.round(tick + offset) : `${Math.round((tick + offset) / 1000)}k`}
             </SvgText>
           ))}
+          {begun ? (
+            <Line
+              x1={x(begun.travelled)}
+              y1={y(begun.value)}
+              x2={x(last.travelled + reach)}
+              y2={y(Math.max(0, begun.value - peers * (last.travelled + reach - begun.travelled)))}
+              stroke={palette.rule}
+              strokeWidth={6}
+            />
+          ) : null}
           {fanPath ? <Path d={fanPath} fill={palette.forecastWash} /> : null}
           {fitPath ? (
             <Path d={fitPath} fill="none" stroke={palette.forecast} strokeWidth={2} strokeDasharray="5 4" />

@@ -25,7 +25,7 @@ export function TrendPage() {
       width={760}
     >
       {trend ? (
-        <TrendPanel vehicle={life.vehicle} trend={trend} rules={rules} />
+        <TrendPanel vehicle={life.vehicle} trend={trend} rules={rules} entries={life.entries} fleet={fleet} />
       ) : (
         <Words>No readings of this part are signed yet. A trend begins with the second visit.</Words>
       )}

@@ -1,4 +1,14 @@
-import { valueThresholds, type Report, type Rules, type Vehicle } from '@weskopos/core';
+import {
+  partOfPoint,
+  peersRate,
+  standingEntries,
+  valueThresholds,
+  type FleetKnowledge,
+  type LifeEntry,
+  type Report,
+  type Rules,
+  type Vehicle,
+} from '@weskopos/core';
 import { useState } from 'react';
 import { View, StyleSheet } from 'react-native';
 import { Card } from '../../kit/Card';
@@ -6,7 +16,8 @@ import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
 import { Heading, Label, Words } from '../../kit/Words';
 import { forecastSentence, rateWords } from '../../words/forecastSentence';
-import { pointWords } from '../../words/show';
+import { day, pointWords } from '../../words/show';
+import { entrySentence } from '../life/entrySentence';
 import { TrendChart } from './TrendChart';
 import { TrendTable } from './TrendTable';
 
@@ -14,13 +25,22 @@ interface TrendPanelProps {
   readonly vehicle: Vehicle;
   readonly trend: Report['runOut'][number];
   readonly rules: Rules;
+  readonly entries: readonly LifeEntry[];
+  readonly fleet: FleetKnowledge;
 }
 
 /** One series: the drawing, or the same as a table; and what it means in a sentence. */
-export function TrendPanel({ vehicle, trend: { series, forecast, limit }, rules }: TrendPanelProps) {
+export function TrendPanel({ vehicle, trend: { series, forecast, limit }, rules, entries, fleet }: TrendPanelProps) {
   const [table, setTable] = useState(false);
   const title = pointWords(series.point, series.place, vehicle.axles.length, series.spot);
   const rate = rateWords(forecast, series.measure, vehicle.meterUnit);
+  // What happened to the part that sits here: it explains the line.
+  const notes = standingEntries(entries).filter(
+    (entry) =>
+      (entry.kind === 'fit' && entry.place === series.place && entry.what === partOfPoint(series.point)) ||
+      (entry.kind === 'rotate' && partOfPoint(series.point) === 'tyre') ||
+      (entry.kind === 'misread' && entry.point === series.point && entry.place === series.place),
+  );
   return (
     <View style={styles.panel}>
       <View style={styles.head}>
@@ -42,6 +62,7 @@ export function TrendPanel({ vehicle, trend: { series, forecast, limit }, rules 
               at: series.readings.at(-1)?.at ?? '',
             })}
             unit={vehicle.meterUnit}
+            peers={peersRate(vehicle, series, fleet)}
             title={title}
           />
         )}
@@ -49,9 +70,14 @@ export function TrendPanel({ vehicle, trend: { series, forecast, limit }, rules 
       <Card>
         {rate ? <Label size="h3">{rate}</Label> : null}
         <Words>{forecastSentence(forecast, series.measure, limit, vehicle.meterUnit)}</Words>
+        {notes.map((note) => (
+          <Words key={note.id} size="m" soft>
+            {`${day(note.at)}: ${entrySentence(note, vehicle.axles.length)}`}
+          </Words>
+        ))}
         <Words size="s" soft>
           From this part’s own readings, the gauge’s uncertainty, and what such parts wear on the fleet. The band holds
-          8 of 10; a new route, another driver or a fault moves it.
+          8 of 10; a new route, another driver or a fault moves it. The broad pale line is what its peers wear.
         </Words>
       </Card>
     </View>

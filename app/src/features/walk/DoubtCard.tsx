@@ -12,10 +12,12 @@ import { readingChange } from './readings';
 interface DoubtCardProps {
   readonly doubt: Doubt;
   readonly onAnswer: (change: (standing: Finding | undefined) => FindingChange) => void;
+  /** The part was put on new since the last visit: its trend begins anew. Left out where it has no identity. */
+  readonly onNewPart?: (() => void) | undefined;
 }
 
 /** An odd reading, asked once; the answer is kept with it and nothing is blocked. */
-export function DoubtCard({ doubt, onAnswer }: DoubtCardProps) {
+export function DoubtCard({ doubt, onAnswer, onNewPart }: DoubtCardProps) {
   const { measure } = doubt;
   const palette = usePalette();
   const keep = (answer: string) =>
@@ -41,7 +43,13 @@ export function DoubtCard({ doubt, onAnswer }: DoubtCardProps) {
         ) : null}
         {doubt.code === 'better-than-last' ? (
           <>
-            <Press label="New part" onPress={() => keep('new-part')} />
+            <Press
+              label="New part"
+              onPress={() => {
+                keep('new-part');
+                onNewPart?.();
+              }}
+            />
             <Press label="Other wheel" onPress={() => keep('other-wheel')} />
             <Press label="Rotated" onPress={() => keep('rotated')} />
           </>

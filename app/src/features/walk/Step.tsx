@@ -25,6 +25,7 @@ import { DoubtCard } from './DoubtCard';
 import { putFinding, type Target } from './findings';
 import { GhostNote } from './GhostNote';
 import { readingChange } from './readings';
+import { fitNewPart } from './fitNewPart';
 import { ReasonCard } from './ReasonCard';
 import { canPutRight, partnerOf, withDraft, type Background, type Draft } from './visitContext';
 
@@ -57,7 +58,15 @@ export const Step = memo(function Step({ step, position, vehicle, background, ta
     (caution) => !(caution === 'stands' && step.station === 'wheel'),
   );
   const verdicts = (
-    <Verdicts step={step} background={background} draft={draft} phase={phase} put={put} vehicle={vehicle} />
+    <Verdicts
+      step={step}
+      background={background}
+      draft={draft}
+      phase={phase}
+      put={put}
+      vehicle={vehicle}
+      target={target}
+    />
   );
 
   return (
@@ -95,9 +104,10 @@ interface VerdictsProps {
   readonly phase: Phase;
   readonly put: PutFinding;
   readonly vehicle: Vehicle;
+  readonly target: Target;
 }
 
-function Verdicts({ step, background, draft, phase, put, vehicle }: VerdictsProps) {
+function Verdicts({ step, background, draft, phase, put, vehicle, target }: VerdictsProps) {
   const { grading, history } = background;
   return step.points.map((ref) => {
     const key = pointKey(ref.point, ref.place);
@@ -119,7 +129,12 @@ function Verdicts({ step, background, draft, phase, put, vehicle }: VerdictsProp
           }
         />
         {doubts.map((doubt) => (
-          <DoubtCard key={`${doubt.code}${doubt.spot}`} doubt={doubt} onAnswer={(change) => put(ref, change)} />
+          <DoubtCard
+            key={`${doubt.code}${doubt.spot}`}
+            doubt={doubt}
+            onAnswer={(change) => put(ref, change)}
+            onNewPart={() => void fitNewPart(target, ref)}
+          />
         ))}
         <PhotoStrip
           photos={finding?.photos ?? []}

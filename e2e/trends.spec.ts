@@ -1,0 +1,80 @@
+import { expect, test } from '@playwright/test';
+import { expectAccessible, signIn } from './walk';
+import { Workshop } from './workshop';
+
+let workshop: Workshop;
+test.beforeAll(async () => {
+  workshop = await Workshop.start({ demo: true });
+});
+test.afterAll(() => workshop.remove());
+
+test('a life sheet tells what changed, takes fuel, a new part and a rotation, and gives them back', async ({
+  page,
+}) => {
+  await page.goto(workshop.url);
+  await signIn(page, 'Callum', '135791');
+  await page.getByRole('link', { name: 'FH 07, life sheet' }).click();
+  await expect(page.getByText(/The pad nearside front wears about .* times as fast since/)).toBeVisible();
+  await expect(page.getByText(/Engine oil, rear crank seal: .*Two stages worse/)).toBeVisible();
+  await expect(page.getByText(/L per 100 km, full to full/)).toBeVisible();
+  await expectAccessible(page);
+
+  await page.getByRole('button', { name: /^Write down/ }).click();
+  // A tired hand: no litres, and a meter that no vehicle has.
+  await page.getByRole('button', { name: 'Keep' }).click();
+  await expect(page.getByText('Litres: 0.01 to 1000.')).toBeVisible();
+  await page.getByLabel('Litres').fill('48');
+  await page.getByLabel(/^Odometer/).fill('99999999999');
+  await page.getByRole('button', { name: 'Keep' }).click();
+  await expect(page.getByText(/^Meter: 0 to/)).toBeVisible();
+  await page.getByLabel(/^Odometer/).fill('83200');
+  await page.getByRole('button', { name: 'Keep' }).click();
+  await expect(page.getByText(/83.200 km: Fuel 48.00 L, full/)).toBeVisible();
+  await page.getByRole('button', { name: /^Write down/ }).click();
+  await page.getByRole('radio', { name: 'New part' }).click();
+  await page.getByRole('radio', { name: 'Pads' }).click();
+  await page.getByRole('button', { name: 'Keep' }).click();
+  await expect(page.getByText('Where: choose the wheel')).toBeVisible();
+  await page.getByRole('radio', { name: 'Nearside front' }).click();
+  await page.getByLabel('Measured when new, mm').fill('11.6');
+  await page.getByRole('button', { name: 'Keep' }).click();
+  await expect(page.getByText(/Nearside front: pads new/)).toBeVisible();
+  await expect(page.getByText('Saved and sent.')).toBeVisible();
+  await page.reload();
+  await expect(page.getByText(/Nearside front: pads new/)).toBeVisible();
+  await page.getByRole('button', { name: 'Take back: New: pads nearside front' }).click();
+  await expect(page.getByText(/Nearside front: pads new/)).toBeHidden();
+
+  await page.goto(workshop.url);
+  await page.getByRole('link', { name: 'FH 11, life sheet' }).click();
+  await expect(page.getByText(/tyre that came with it, here since/).first()).toBeVisible();
+  await page.getByRole('button', { name: 'Rotate tyres' }).click();
+  await page.getByRole('button', { name: 'Rotated', exact: true }).click();
+  await expect(page.getByText(/Tyres rotated: /).first()).toBeVisible();
+  await page.getByRole('button', { name: 'Compare two' }).click();
+  await expect(page.getByRole('table', { name: 'Figures that moved' })).toBeVisible();
+  await expectAccessible(page);
+});
+
+test('the fleet board and the scorecard, wide and by keyboard', async ({ page }) => {
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await page.goto(workshop.url);
+  await signIn(page, 'Maren', '112358');
+  await page.getByRole('button', { name: 'Fleet' }).click();
+  await expect(page.getByRole('img', { name: /^Run-out calendar: FH/ })).toBeVisible();
+  await expect(page.getByRole('table', { name: 'Parts to expect by month' })).toBeVisible();
+  await expect(page.getByText(/FH 07: The pad nearside front/)).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Visits due' })).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('radio', { name: 'Tyres' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/FH 07 .*[Ii]nner pad/)).toHaveCount(0);
+  await page.getByRole('link', { name: /Tread/ }).first().click();
+  await expect(page.getByRole('heading', { name: 'Trend' })).toBeVisible();
+  await expect(page.getByText(/Reaches 1.6 mm|Is under 1.6 mm/)).toBeVisible();
+
+  await page.goto(`${workshop.url}/scorecard`);
+  await expect(page.getByRole('heading', { name: 'Tyre tread' })).toBeVisible();
+  await expect(page.getByText(/of the distances fell within the 8-in-10 range/).first()).toBeVisible();
+  await expectAccessible(page);
+});
