@@ -60,9 +60,6 @@ async function main(): Promise<void> {
   await jump(page, 'tread nearside front');
   await readTread(page, 'nearside front', ['4.3', '4.4', '2.8']);
   await shoot(page, 'walk-tread');
-  await jump(page, 'tyre pressure nearside front');
-  await type(page, 'Tyre pressure, nearside front', '372');
-  await shoot(page, 'walk-pressure');
   await jump(page, 'outer pad nearside front');
   await type(page, 'Outer pad, nearside front', '6.5');
   await type(page, 'Inner pad, nearside front', '3');
@@ -72,17 +69,11 @@ async function main(): Promise<void> {
   await expect(page.getByRole('main')).toHaveCSS('background-color', 'rgb(18, 24, 30)');
   await shoot(page, 'walk-brake-dark');
   await page.emulateMedia({ colorScheme: 'light' });
-  await jump(page, 'oil level after settling');
-  await type(page, 'Oil level after settling', '0.3');
-  await shoot(page, 'walk-level');
   await jump(page, 'engine leaks from below');
   await page.getByRole('radio', { name: 'Damp' }).click();
   await page.getByRole('radio', { name: 'Engine oil' }).click();
   await page.getByRole('radio', { name: 'Rear crank seal' }).click();
   await shoot(page, 'walk-leak');
-  await page.getByRole('button', { name: 'Jump to a point' }).click();
-  await shoot(page, 'walk-jump');
-  await page.getByRole('button', { name: 'Close' }).click();
   await page.setViewportSize(DESK);
   await jump(page, 'rock nearside front');
   await shoot(page, 'walk-wide');
@@ -100,6 +91,10 @@ async function main(): Promise<void> {
   await page.getByRole('heading', { name: 'Trend' }).waitFor();
   await shoot(page, 'trend');
   await page.goBack();
+  await page.getByRole('button', { name: 'Compare two' }).click();
+  await page.getByRole('heading', { name: 'Got worse' }).waitFor();
+  await shoot(page, 'compare');
+  await page.goBack();
   await page.setViewportSize(DESK);
   await shoot(page, 'life-sheet-wide');
   await page
@@ -109,6 +104,14 @@ async function main(): Promise<void> {
   await page.setViewportSize(PHONE);
   await page.getByRole('heading', { name: 'Report, FH 07' }).waitFor();
   await shoot(page, 'report');
+  await page.goto(`${workshop.url}/scorecard`);
+  await page.getByRole('heading', { name: 'Tyre tread' }).waitFor();
+  await shoot(page, 'scorecard');
+  await page.setViewportSize(DESK);
+  await page.goto(`${workshop.url}/fleet`);
+  await page.getByRole('img', { name: /^Run-out calendar/ }).waitFor();
+  await shoot(page, 'fleet-wide');
+  await page.setViewportSize(PHONE);
   await page.goto(`${workshop.url}/bench`);
   await page.getByRole('button', { name: 'Stick to litres' }).click();
   await shoot(page, 'bench');

@@ -72,6 +72,15 @@ describe('what a vehicle is coming to', () => {
     expect(outlookOf(CAR, steady.slice(0, 1), [], rulesWith()).nextVisit).toBeNull();
   });
 
+  test('the chance to be under the limit before the next visit rises as the part wears', () => {
+    const chance = (visits: readonly VisitRecord[]) =>
+      Math.max(...outlookOf(CAR, visits, [], rulesWith()).parts.map(({ beforeNext }) => beforeNext ?? 0));
+    expect(chance(steady)).toBeLessThan(0.05);
+    const worn = [1, 2, 3, 4, 5].map((n) => visit(n, [7.4 - n, 7.4 - n, 10, 10]));
+    expect(chance(worn)).toBeGreaterThan(0.2);
+    expect(outlookOf(CAR, worn.slice(0, 1), [], rulesWith()).parts[0]?.beforeNext).toBeNull();
+  });
+
   test('a brake that begins to drag is named with its onset', () => {
     const drags = [...steady, visit(6, [4, 6, 7.8, 7.8]), visit(7, [1, 5, 7.1, 7.1])];
     expect(outlookOf(CAR, drags, [], rulesWith()).changes).toEqual([

@@ -3,6 +3,7 @@ import type { LifeEntry } from '../parts/lifeEntry';
 import { failLimit, forecastSeries, type Report } from '../report/composeReport';
 import type { Rules } from '../rules/rulebook';
 import type { FleetKnowledge } from '../trends/fleetKnowledge';
+import { chanceWithin } from '../trends/forecast';
 import { METER_STEP, partHistory } from '../trends/partHistory';
 import { seriesFrom, type RawReading, type Series, type VisitMoment } from '../trends/series';
 import { useFrom } from '../trends/useOf';
@@ -42,10 +43,13 @@ export type ChangeNote =
       readonly sureness: number;
     };
 
+/** One part's forecast, and the chance that it meets its limit before the vehicle comes again; null where that is not known. */
+export type PartOutlook = Report['runOut'][number] & { readonly beforeNext: number | null };
+
 /** What a vehicle is coming to. */
 export interface VehicleOutlook {
   /** One forecast for each part, by the worst of its spots, soonest first. */
-  readonly parts: Report['runOut'];
+  readonly parts: readonly PartOutlook[];
   readonly changes: readonly ChangeNote[];
   readonly leaks: readonly LeakSpot[];
   /** When it would come again if it goes on as it did; null before there is a pace. */
@@ -56,11 +60,21 @@ export interface VehicleOutlook {
 export function vehicleOutlook({ vehicle, moments, raw, leaks, entries, rules, fleet }: OutlookGiven): VehicleOutlook {
   const series = seriesFrom(moments, raw, entries);
   const use = useFrom(moments, entries, vehicle.meterUnit, fleet.use);
+  const nextVisit = nextVisitOf(moments);
+  const parts = forecastSeries(vehicle, worstSpots(vehicle, series, rules), rules, { fleet, use });
   return {
-    parts: forecastSeries(vehicle, worstSpots(vehicle, series, rules), rules, { fleet, use }),
+    parts: parts.map((part) => {
+      const last = part.series.ofPart.at(-1);
+      const days = nextVisit && last ? (Date.parse(nextVisit) - Date.parse(last.at)) / DAY_MS : null;
+      const told = use !== null && days !== null && part.forecast.status === 'running-out';
+      return {
+        ...part,
+        beforeNext: told ? chanceWithin(part.series, part.limit, { vehicle, fleet, use }, days) : null,
+      };
+    }),
     changes: changesOf(vehicle, moments, raw, series, fleet),
     leaks: leakSpots(leaks),
-    nextVisit: nextVisitOf(moments),
+    nextVisit,
   };
 }
 

@@ -22,6 +22,8 @@ import { VerdictCard } from '../overview/VerdictCard';
 import { NotHere } from '../root/NotHere';
 
 const MOST_TRENDS = 6;
+/** A chance to be under the limit before the next visit is told from here on. */
+const TOLD_CHANCE = 0.05;
 
 /** One vehicle: its state, worst first, its decks, what runs out, and every visit. */
 export function LifeSheet() {
@@ -124,7 +126,7 @@ export function LifeSheet() {
           {outlook.nextVisit ? (
             <Words size="m" soft>{`Next visit about ${day(outlook.nextVisit)} if it goes on as it did.`}</Words>
           ) : null}
-          {outlook.parts.slice(0, MOST_TRENDS).map(({ series, forecast }) => (
+          {outlook.parts.slice(0, MOST_TRENDS).map(({ series, forecast, beforeNext }) => (
             <Pressable
               key={series.key}
               role="link"
@@ -132,7 +134,11 @@ export function LifeSheet() {
               style={[styles.row, { borderColor: palette.rule }]}
             >
               <Words style={styles.grow}>
-                {`${pointShort(series.point, series.place, axles)} ${words.spot[series.spot]}`.trim()}
+                {`${`${pointShort(series.point, series.place, axles)} ${words.spot[series.spot]}`.trim()}${
+                  beforeNext !== null && beforeNext >= TOLD_CHANCE
+                    ? `: ${Math.round(beforeNext * 100)} % before the next visit`
+                    : ''
+                }`}
               </Words>
               <Label size="l" colour={palette.forecast}>
                 {shortWhen(forecast, vehicle.meterUnit)}
