@@ -1,3 +1,0 @@
-import { Workshop } from './workshop';
-void Workshop.start({ demo: true }).then((workshop) => console.log(workshop.url));
-setInterval(() => {}, 1000);
