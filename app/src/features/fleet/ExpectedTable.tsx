@@ -7,12 +7,10 @@ import { Card } from '../../kit/Card';
 import { SPACE } from '../../kit/tokens';
 import { usePalette } from '../../kit/theme';
 import { Heading, Label, Words } from '../../kit/Words';
-import { words } from '../../words/en';
 import { today, type FleetPart } from './fleetPart';
+import { oneOfEachSet, wantedName } from './orderLines';
 
 const MONTHS = 6;
-/** Pads are bought as a set of an axle: any one of its four ends the set. */
-const SETS = ['lining', 'shoe', 'disc'];
 /** Less than this is not worth a figure. */
 const LEAST = 0.05;
 
@@ -25,7 +23,7 @@ export function ExpectedTable({ parts }: { readonly parts: readonly FleetPart[] 
     part.days
       ? [
           {
-            name: `${words.wearKind[part.measure] ?? part.measure}${part.measure === 'tread' ? ` ${part.size || 'of unknown size'}` : ', axle set'}`,
+            name: wantedName(part),
             at: part.at,
             days: part.status === 'reached' ? { low: 0, mid: 0, high: 0 } : part.days,
           },
@@ -75,17 +73,6 @@ export function ExpectedTable({ parts }: { readonly parts: readonly FleetPart[] 
       </Words>
     </Card>
   );
-}
-
-/** Of each set only the part that ends it first; tyres each for itself. */
-function oneOfEachSet(parts: readonly FleetPart[]): FleetPart[] {
-  const first = new Map<string, FleetPart>();
-  for (const part of parts) {
-    const set = SETS.includes(part.measure) ? `${part.measure} ${part.place.slice(0, 1)}` : part.key;
-    const key = `${part.vehicle.vehicleId} ${set}`;
-    if (!first.has(key)) first.set(key, part);
-  }
-  return [...first.values()];
 }
 
 const styles = StyleSheet.create({

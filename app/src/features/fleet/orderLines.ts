@@ -1,0 +1,22 @@
+import { words } from '../../words/en';
+import type { FleetPart } from './fleetPart';
+
+/** Bought as the set of an axle: any one of its parts ends the set. */
+const SETS: readonly string[] = ['lining', 'shoe', 'disc'];
+
+/** What a part is ordered as. */
+export function wantedName({ measure, size }: FleetPart): string {
+  const kind = words.wearKind[measure] ?? measure;
+  return measure === 'tread' ? `${kind} ${size || 'of unknown size'}` : `${kind}, axle set`;
+}
+
+/** Of each set only the part that ends it first; tyres each for itself. @param parts soonest first */
+export function oneOfEachSet(parts: readonly FleetPart[]): FleetPart[] {
+  const first = new Map<string, FleetPart>();
+  for (const part of parts) {
+    const set = SETS.includes(part.measure) ? `${part.measure} ${part.place.slice(0, 1)}` : part.key;
+    const key = `${part.vehicle.vehicleId} ${set}`;
+    if (!first.has(key)) first.set(key, part);
+  }
+  return [...first.values()];
+}

@@ -1,0 +1,129 @@
+import type { BoardPart, VehicleBoard } from '@weskopos/contract';
+import type { ChangeNote, LifeEntry, LifeEntryContent } from '@weskopos/core';
+import { dueMs, whenOf, type FleetPart } from '../features/fleet/fleetPart';
+import { oneOfEachSet, wantedName } from '../features/fleet/orderLines';
+import { entrySentence } from '../features/life/entrySentence';
+import { changeSentence } from './changeSentence';
+
+describe('what changed, in a sentence', () => {
+  const wear = (change: Partial<Extract<ChangeNote, { kind: 'wear' }>> = {}): ChangeNote => ({
+    kind: 'wear',
+    measure: 'lining',
+    places: ['1L'],
+    factor: 2.04,
+    since: '2026-05-02T08:00:00.000Z',
+    sureness: 0.957,
+    ...change,
+  });
+
+  test.each<[string, ChangeNote, string]>([
+    [
+      'one brake',
+      wear(),
+      'The pad nearside front wears about 2.0 times as fast since 2 May 2026 (96 % sure). Does the calliper drag or the slide stick?',
+    ],
+    ['two wheels', wear({ places: ['1L', '1R'] }), 'The pad nearside front and offside front wears'],
+    ['all of them', wear({ places: ['1L', '1R', '2L', '2R'] }), 'all round wears about 2.0 times as fast'],
+    ['a driver is asked about', wear({ places: ['1L', '1R', '2L', '2R'] }), 'Another driver, route or load?'],
+    ['a tyre', wear({ measure: 'tread' }), 'The tyre nearside front wears'],
+    [
+      'a puncture',
+      { kind: 'pressure', place: '2R', kpaPerMonth: 14.2, since: '', sureness: 0.8 },
+      'The offside rear tyre loses 14 kPa a month more than the others (80 % sure): look for a slow puncture.',
+    ],
+  ])('%s', (_, change, sentence) => expect(changeSentence(change, 2)).toContain(sentence));
+});
+
+describe('an entry as a line of the log', () => {
+  const entry = (content: LifeEntryContent): LifeEntry => ({
+    id: 'e',
+    vehicleId: 'v',
+    at: '2026-05-02T08:00:00.000Z',
+    meter: null,
+    ...content,
+  });
+  test.each<[LifeEntryContent, string]>([
+    [{ kind: 'fuel', litres: 48.2, full: true, price: 71.4 }, 'Fuel 48.20 L, full, 71.40 paid'],
+    [{ kind: 'fuel', litres: 10, full: false, price: null }, 'Fuel 10.00 L, partial'],
+    [{ kind: 'top-up', fluid: 'engine-oil', litres: 0.5 }, 'Engine oil topped up, 0.50 L'],
+    [{ kind: 'meter' }, 'Meter read'],
+    [{ kind: 'job', job: 'Brake fluid' }, 'Done: Brake fluid'],
+    [{ kind: 'fit', what: 'tyre', place: '1L', fresh: 8, note: 'winter' }, 'New: tyre nearside front, winter'],
+    [{ kind: 'fit', what: 'battery', place: '', fresh: null, note: '' }, 'New: battery'],
+    [
+      {
+        kind: 'rotate',
+        moves: [
+          { from: '1L', to: '2L' },
+          { from: '2L', to: '1L' },
+        ],
+      },
+      'Tyres rotated: nearside front to nearside rear, nearside rear to nearside front',
+    ],
+    [{ kind: 'misread', inspectionId: 'i', point: 'tyre.tread', place: '1L', spot: 'inner' }, 'Called a misread'],
+    [{ kind: 'undo', refers: 'e' }, 'Taken back'],
+  ])('%j', (content, sentence) => expect(entrySentence(entry(content), 2)).toContain(sentence));
+});
+
+describe('parts on the fleet board', () => {
+  const vehicle = (vehicleId: string): VehicleBoard => ({
+    vehicleId,
+    fleetCode: vehicleId,
+    name: '',
+    meterUnit: 'km',
+    axles: 2,
+    lastVisit: null,
+    nextVisit: null,
+    parts: [],
+    changes: [],
+    leaks: [],
+  });
+  const [one, other] = [vehicle('FH 1'), vehicle('FH 2')];
+  const part = (change: Partial<BoardPart> = {}, on = one): FleetPart => ({
+    key: 'pad.inner@1L:whole',
+    point: 'pad.inner',
+    place: '1L',
+    spot: 'whole',
+    measure: 'lining',
+    size: '',
+    value: 5,
+    limit: 1.5,
+    status: 'running-out',
+    at: '2026-01-01T00:00:00.000Z',
+    distance: { low: 1000, mid: 3000, high: 6000 },
+    days: { low: 10, mid: 31, high: 70 },
+    besidePeers: 1,
+    ...change,
+    vehicle: on,
+  });
+
+  test('are due at the middle of their forecast; what is under its limit is due now, what nobody can tell is last', () => {
+    expect(new Date(dueMs(part())).toISOString()).toBe('2026-02-01T00:00:00.000Z');
+    expect(dueMs(part({ status: 'reached' }))).toBe(0);
+    expect(dueMs(part({ days: null }))).toBe(Infinity);
+    expect(whenOf(part())).toBe('about Feb 2026');
+    expect(whenOf(part({ status: 'reached' }))).toBe('now');
+    expect(whenOf(part({ days: null }))).toBe('about 3\u202f000 km');
+  });
+
+  test('a set of pads is ordered once an axle, by the first that ends it; tyres each for itself', () => {
+    const parts = [
+      part(),
+      part({ place: '1R', key: 'pad.inner@1R:whole' }),
+      part({ place: '2L', key: 'pad.inner@2L:whole' }),
+      part({ measure: 'tread', point: 'tyre.tread', key: 'tyre.tread@1L:centre', size: '185/65 R15' }),
+      part({ measure: 'tread', point: 'tyre.tread', place: '1R', key: 'tyre.tread@1R:centre', size: '' }),
+      part({}, other),
+    ];
+    const lines = oneOfEachSet(parts);
+    expect(lines).toHaveLength(5);
+    expect(lines[0]).toBe(parts[0]);
+    expect(lines.map(wantedName)).toEqual([
+      'Brake pads, axle set',
+      'Brake pads, axle set',
+      'Tyre tread 185/65 R15',
+      'Tyre tread of unknown size',
+      'Brake pads, axle set',
+    ]);
+  });
+});

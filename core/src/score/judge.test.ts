@@ -1,0 +1,155 @@
+import { CAR } from '../tests/builders';
+import type { LifeEntry } from '../parts/lifeEntry';
+import { BUILT_IN_FLEET } from '../trends/fleetKnowledge';
+import { forecastOf } from '../trends/forecast';
+import { seriesFrom, type RawReading, type Series, type VisitMoment } from '../trends/series';
+import { useFrom } from '../trends/useOf';
+import { calibrationsOf, judge, scoreLine, type Judgement } from './judge';
+import { STORED_CHANCES, toStore, type StoredForecast } from './storedForecast';
+
+const DAY_MS = 86_400_000;
+const FIRST = Date.parse('2025-01-01T08:00:00.000Z');
+const moment = (n: number): VisitMoment => ({
+  id: `visit ${n}`,
+  startedAt: new Date(FIRST + n * 60 * DAY_MS).toISOString(),
+  meter: 10_000 + n * 3000,
+  meterAnswer: null,
+  ambientC: 12,
+});
+const pad = (n: number, value: number, place = '1L'): RawReading => ({
+  inspectionId: `visit ${n}`,
+  point: 'pad.inner',
+  place,
+  spot: 'whole',
+  measure: 'lining',
+  phase: 'found',
+  value,
+  u: 0.3,
+});
+const seriesUpTo = (values: readonly number[], entries: readonly LifeEntry[] = []): Series[] =>
+  seriesFrom(
+    values.map((_, n) => moment(n)),
+    values.map((value, n) => pad(n, value)),
+    entries,
+  );
+const LIMIT = 1.5;
+
+/** What would have been put on record after the last of these readings. */
+function stored(values: readonly number[]): StoredForecast {
+  const [series] = seriesUpTo(values);
+  if (!series) throw new Error('no series');
+  const use = useFrom(
+    values.map((_, n) => moment(n)),
+    [],
+    'km',
+  );
+  const forecast = forecastOf(series, LIMIT, { vehicle: CAR, use });
+  const kept = toStore(CAR, series, LIMIT, forecast, { use });
+  if (!kept) throw new Error('nothing to store');
+  return kept;
+}
+
+describe('a forecast on record', () => {
+  test('keeps what the model said at every chance, what was shown, and what plain methods would have said', () => {
+    const kept = stored([10, 9, 8]);
+    expect(kept).toMatchObject({
+      inspectionId: 'visit 2',
+      series: 'pad.inner@1L:whole',
+      kind: 'lining',
+      travelled: 6000,
+      value: 8,
+    });
+    expect(kept.distanceSteps).toHaveLength(STORED_CHANCES.length);
+    const steps = kept.distanceSteps.map((step) => step ?? Infinity);
+    expect([...steps].sort((a, b) => a - b)).toEqual(steps);
+    const days = kept.daySteps.map((step) => step ?? Infinity);
+    expect([...days].sort((a, b) => a - b)).toEqual(days);
+    expect(kept.naive['last-two']).toBeCloseTo(19_500, 6);
+    expect(kept.naive.line).toBeCloseTo(19_500, 6);
+    expect(kept.naive['fleet-life']).toBeNull();
+    expect(JSON.parse(JSON.stringify(kept))).toEqual(kept);
+  });
+
+  test('nothing is stored of what tells nothing: no reading, or the limit met already', () => {
+    const [series] = seriesUpTo([3, 1]);
+    if (!series) throw new Error('no series');
+    const reached = forecastOf(series, LIMIT, { vehicle: CAR });
+    expect(toStore(CAR, series, LIMIT, reached, {})).toBeNull();
+    const empty = { ...series, readings: [], ofPart: [] };
+    expect(toStore(CAR, empty, LIMIT, forecastOf(empty, LIMIT, { vehicle: CAR }), {})).toBeNull();
+  });
+});
+
+describe('what became of it', () => {
+  const forecast = stored([10, 9, 8]);
+
+  test('it still waits while the part is over its limit', () => {
+    expect(judge(forecast, seriesUpTo([10, 9, 8]))).toMatchObject({ fate: 'waiting', left: 0, leftDays: 0 });
+    expect(judge(forecast, seriesUpTo([10, 9, 8, 7]))).toMatchObject({ fate: 'waiting', left: 3000, leftDays: 60 });
+  });
+
+  test('it has come true between the last reading over the limit and the first under it', () => {
+    const arrived = judge(forecast, seriesUpTo([10, 9, 8, 5, 2, 1]));
+    expect(arrived).toMatchObject({ fate: 'arrived', left: 7500, leftDays: 150 });
+  });
+
+  test('a part that went before its limit is replaced, not right and not wrong', () => {
+    expect(judge(forecast, seriesUpTo([10, 9, 8, 7, 11.5, 11]))).toMatchObject({ fate: 'replaced', left: 3000 });
+    const fit: LifeEntry = {
+      id: 'new pads',
+      vehicleId: CAR.id,
+      at: moment(2.5).startedAt,
+      meter: 17_500,
+      kind: 'fit',
+      what: 'pads',
+      place: '1L',
+      fresh: 8.5,
+      note: '',
+    };
+    expect(judge(forecast, seriesUpTo([10, 9, 8, 8], [fit]))).toMatchObject({ fate: 'replaced', left: 0 });
+  });
+
+  test('readings that are gone leave it waiting; nothing breaks', () => {
+    expect(judge(forecast, [])).toMatchObject({ fate: 'replaced', left: 0 });
+    expect(judge(forecast, seriesUpTo([10]))).toMatchObject({ left: 0 });
+  });
+});
+
+describe('the score', () => {
+  const of = (left: number, fate: Judgement['fate'] = 'arrived'): Judgement => {
+    const forecast = stored([10, 9, 8]);
+    return { forecast, fate, left, leftDays: (left / 3000) * 60 };
+  };
+  const { shown } = stored([10, 9, 8]);
+  const middle = shown.distance.mid ?? NaN;
+
+  test('counts what has come, what waits and what went; only what has come is judged', () => {
+    const line = scoreLine('lining', [of(middle), of(middle * 4), of(1000, 'waiting'), of(500, 'replaced')]);
+    expect(line).toMatchObject({ name: 'lining', arrived: 2, waiting: 1, replaced: 1, held: 0.5 });
+    expect(line.off).toBeCloseTo(middle * 1.5, 0);
+    expect(scoreLine('lining', [of(1000, 'waiting')])).toMatchObject({ held: null, off: null, pinball: null });
+  });
+
+  test('ours and each plain method are compared on what that method could answer', () => {
+    const line = scoreLine('lining', [of(middle), of(middle)]);
+    expect(line.naive['last-two']).toMatchObject({ count: 2 });
+    expect(line.naive['last-two']?.ours).toBeLessThan(line.naive['last-two']?.loss ?? 0);
+    expect(line.naive['fleet-life']).toBeNull();
+  });
+
+  test('truths that come at the ends stretch the ranges, and not before there are enough', () => {
+    const ends = Array.from({ length: 60 }, (_, n) => of(n % 2 === 0 ? middle * 0.2 : middle * 6));
+    const { distance, dates } = calibrationsOf(ends);
+    expect(distance.lining?.scored).toBe(60);
+    expect(distance.lining?.steps[1]).toBeLessThan(0.1);
+    expect(dates.lining?.scored).toBe(60);
+    expect(calibrationsOf(ends.slice(0, 6)).distance.lining?.steps).toEqual([]);
+    const learned = { ...BUILT_IN_FLEET, distance };
+    const [series] = seriesUpTo([10, 9, 8]);
+    if (!series) throw new Error('no series');
+    const plain = forecastOf(series, LIMIT, { vehicle: CAR });
+    const wide = forecastOf(series, LIMIT, { vehicle: CAR, fleet: learned });
+    if (plain.status !== 'running-out' || wide.status !== 'running-out') throw new Error('no range');
+    expect(wide.distance.low).toBeLessThan(plain.distance.low);
+  });
+});
