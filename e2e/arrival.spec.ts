@@ -28,6 +28,7 @@ test('an arrival tells what must wait and keeps how it looked; the sticker’s c
   await page.getByRole('button', { name: 'Another' }).click();
   await page.getByRole('button', { name: 'Camera or album' }).waitFor();
   await addPhoto(page, { name: 'corner.png', mimeType: 'image/png', buffer: await picture(page) });
+  await expect(page.getByRole('img', { name: 'Corner, photo 2' })).toBeVisible();
   await page.getByRole('button', { name: 'Take the last one out' }).click();
   await expectAccessible(page);
   await page.getByRole('button', { name: 'To the cold gate' }).click();

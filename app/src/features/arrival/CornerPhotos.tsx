@@ -11,7 +11,8 @@ const MOST = 8;
 
 interface CornerPhotosProps {
   readonly photos: readonly string[];
-  readonly onChange: (photos: readonly string[]) => void;
+  /** A picture is still being shrunk when the next touch comes: changes are of what is there by then. */
+  readonly onChange: (change: (photos: readonly string[]) => readonly string[]) => void;
 }
 
 /** How it looked when it came, from its corners: what was there before is not argued about afterwards. */
@@ -26,7 +27,7 @@ export function CornerPhotos({ photos, onChange }: CornerPhotosProps) {
           <PhotoTaker
             ghost={null}
             onPhoto={(id) => {
-              onChange([...photos, id]);
+              onChange((before) => [...before, id]);
               return Promise.resolve();
             }}
             onDone={() => setTaking(false)}
@@ -37,7 +38,9 @@ export function CornerPhotos({ photos, onChange }: CornerPhotosProps) {
       ) : (
         <Words soft>{`${MOST} pictures are the most here; more go to their points.`}</Words>
       )}
-      {photos.length > 0 ? <Press label="Take the last one out" onPress={() => onChange(photos.slice(0, -1))} /> : null}
+      {photos.length > 0 ? (
+        <Press label="Take the last one out" onPress={() => onChange((before) => before.slice(0, -1))} />
+      ) : null}
     </View>
   );
 }

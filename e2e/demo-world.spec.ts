@@ -1,0 +1,62 @@
+import { expect, test } from '@playwright/test';
+import { expectAccessible, signIn } from './walk';
+import { Workshop } from './workshop';
+
+let workshop: Workshop;
+test.beforeAll(async () => {
+  workshop = await Workshop.start({ demo: true });
+});
+test.afterAll(() => workshop.remove());
+
+test('what drains is taken up at its open ends; its timer runs on', async ({ page }) => {
+  await page.goto(workshop.url);
+  await signIn(page, 'Callum', '135791');
+  await page.getByRole('button', { name: 'Go on with the visit of FH 05' }).click();
+  await expect(page.getByText('Drain plug out').first()).toBeVisible();
+  await expect(page.getByText('Oil filler cap off').first()).toBeVisible();
+  await expect(page.getByText(/Draining/).first()).toBeVisible();
+  await expectAccessible(page);
+});
+
+test('what is ready is signed, and its forecasts stand on the board at once', async ({ page }) => {
+  await page.goto(workshop.url);
+  await signIn(page, 'Callum', '135791');
+  await page.getByRole('button', { name: 'Go on with the visit of FH 04' }).click();
+  // Older than ten minutes: whatever came first, the way to signing is on the spine.
+  await page.goto(
+    page
+      .url()
+      .replace(/\/(ends|gate)?(\?.*)?$/, '')
+      .replace(/\/$/, '') + '/overview',
+  );
+  await expect(page.getByText('Every point was seen.')).toBeVisible();
+  await page.getByRole('button', { name: 'Sign', exact: true }).click();
+  await expect(page.getByText(/Signed by Callum/)).toBeVisible();
+  await expect(page.getByText('Saved and sent.')).toBeVisible();
+  await page.goto(`${workshop.url}/fleet`);
+  await expect(page.getByRole('link', { name: /FH 04/ })).toBeVisible();
+});
+
+test('a no at the gate waits for a lead, who says why it may be started', async ({ page }) => {
+  await page.goto(workshop.url);
+  await signIn(page, 'Maren', '112358');
+  await page.getByRole('button', { name: 'Go on with the visit of FH 13' }).click();
+  const [visit] = /^.*\/visit\/[^/]+/.exec(page.url()) ?? [];
+  await page.goto(`${visit}/gate`);
+  await expect(page.getByRole('heading', { name: 'Cold gate' })).toBeVisible();
+  await page.getByLabel('Why it may be started all the same').fill('Air conditioning water; wiped and dry since.');
+  await page.getByRole('button', { name: 'Let it be started' }).click();
+  await expect(page.getByText(/Air conditioning water/).first()).toBeVisible();
+});
+
+test('a life of three years: renewed parts, their ages and their own lines', async ({ page }) => {
+  await page.goto(workshop.url);
+  await signIn(page, 'Isla', '246810');
+  await page.getByRole('link', { name: 'FH 10, life sheet' }).click();
+  await expect(page.getByText(/: tyre new .* on it/).first()).toBeVisible();
+  await expect(page.getByText(/New: (tyre|pads)/).first()).toBeVisible();
+  await page.goto(`${page.url()}/trend/${encodeURIComponent('tyre.tread@1L:centre')}`);
+  await expect(page.getByRole('heading', { name: 'Trend' })).toBeVisible();
+  await page.getByRole('button', { name: 'As a table' }).click();
+  await expect(page.getByText(/, new part/).first()).toBeVisible();
+});
