@@ -4,6 +4,7 @@ import { dueMs, whenOf, type FleetPart } from '../features/fleet/fleetPart';
 import { oneOfEachSet, wantedName } from '../features/fleet/orderLines';
 import { entrySentence } from '../features/life/entrySentence';
 import { changeSentence } from './changeSentence';
+import { dueWords } from './dueWords';
 
 describe('what changed, in a sentence', () => {
   const wear = (change: Partial<Extract<ChangeNote, { kind: 'wear' }>> = {}): ChangeNote => ({
@@ -126,4 +127,11 @@ describe('parts on the fleet board', () => {
       'Brake pads, axle set',
     ]);
   });
+});
+
+test('what falls due is told by meter and date, and where nobody wrote it down, that', () => {
+  const due = { job: 'Brake fluid', doneAt: '2026-01-01', meter: 50_000, by: '2028-01-01' };
+  expect(dueWords(due, 'km')).toBe('Next Brake fluid: 50\u202f000 km or 1 Jan 2028');
+  expect(dueWords({ ...due, meter: null }, 'km')).toBe('Next Brake fluid: 1 Jan 2028');
+  expect(dueWords({ job: 'Oil', doneAt: null, meter: null, by: null }, 'h')).toBe('Oil: last time not on record');
 });

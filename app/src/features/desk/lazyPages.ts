@@ -15,3 +15,4 @@ export const ScorecardPage = lazy(() => pages().then((loaded) => ({ default: loa
 export const ComparePage = lazy(() => pages().then((loaded) => ({ default: loaded.ComparePage })));
 export const LogCard = lazy(() => pages().then((loaded) => ({ default: loaded.LogCard })));
 export const PartsCard = lazy(() => pages().then((loaded) => ({ default: loaded.PartsCard })));
+export const DueCard = lazy(() => pages().then((loaded) => ({ default: loaded.DueCard })));

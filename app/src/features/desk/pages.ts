@@ -10,3 +10,4 @@ export { ScorecardPage } from '../score/ScorecardPage';
 export { ComparePage } from '../compare/ComparePage';
 export { LogCard } from '../life/LogCard';
 export { PartsCard } from '../life/PartsCard';
+export { DueCard } from '../life/DueCard';

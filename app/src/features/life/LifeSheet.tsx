@@ -15,7 +15,7 @@ import { words } from '../../words/en';
 import { shortWhen } from '../../words/forecastSentence';
 import { day, meterWords, pointShort } from '../../words/show';
 import { Decks } from '../decks/Decks';
-import { LogCard, PartsCard, TrendPanel } from '../desk/lazyPages';
+import { DueCard, LogCard, PartsCard, TrendPanel } from '../desk/lazyPages';
 import { ChangesCard } from './ChangesCard';
 import { PointLine } from '../overview/PointLine';
 import { VerdictCard } from '../overview/VerdictCard';
@@ -107,6 +107,7 @@ export function LifeSheet() {
   );
   const beside = (
     <Suspense fallback={null}>
+      {last ? <DueCard life={life} last={last} /> : null}
       <ChangesCard changes={outlook.changes} leaks={outlook.leaks} axles={axles} />
       <PartsCard life={life} trends={trends} meter={last?.inspection.meter ?? null} />
       <LogCard life={life} lastMeter={last?.inspection.meter ?? null} />

@@ -1,5 +1,5 @@
-import { openEnds, waitsOf, type Vehicle } from '@weskopos/core';
-import { stickerOf, type NextDue } from '@weskopos/core/src/deskSums';
+import { openEnds, waitsOf } from '@weskopos/core';
+import { stickerOf } from '@weskopos/core/src/deskSums';
 import { useLocalSearchParams } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import { Page } from '../../kit/Page';
@@ -8,6 +8,7 @@ import { usePalette } from '../../kit/theme';
 import { CORNER, SPACE } from '../../kit/tokens';
 import { Heading, Label, Words } from '../../kit/Words';
 import { useVisit } from '../../sync/useLife';
+import { dueWords } from '../../words/dueWords';
 import { words } from '../../words/en';
 import { amount, capital, day, dayAndTime, meterWords } from '../../words/show';
 import { endTitle } from '../ends/EndCard';
@@ -43,7 +44,7 @@ export function StickerPage() {
             {dues.length === 0 ? <Words size="m">The spec sheet tells no intervals.</Words> : null}
             {dues.map((due) => (
               <Label key={due.job} size="m">
-                {dueWords(due, vehicle)}
+                {dueWords(due, vehicle.meterUnit)}
               </Label>
             ))}
             {boltsAgain ? (
@@ -81,12 +82,6 @@ export function StickerPage() {
 }
 
 const told = (...parts: readonly string[]) => parts.filter(Boolean).join(' · ');
-
-function dueWords({ job, doneAt, meter, by }: NextDue, { meterUnit }: Pick<Vehicle, 'meterUnit'>): string {
-  if (doneAt === null) return `${job}: last time not on record`;
-  const limits = [meter === null ? '' : meterWords(meter, meterUnit), by === null ? '' : day(by)].filter(Boolean);
-  return `Next ${job}: ${limits.join(' or ')}`;
-}
 
 const styles = StyleSheet.create({
   card: { borderWidth: 1.5, borderRadius: CORNER.m, padding: SPACE.m, gap: SPACE.xs, maxWidth: 380 },

@@ -1,0 +1,29 @@
+import type { Life, Visit } from '@weskopos/contract';
+import { stickerOf } from '@weskopos/core/src/deskSums';
+import { Card } from '../../kit/Card';
+import { usePalette } from '../../kit/theme';
+import { Heading, Words } from '../../kit/Words';
+import { dueWords } from '../../words/dueWords';
+import { houseRules, meterWords } from '../../words/show';
+
+/** What the spec sheet's intervals ask for next, and the wheel bolts where a wheel was off. */
+export function DueCard({ life: { vehicle, entries }, last }: { readonly life: Life; readonly last: Visit }) {
+  const palette = usePalette();
+  const { dues, boltsAgain } = stickerOf(vehicle, last.inspection, last.acts, houseRules(), entries);
+  if (dues.length === 0 && !boltsAgain) return null;
+  return (
+    <Card>
+      <Heading level={2}>Due next</Heading>
+      {boltsAgain ? (
+        <Words strong colour={palette.fail}>
+          {`Wheel bolts again: ${meterWords(boltsAgain.fromKm, 'km')} to ${meterWords(boltsAgain.toKm, 'km')}`}
+        </Words>
+      ) : null}
+      {dues.map((due) => (
+        <Words key={due.job} soft={due.doneAt === null}>
+          {dueWords(due, vehicle.meterUnit)}
+        </Words>
+      ))}
+    </Card>
+  );
+}
