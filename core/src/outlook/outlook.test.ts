@@ -98,6 +98,13 @@ describe('what a vehicle is coming to', () => {
   });
 
   test('nothing signed is nothing told, and nothing breaks', () => {
-    expect(outlookOf(CAR, [], [], rulesWith())).toEqual({ parts: [], changes: [], leaks: [], nextVisit: null });
+    expect(outlookOf(CAR, [], [], rulesWith())).toEqual({
+      parts: [],
+      changes: [],
+      leaks: [],
+      nextVisit: null,
+      series: [],
+      use: null,
+    });
   });
 });

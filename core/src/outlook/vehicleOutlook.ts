@@ -9,6 +9,7 @@ import { seriesFrom, type RawReading, type Series, type VisitMoment } from '../t
 import { useFrom } from '../trends/useOf';
 import type { Vehicle } from '../vehicle/vehicle';
 import { priorFor } from '../wear/fleetRates';
+import type { UseForecast } from '../wear/useModel';
 import { TOLD_FROM, findPressureLoss, findRateChange } from '../wear/rateChange';
 import { leakSpots, type LeakLook, type LeakSpot } from './leakSpots';
 import { pressureLosses } from './pressureLosses';
@@ -54,6 +55,9 @@ export interface VehicleOutlook {
   readonly leaks: readonly LeakSpot[];
   /** When it would come again if it goes on as it did; null before there is a pace. */
   readonly nextVisit: string | null;
+  /** Every series it was told from, and how the vehicle is used now; null before its meter was read. */
+  readonly series: readonly Series[];
+  readonly use: UseForecast | null;
 }
 
 /** Everything a vehicle's signed visits and entries say of what comes. */
@@ -75,6 +79,8 @@ export function vehicleOutlook({ vehicle, moments, raw, leaks, entries, rules, f
     changes: changesOf(vehicle, moments, raw, series, fleet),
     leaks: leakSpots(leaks),
     nextVisit,
+    series,
+    use,
   };
 }
 

@@ -137,6 +137,15 @@ describe('the score', () => {
     expect(line.naive['fleet-life']).toBeNull();
   });
 
+  test('a forecast with an open end is held or not, and has no pinball', () => {
+    const open = of(middle);
+    const { distance, days } = open.forecast.shown;
+    const shown = { distance: { ...distance, high: null }, days };
+    const line = scoreLine('lining', [{ ...open, forecast: { ...open.forecast, shown } }]);
+    expect(line).toMatchObject({ arrived: 1, held: 1, pinball: null });
+    expect(line.naive.line).toBeNull();
+  });
+
   test('truths that come at the ends stretch the ranges, and not before there are enough', () => {
     const ends = Array.from({ length: 60 }, (_, n) => of(n % 2 === 0 ? middle * 0.2 : middle * 6));
     const { distance, dates } = calibrationsOf(ends);

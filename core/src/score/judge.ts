@@ -115,10 +115,11 @@ export function scoreLine(name: string, judged: readonly Judgement[]): ScoreLine
   const dated = arrived.flatMap(({ forecast, leftDays }) =>
     forecast.shown.days ? [{ range: forecast.shown.days, leftDays }] : [],
   );
-  const lossOf = ({ forecast, left }: Judgement) => {
-    const { low, mid, high } = forecast.shown.distance;
-    return meanPinball([low, mid ?? left * 3, high ?? Math.max(left, mid ?? left) * 1.5], left);
-  };
+  // An end left open has no distance to lose by: such forecasts are judged by whether they held, not by pinball.
+  const closed = arrived.flatMap((one) => {
+    const { low, mid, high } = one.forecast.shown.distance;
+    return mid === null || high === null ? [] : [{ one, loss: meanPinball([low, mid, high], one.left) }];
+  });
   const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length;
   return {
     name,
@@ -129,16 +130,16 @@ export function scoreLine(name: string, judged: readonly Judgement[]): ScoreLine
     heldDays: share(dated.map(({ range, leftDays }) => holds(range, leftDays))),
     off: middle(arrived.flatMap(({ forecast, left }) => offBy(forecast.shown.distance, left))),
     offDays: middle(dated.flatMap(({ range, leftDays }) => offBy(range, leftDays))),
-    pinball: arrived.length > 0 ? mean(arrived.map(lossOf)) : null,
+    pinball: closed.length > 0 ? mean(closed.map(({ loss }) => loss)) : null,
     naive: Object.fromEntries(
       NAIVE_METHODS.map((method) => {
-        const answered = arrived.flatMap((one) => {
+        const answered = closed.flatMap(({ one, loss: ours }) => {
           const told = one.forecast.naive[method];
           return told === null
             ? []
             : [
                 {
-                  one,
+                  ours,
                   loss: meanPinball(
                     JUDGED.map(() => told),
                     one.left,
@@ -151,7 +152,7 @@ export function scoreLine(name: string, judged: readonly Judgement[]): ScoreLine
           method,
           {
             loss: mean(answered.map(({ loss }) => loss)),
-            ours: mean(answered.map(({ one }) => lossOf(one))),
+            ours: mean(answered.map(({ ours }) => ours)),
             count: answered.length,
           },
         ];

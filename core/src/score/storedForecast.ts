@@ -1,11 +1,9 @@
 import type { PointCode } from '../catalogue/catalogue';
 import type { Vehicle } from '../vehicle/vehicle';
-import { believe, chanceAt, crossingAt, crossingCurve } from '../wear/wearBelief';
-import { priorFor } from '../wear/fleetRates';
+import { chanceAt, crossingAt, crossingCurve } from '../wear/wearBelief';
 import { dayOfChance } from '../wear/useModel';
-import { BUILT_IN_FLEET } from '../trends/fleetKnowledge';
-import type { Forecast, ForecastGiven, Range } from '../trends/forecast';
-import { METER_STEP, partHistory } from '../trends/partHistory';
+import { beliefOf, type Forecast, type ForecastGiven, type Range } from '../trends/forecast';
+import { METER_STEP } from '../trends/partHistory';
 import type { Series } from '../trends/series';
 import { NAIVE_METHODS, naiveLeft, type NaiveMethod } from './naive';
 
@@ -40,13 +38,13 @@ export function toStore(
   series: Series,
   limit: number,
   forecast: Forecast,
-  { fleet = BUILT_IN_FLEET, use = null }: Pick<ForecastGiven, 'fleet' | 'use'>,
+  { fleet, use = null }: Pick<ForecastGiven, 'fleet' | 'use'>,
 ): StoredForecast | null {
   const last = series.ofPart.at(-1);
   if (!last || forecast.status === 'needs-readings' || forecast.status === 'reached') return null;
   const step = METER_STEP[vehicle.meterUnit];
-  const part = partHistory(vehicle, series);
-  const curve = crossingCurve(believe(priorFor(fleet.rates, part), part.fitted, part.readings), limit);
+  const { part, belief } = beliefOf(series, { vehicle, ...(fleet ? { fleet } : {}) });
+  const curve = crossingCurve(belief, limit);
   const finite = (value: number, scale: number) => (Number.isFinite(value) ? value * scale : null);
   const plain = {
     readings: part.readings,

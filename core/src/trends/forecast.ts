@@ -1,6 +1,6 @@
 import type { Vehicle } from '../vehicle/vehicle';
 import { askFor, worth } from '../wear/calibration';
-import { priorFor } from '../wear/fleetRates';
+import { priorFor, type PartHistory } from '../wear/fleetRates';
 import { chanceByDay, dayOfChance, type UseForecast } from '../wear/useModel';
 import { believe, chanceAt, crossingAt, crossingCurve, stateOf, type WearBelief } from '../wear/wearBelief';
 import { BUILT_IN_FLEET, calibrationOf, type FleetKnowledge } from './fleetKnowledge';
@@ -59,6 +59,15 @@ const LEAST_READINGS = 1;
 const FAR_STEPS = 400;
 const FAR_DAYS = 30 * 365;
 
+/** What is believed of the part that sits at the series' place now. */
+export function beliefOf(
+  series: Series,
+  { vehicle, fleet = BUILT_IN_FLEET }: Pick<ForecastGiven, 'vehicle' | 'fleet'>,
+): { readonly part: PartHistory; readonly belief: WearBelief } {
+  const part = partHistory(vehicle, series);
+  return { part, belief: believe(priorFor(fleet.rates, part), part.fitted, part.readings) };
+}
+
 /**
  * When a wear series meets `limit`: the part's own readings, what is known of it when fitted, and what the fleet wears.
  * Says what it needs rather than a bare figure of nothing. Only for wear measures.
@@ -68,10 +77,9 @@ const FAR_DAYS = 30 * 365;
 export function forecastOf(series: Series, limit: number, given: ForecastGiven): Forecast {
   const fleet = given.fleet ?? BUILT_IN_FLEET;
   const step = METER_STEP[given.vehicle.meterUnit];
-  const part = partHistory(given.vehicle, series);
   const last = series.ofPart.at(-1);
   if (!last) return { status: 'needs-readings', have: 0, want: LEAST_READINGS };
-  const belief = believe(priorFor(fleet.rates, part), part.fitted, part.readings);
+  const { part, belief } = beliefOf(series, given);
   const curve = crossingCurve(belief, limit);
   const ask = (chance: number) => askFor(calibrationOf(fleet.distance, part.kind), chance);
   const finite = (x: number) => (Number.isFinite(x) ? x * step : null);
@@ -114,8 +122,7 @@ function lineOf(belief: WearBelief, travelled: number, step: number): ValueLine 
 export function wearLine(series: Series, given: Pick<ForecastGiven, 'vehicle' | 'fleet'>): ValueLine | undefined {
   const last = series.ofPart.at(-1);
   if (!last) return undefined;
-  const part = partHistory(given.vehicle, series);
-  const belief = believe(priorFor((given.fleet ?? BUILT_IN_FLEET).rates, part), part.fitted, part.readings);
+  const { belief } = beliefOf(series, given);
   return lineOf(belief, last.travelled, METER_STEP[given.vehicle.meterUnit]);
 }
 
@@ -136,8 +143,7 @@ export function chanceWithin(
   days: number,
 ): number {
   const fleet = given.fleet ?? BUILT_IN_FLEET;
-  const part = partHistory(given.vehicle, series);
-  const belief = believe(priorFor(fleet.rates, part), part.fitted, part.readings);
+  const { part, belief } = beliefOf(series, given);
   const curve = crossingCurve(belief, limit);
   const chance = chanceByDay(given.use, days, (ahead) => chanceAt(curve, ahead));
   return worth(calibrationOf(fleet.dates, part.kind), chance);

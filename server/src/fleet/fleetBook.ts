@@ -71,7 +71,8 @@ export class FleetBook {
     if (!page) return;
     const { board, forecasts } = sumVehicle(page, await rulesOfToday(this.engine), this.knowledge);
     this.boards.set(vehicleId, board);
-    const shown = forecasts.filter(({ inspectionId }) => inspectionId === signedVisit);
+    if (signedVisit === null) return;
+    const shown = forecasts().filter(({ inspectionId }) => inspectionId === signedVisit);
     if (shown.length === 0) return;
     await this.engine.query(
       `insert into forecast (inspection_id, series, body)

@@ -1,9 +1,9 @@
 import type { BoardPart, VehicleBoard } from '@weskopos/contract';
-import { axleAt, seriesFrom, vehicleOutlook, type FleetKnowledge, type Rules } from '@weskopos/core';
+import { axleAt, vehicleOutlook, type FleetKnowledge, type Rules } from '@weskopos/core';
 import { judge, type Judgement } from '@weskopos/core/src/score/judge';
 import { toStore, type StoredForecast } from '@weskopos/core/src/score/storedForecast';
 import { allPartsOf, peersRate } from '@weskopos/core/src/trends/partHistory';
-import { meterPoints, useFrom } from '@weskopos/core/src/trends/useOf';
+import { meterPoints } from '@weskopos/core/src/trends/useOf';
 import type { PartHistory } from '@weskopos/core/src/wear/fleetRates';
 import type { MeterPoint } from '@weskopos/core/src/wear/useModel';
 import { readingsFrom, type VehiclePage } from './vehiclePages';
@@ -14,8 +14,8 @@ export interface VehicleSum {
   readonly histories: readonly PartHistory[];
   readonly meters: readonly MeterPoint[];
   readonly judged: readonly Judgement[];
-  /** The forecasts as they are shown after the last signed visit. */
-  readonly forecasts: readonly StoredForecast[];
+  /** The forecasts as they are shown after the last signed visit, to go on record: made when asked for. */
+  readonly forecasts: () => readonly StoredForecast[];
 }
 
 /** Sums up one vehicle by what the fleet has taught so far. */
@@ -23,8 +23,7 @@ export function sumVehicle(page: VehiclePage, rules: Rules, fleet: FleetKnowledg
   const { vehicle, moments, leaks, entries } = page;
   const raw = readingsFrom(page.readings);
   const outlook = vehicleOutlook({ vehicle, moments, raw, leaks, entries, rules, fleet });
-  const series = seriesFrom(moments, raw, entries);
-  const use = useFrom(moments, entries, vehicle.meterUnit, fleet.use);
+  const { series, use } = outlook;
   const wearing = new Set(outlook.parts.map(({ series: { key } }) => key));
   const parts = outlook.parts.flatMap(({ series: one, forecast, limit }): BoardPart[] => {
     const last = one.readings.at(-1);
@@ -65,8 +64,9 @@ export function sumVehicle(page: VehiclePage, rules: Rules, fleet: FleetKnowledg
     histories: series.filter(({ key }) => wearing.has(key)).flatMap((one) => allPartsOf(vehicle, one)),
     meters: meterPoints(moments, entries, vehicle.meterUnit),
     judged: page.forecasts.map((forecast) => judge(forecast, series)),
-    forecasts: outlook.parts.flatMap(
-      ({ series: one, forecast, limit }) => toStore(vehicle, one, limit, forecast, { fleet, use }) ?? [],
-    ),
+    forecasts: () =>
+      outlook.parts.flatMap(
+        ({ series: one, forecast, limit }) => toStore(vehicle, one, limit, forecast, { fleet, use }) ?? [],
+      ),
   };
 }

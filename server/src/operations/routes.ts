@@ -40,11 +40,9 @@ interface Touched {
   readonly signed: string | null;
 }
 
-/** Vehicles whose trends say something new: a visit of theirs was signed, or something else happened to them. */
+/** Vehicles whose trends say something new: each signed visit, and once each vehicle that something else happened to. */
 async function vehiclesTouched(engine: Queries, operations: readonly Operation[]): Promise<Touched[]> {
-  const touched = operations.flatMap((operation): Touched[] =>
-    operation.kind === 'entry.put' ? [{ vehicleId: operation.body.vehicleId, signed: null }] : [],
-  );
+  const touched: Touched[] = [];
   for (const operation of operations)
     if (operation.kind === 'inspection.sign') {
       const { inspectionId } = operation.body;
@@ -53,5 +51,8 @@ async function vehiclesTouched(engine: Queries, operations: readonly Operation[]
       ]);
       if (row) touched.push({ vehicleId: row.vehicle_id, signed: inspectionId });
     }
+  const others = operations.flatMap((operation) => (operation.kind === 'entry.put' ? [operation.body.vehicleId] : []));
+  for (const vehicleId of new Set(others))
+    if (!touched.some((one) => one.vehicleId === vehicleId)) touched.push({ vehicleId, signed: null });
   return touched;
 }

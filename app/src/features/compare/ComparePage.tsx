@@ -38,10 +38,8 @@ export function ComparePage() {
   const named = (one: string) =>
     day(signed.find(({ inspection }) => inspection.id === one)?.inspection.startedAt ?? '');
   const axles = life.vehicle.axles.length;
-  const pairs =
-    before && after && before !== after
-      ? [...graded(after)].map(([key, now]) => ({ key, now, then: graded(before).get(key) }))
-      : [];
+  const then = before && after && before !== after ? graded(before) : null;
+  const pairs = then && after ? [...graded(after)].map(([key, now]) => ({ key, now, then: then.get(key) })) : [];
   const moved = pairs.filter(
     ({ now, then }) => then && now.result.grade !== then.result.grade && seen(now) && seen(then),
   );

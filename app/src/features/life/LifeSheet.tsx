@@ -1,4 +1,4 @@
-import { newestRulebook, outlookOf, rulesOf, runOutOf, verdictFor, worstFirst } from '@weskopos/core';
+import { newestRulebook, outlookOf, rulesOf, verdictFor, worstFirst } from '@weskopos/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { Suspense, useMemo, useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
@@ -45,7 +45,6 @@ export function LifeSheet() {
       last,
       open: life.visits.findLast(({ inspection }) => inspection.signedAt === null),
       verdict: last && verdictFor(life.vehicle, last.inspection, last.findings, rulesFor(rulebooks, last.inspection)),
-      trends: runOutOf(life.vehicle, signed, today, { entries: life.entries, fleet }),
       outlook: outlookOf(life.vehicle, signed, life.entries, today, fleet),
       today,
       grades: new Map(
@@ -58,11 +57,11 @@ export function LifeSheet() {
   }, [life, rulebooks, fleet]);
   if (!life || !sheet) return <NotHere />;
   const { vehicle } = life;
-  const { last, open, verdict, trends, outlook, signed, today, grades } = sheet;
+  const { last, open, verdict, outlook, signed, today, grades } = sheet;
   const axles = vehicle.axles.length;
   const showTrend = (key: string) =>
     wide ? setShown(key) : router.push(`/vehicle/${id}/trend/${encodeURIComponent(key)}`);
-  const trend = trends.find(({ series }) => series.key === shown) ?? trends[0];
+  const trend = outlook.parts.find(({ series }) => series.key === shown) ?? outlook.parts[0];
 
   const facts = (
     <View style={styles.stack}>
@@ -94,7 +93,7 @@ export function LifeSheet() {
               key={graded.key}
               role="link"
               onPress={() => {
-                const key = trends.find(({ series }) => series.key.startsWith(`${graded.key}:`))?.series.key;
+                const key = outlook.parts.find(({ series }) => series.key.startsWith(`${graded.key}:`))?.series.key;
                 if (key) showTrend(key);
               }}
             >
@@ -109,7 +108,7 @@ export function LifeSheet() {
     <Suspense fallback={null}>
       {last ? <DueCard life={life} last={last} /> : null}
       <ChangesCard changes={outlook.changes} leaks={outlook.leaks} axles={axles} />
-      <PartsCard life={life} trends={trends} meter={last?.inspection.meter ?? null} />
+      <PartsCard life={life} parts={outlook.parts} meter={last?.inspection.meter ?? null} />
       <LogCard life={life} lastMeter={last?.inspection.meter ?? null} />
     </Suspense>
   );

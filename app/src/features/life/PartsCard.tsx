@@ -1,5 +1,5 @@
 import type { Life } from '@weskopos/contract';
-import { axleAt, hubPlaces, threadParts, tyresAtHub, type Report } from '@weskopos/core';
+import { axleAt, hubPlaces, threadParts, tyresAtHub, type VehicleOutlook } from '@weskopos/core';
 import { CORNERS, rotationOf, type Corner } from '@weskopos/core/src/deskSums';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -15,24 +15,22 @@ import { putEntry } from './putEntry';
 
 interface PartsCardProps {
   readonly life: Life;
-  readonly trends: Report['runOut'];
+  readonly parts: VehicleOutlook['parts'];
   readonly meter: number | null;
 }
 
 /** What sits where and since when; tyres are rotated in one act. */
-export function PartsCard({ life: { vehicle, entries }, trends, meter }: PartsCardProps) {
+export function PartsCard({ life: { vehicle, entries }, parts, meter }: PartsCardProps) {
   const [rotating, setRotating] = useState(false);
   const [pattern, setPattern] = useState<'planned' | 'swap-sides' | 'front-rear'>('planned');
   const book = threadParts(entries);
   const axles = vehicle.axles.length;
   const places = hubPlaces(vehicle.axles);
   const now = nowIso();
+  // A part stands on the outlook by the worst of its spots.
   const tread = (place: string) =>
-    Math.min(
-      ...trends
-        .filter(({ series }) => series.point === 'tyre.tread' && series.place === place)
-        .map(({ series }) => series.readings.at(-1)?.value ?? NaN),
-    );
+    parts.find(({ series }) => series.point === 'tyre.tread' && series.place === place)?.series.readings.at(-1)
+      ?.value ?? NaN;
   const fourSingle =
     axles === 2 && vehicle.axles.every(({ dual }) => !dual) && CORNERS.every((place) => Number.isFinite(tread(place)));
   const plan = fourSingle
