@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { expectAccessible, signIn } from './walk';
+import { expectAccessible, jump, signIn } from './walk';
 import { Workshop } from './workshop';
 
 let workshop: Workshop;
@@ -59,4 +59,25 @@ test('a life of three years: renewed parts, their ages and their own lines', asy
   await expect(page.getByRole('heading', { name: 'Trend' })).toBeVisible();
   await page.getByRole('button', { name: 'As a table' }).click();
   await expect(page.getByText(/, new part/).first()).toBeVisible();
+});
+
+test('what a step needs is done where it is needed, and hangs on the spine until it is closed', async ({ page }) => {
+  await page.goto(workshop.url);
+  await signIn(page, 'Isla', '246810');
+  await page.getByRole('button', { name: 'Go on with the visit of FH 07' }).click();
+  await page.goto(page.url().replace(/\/ends.*$/, ''));
+  await jump(page, 'coolant strength');
+  const group = page.getByRole('group', { name: 'Done to the vehicle for this step' });
+  await group.getByRole('button', { name: 'Coolant cap off' }).click();
+  await expect(group).toBeHidden();
+  await expect(page.getByRole('button', { name: 'Loose ends, 1 open' })).toBeVisible();
+  await jump(page, 'rock nearside front');
+  await group.getByRole('button', { name: 'Lifted' }).click();
+  await expect(group).toBeHidden();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Loose ends, 1 open' }).click();
+  await expect(page.getByText('Coolant cap off').first()).toBeVisible();
+  await page.getByRole('button', { name: 'Sound at the end: off' }).click();
+  await page.reload();
+  await expect(page.getByRole('button', { name: 'Sound at the end: on' })).toBeVisible();
 });

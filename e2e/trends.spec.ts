@@ -22,11 +22,14 @@ test('a life sheet tells what changed, takes fuel, a new part and a rotation, an
   await page.getByRole('button', { name: /^Write down/ }).click();
   // A tired hand: no litres, and a meter that no vehicle has.
   await page.getByRole('button', { name: 'Keep' }).click();
-  await expect(page.getByText('Litres: 0.01 to 1000.')).toBeVisible();
-  await page.getByLabel('Litres').fill('48');
+  await expect(page.getByText(/^How much: 0.01 L to/)).toBeVisible();
+  await page.getByLabel('How much, L').fill('48');
   await page.getByLabel(/^Odometer/).fill('99999999999');
   await page.getByRole('button', { name: 'Keep' }).click();
   await expect(page.getByText(/^Meter: 0 to/)).toBeVisible();
+  await page.getByLabel(/^Odometer/).fill('8320');
+  await page.getByRole('button', { name: 'Keep' }).click();
+  await expect(page.getByText(/^Behind the last visit/)).toBeVisible();
   await page.getByLabel(/^Odometer/).fill('83200');
   await page.getByRole('button', { name: 'Keep' }).click();
   await expect(page.getByText(/83.200 km: Fuel 48.00 L, full/)).toBeVisible();
@@ -44,6 +47,18 @@ test('a life sheet tells what changed, takes fuel, a new part and a rotation, an
   await expect(page.getByText(/Nearside front: pads new/)).toBeVisible();
   await page.getByRole('button', { name: 'Take back: New: pads nearside front' }).click();
   await expect(page.getByText(/Nearside front: pads new/)).toBeHidden();
+
+  // A reading that was not of this part leaves the line, and comes back.
+  await page.goto(`${page.url()}/trend/${encodeURIComponent('pad.inner@1L:whole')}`);
+  await page.getByRole('button', { name: 'As a table' }).click();
+  const misreads = page.getByRole('button', { name: /^Misread on/ });
+  await expect(misreads).toHaveCount(5);
+  await misreads.first().click();
+  await expect(misreads).toHaveCount(4);
+  await expect(page.getByText(/Called a misread: Inner pad/)).toBeVisible();
+  await page.getByRole('button', { name: 'Back' }).click();
+  await page.getByRole('button', { name: /^Take back: Called a misread/ }).click();
+  await expect(page.getByText(/The pad nearside front wears about .* times as fast since/)).toBeVisible();
 
   await page.goto(workshop.url);
   await page.getByRole('link', { name: 'FH 11, life sheet' }).click();

@@ -164,6 +164,7 @@ export {
 export { remainingS, trustedNow, waitsOf, type ClockAnchor, type Wait } from './acts/waits';
 export { unmetNeeds, vehicleState, type VehicleState } from './acts/vehicleState';
 export { readable, type Readable } from './acts/readable';
+export { stepActs, type StepAct } from './acts/stepActs';
 export { oilService, startBlockers, type OilService, type OilStep } from './acts/oilService';
 export { coldGate, type ColdGate } from './acts/coldGate';
 export { type RouteLeg, type RouteProblem } from './route/problem';

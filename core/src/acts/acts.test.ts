@@ -8,7 +8,9 @@ import { NO_PROOF, type Act, type ActContent, type EndProof, type StateChange } 
 import { coldGate } from './coldGate';
 import { looseEnds, nextFillL, openEnds, proofDoubts, proofProblems } from './looseEnds';
 import { oilService, startBlockers } from './oilService';
+import type { PointRef } from '../inspection/walkSteps';
 import { readable } from './readable';
+import { stepActs } from './stepActs';
 import { unmetNeeds, vehicleState } from './vehicleState';
 import { remainingS, trustedNow, waitsOf } from './waits';
 
@@ -295,4 +297,39 @@ test('the oil service is told by its acts, step after step, and nothing is run o
   expect(next(story, true)).toBeNull();
   expect(openEnds(story)).toEqual([]);
   expect(inspectionOf(CAR).signedOver).toBeNull();
+});
+
+describe('what a step of the walk asks to be done first', () => {
+  const arrival = { state: 'cold', startedAt: new Date(START).toISOString() } as const;
+  const asked = (point: PointRef['point'], place: string, acts: readonly Act[] = []) =>
+    stepActs([{ point, place }], vehicleState(arrival, acts, Infinity), openEnds(acts));
+
+  test('what is opened to read it, until it lies open', () => {
+    const cap = [{ kind: 'open', end: 'coolant-cap', place: '' }];
+    expect(asked('coolant.strength', '')).toEqual(cap);
+    expect(
+      asked('coolant.strength', '', [act(1, { kind: 'open', end: 'coolant-cap', place: '', fasteners: null })]),
+    ).toEqual([]);
+    expect(asked('brake.fluid.water', '')).toEqual([{ kind: 'open', end: 'brake-cap', place: '' }]);
+    expect(asked('shoe', '2L')).toEqual([{ kind: 'open', end: 'wheel', place: '2L' }]);
+    const wheel = act(1, { kind: 'open', end: 'wheel', place: '2L', fasteners: 5 });
+    expect(asked('shoe', '2L', [wheel])).toEqual([]);
+    expect(asked('shoe', '2R', [wheel])).toEqual([{ kind: 'open', end: 'wheel', place: '2R' }]);
+    expect(asked('cabin.codes', '')).toContainEqual({ kind: 'open', end: 'codes-cleared', place: '' });
+    expect(asked('close.codes', '')).not.toContainEqual({ kind: 'open', end: 'codes-cleared', place: '' });
+  });
+
+  test('the state it needs, until that was said', () => {
+    const change = (what: StateChange) => act(1, { kind: 'state', change: what });
+    expect(asked('wheel.rock', '1L')).toEqual([{ kind: 'state', change: 'lift-up' }]);
+    expect(asked('wheel.rock', '1L', [change('lift-up')])).toEqual([]);
+    expect(asked('walk.lamps', '')).toEqual([
+      { kind: 'state', change: 'key-on' },
+      { kind: 'state', change: 'helper-here' },
+    ]);
+    expect(asked('walk.lamps', '', [change('key-on'), change('helper-here')])).toEqual([]);
+    expect(asked('cabin.idle', '')).toEqual([{ kind: 'state', change: 'engine-start' }]);
+    expect(asked('cabin.idle', '', [change('engine-start')])).toEqual([]);
+    expect(asked('tyre.tread', '1L')).toEqual([]);
+  });
 });

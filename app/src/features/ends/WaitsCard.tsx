@@ -8,6 +8,7 @@ import { usePalette } from '../../kit/theme';
 import { SPACE } from '../../kit/tokens';
 import { Heading, Label, Words } from '../../kit/Words';
 import { words } from '../../words/en';
+import { setSound, sound, soundOn } from './callSound';
 import { putAct } from './putAct';
 import { clockWords, useNow } from './useNow';
 
@@ -15,6 +16,7 @@ import { clockWords, useNow } from './useNow';
 export function WaitsCard({ acts, visitId }: { readonly acts: readonly Act[]; readonly visitId: string }) {
   const now = useNow(1000);
   const [adding, setAdding] = useState(false);
+  const [heard, setHeard] = useState(soundOn);
   const waits = waitsOf(acts).filter(({ done }) => !done);
   return (
     <Card>
@@ -37,6 +39,16 @@ export function WaitsCard({ acts, visitId }: { readonly acts: readonly Act[]; re
       ) : (
         <Press label="Start a timer…" onPress={() => setAdding(true)} style={styles.aside} />
       )}
+      <Press
+        kind="quiet"
+        label={heard ? 'Sound at the end: on' : 'Sound at the end: off'}
+        onPress={() => {
+          setSound(!heard);
+          setHeard(!heard);
+          sound();
+        }}
+        style={styles.aside}
+      />
     </Card>
   );
 }

@@ -16,9 +16,9 @@ import { Choice } from '../../kit/Choice';
 import { Field } from '../../kit/Field';
 import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
-import { Heading } from '../../kit/Words';
+import { Heading, Words } from '../../kit/Words';
 import { words } from '../../words/en';
-import { capital, meterTypedUnit, meterWords, placeWords } from '../../words/show';
+import { amount, capital, houseRules, meterTypedUnit, meterWords, placeWords } from '../../words/show';
 import { putEntry } from './putEntry';
 
 const KINDS = ['fuel', 'top-up', 'meter', 'job', 'fit'] as const;
@@ -47,12 +47,13 @@ export function EntryForm({ vehicle, lastMeter, onDone }: EntryFormProps) {
   const [place, setPlace] = useState<string | null>(null);
   const [fresh, setFresh] = useState('');
   const [tried, setTried] = useState(false);
+  const [asked, setAsked] = useState(false);
   const hubs = hubPlaces(vehicle.axles);
   const places = what === 'tyre' ? hubs.flatMap((hub) => tyresAtHub(vehicle.axles, hub)) : hubs;
   const atWheel = what === 'tyre' || what === 'pads' || what === 'shoes' || what === 'disc';
   const range = METER_RANGE[vehicle.meterUnit];
   const read = parseMeasure(meter, meterTypedUnit(vehicle.meterUnit));
-  const volume = parseMeasure(litres, 'L');
+  const volume = parseMeasure(litres, houseRules().units.volume);
   const paid = parseMeasure(price, 'step');
   const begun = parseMeasure(fresh, 'mm');
   const outOf = (one: typeof read, least: number, most: number) =>
@@ -61,6 +62,8 @@ export function EntryForm({ vehicle, lastMeter, onDone }: EntryFormProps) {
   const litresBad = outOf(volume, 0.01, LITRES_MOST) || (volume.status === 'empty' && tried);
   const priceBad = outOf(paid, 0, 100_000);
   const freshBad = outOf(begun, 0.1, FRESH_MOST);
+  // Behind the last visit it may be told late, or misread: asked once, then kept.
+  const behind = read.status === 'value' && lastMeter !== null && read.stored < lastMeter;
   const placeBad = kind === 'fit' && atWheel && place === null;
   const content = (): LifeEntryContent | null => {
     const value = volume.status === 'value' ? volume.stored : null;
@@ -90,6 +93,7 @@ export function EntryForm({ vehicle, lastMeter, onDone }: EntryFormProps) {
   const keep = async () => {
     setTried(true);
     const made = content();
+    if (behind && !asked) return setAsked(true);
     if (!made || meterBad || (WITH_LITRES.includes(kind) && litresBad)) return;
     await putEntry({ vehicleId: vehicle.id, meter: read.status === 'value' ? read.stored : null }, made);
     onDone();
@@ -101,7 +105,10 @@ export function EntryForm({ vehicle, lastMeter, onDone }: EntryFormProps) {
       <Field
         label={`${vehicle.meterUnit === 'h' ? 'Hour meter' : 'Odometer'}, ${meterTypedUnit(vehicle.meterUnit)}`}
         value={meter}
-        onChangeText={setMeter}
+        onChangeText={(text) => {
+          setMeter(text);
+          setAsked(false);
+        }}
         problem={
           meterBad
             ? `Meter: ${range.least} to ${meterWords(range.most, vehicle.meterUnit)}${kind === 'meter' ? '' : ', or empty'}.`
@@ -111,10 +118,10 @@ export function EntryForm({ vehicle, lastMeter, onDone }: EntryFormProps) {
       />
       {WITH_LITRES.includes(kind) ? (
         <Field
-          label="Litres"
+          label={`How much, ${houseRules().units.volume}`}
           value={litres}
           onChangeText={setLitres}
-          problem={litresBad ? `Litres: 0.01 to ${LITRES_MOST}.` : undefined}
+          problem={litresBad ? `How much: ${amount('volume', 0.01)} to ${amount('volume', LITRES_MOST)}.` : undefined}
         />
       ) : null}
       {kind === 'fuel' ? (
@@ -177,6 +184,11 @@ export function EntryForm({ vehicle, lastMeter, onDone }: EntryFormProps) {
             problem={freshBad ? `When new: 0.1 to ${FRESH_MOST} mm, or empty.` : undefined}
           />
         </>
+      ) : null}
+      {asked && behind ? (
+        <Words role="alert">
+          {`Behind the last visit’s ${meterWords(lastMeter ?? 0, vehicle.meterUnit)}. Misread? Correct it above; done earlier? Keep it again.`}
+        </Words>
       ) : null}
       <View style={styles.row}>
         <Press label="Leave it" onPress={onDone} />

@@ -5,6 +5,7 @@ import {
   valueThresholds,
   type FleetKnowledge,
   type LifeEntry,
+  type SeriesReading,
   type Report,
   type Rules,
   type Vehicle,
@@ -18,6 +19,7 @@ import { Heading, Label, Words } from '../../kit/Words';
 import { forecastSentence, rateWords } from '../../words/forecastSentence';
 import { day, pointWords } from '../../words/show';
 import { entrySentence } from '../life/entrySentence';
+import { putEntry } from '../life/putEntry';
 import { TrendChart } from './TrendChart';
 import { TrendTable } from './TrendTable';
 
@@ -41,6 +43,10 @@ export function TrendPanel({ vehicle, trend: { series, forecast, limit }, rules,
       (entry.kind === 'rotate' && partOfPoint(series.point) === 'tyre') ||
       (entry.kind === 'misread' && entry.point === series.point && entry.place === series.place),
   );
+  const misread = ({ inspectionId, at, meter }: SeriesReading) => {
+    const { point, place, spot } = series;
+    return putEntry({ vehicleId: vehicle.id, meter, at }, { kind: 'misread', inspectionId, point, place, spot });
+  };
   return (
     <View style={styles.panel}>
       <View style={styles.head}>
@@ -51,7 +57,7 @@ export function TrendPanel({ vehicle, trend: { series, forecast, limit }, rules,
       </View>
       <Card>
         {table ? (
-          <TrendTable series={series} unit={vehicle.meterUnit} />
+          <TrendTable series={series} unit={vehicle.meterUnit} onMisread={(reading) => void misread(reading)} />
         ) : (
           <TrendChart
             series={series}

@@ -1,14 +1,22 @@
-import { CLOSE_CALL_FACTOR, type MeterUnit, type Series } from '@weskopos/core';
+import { CLOSE_CALL_FACTOR, type MeterUnit, type Series, type SeriesReading } from '@weskopos/core';
 import { StyleSheet, View } from 'react-native';
+import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
 import { usePalette } from '../../kit/theme';
 import { Label, Words } from '../../kit/Words';
 import { amount, day, meterWords } from '../../words/show';
 
-const COLUMNS = ['Date', 'Meter', 'Reading'] as const;
+const COLUMNS = ['Date', 'Meter', 'Reading', ''] as const;
 
 /** The chart's readings, newest first. */
-export function TrendTable({ series, unit }: { readonly series: Series; readonly unit: MeterUnit }) {
+interface TrendTableProps {
+  readonly series: Series;
+  readonly unit: MeterUnit;
+  /** Says that a reading was not of the part: it stays on record and leaves the line. */
+  readonly onMisread: (reading: SeriesReading) => void;
+}
+
+export function TrendTable({ series, unit, onMisread }: TrendTableProps) {
   const palette = usePalette();
   return (
     <View role="table" aria-label="Readings">
@@ -32,6 +40,14 @@ export function TrendTable({ series, unit }: { readonly series: Series; readonly
               <Words size="m">{text}</Words>
             </View>
           ))}
+          <View role="cell" style={styles.cell}>
+            <Press
+              kind="quiet"
+              label="Misread"
+              hint={`Misread on ${day(reading.at)}: leave it out of the trend`}
+              onPress={() => onMisread(reading)}
+            />
+          </View>
         </View>
       ))}
     </View>

@@ -5,6 +5,7 @@ import { usePalette } from '../../kit/theme';
 import { CORNER, SPACE, TOUCH } from '../../kit/tokens';
 import { Label } from '../../kit/Words';
 import { words } from '../../words/en';
+import { sound } from '../ends/callSound';
 import { clockWords, useNow } from '../ends/useNow';
 
 /** One line over the walk while something hangs or runs by itself; a tap leads to the loose ends. A wait that ends calls quietly. */
@@ -24,7 +25,10 @@ export const WaitStrip = memo(function WaitStrip({
   const over = waits.filter(({ left }) => left === 0);
   const heard = useRef(over.length);
   useEffect(() => {
-    if (over.length > heard.current && 'vibrate' in navigator) navigator.vibrate(200);
+    if (over.length > heard.current) {
+      if ('vibrate' in navigator) navigator.vibrate(200);
+      sound();
+    }
     heard.current = over.length;
   }, [over.length]);
   const open = openEnds(acts).length;

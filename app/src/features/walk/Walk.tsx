@@ -17,6 +17,7 @@ import { quickLook } from './quickLook';
 import { Spine } from './Spine';
 import { Step } from './Step';
 import { StepActions, type Panel } from './StepActions';
+import { StepActsLine } from './StepActsLine';
 import { useSteady } from './useSteady';
 import { WaitStrip } from './WaitStrip';
 import { RouteLine } from './RouteLine';
@@ -206,6 +207,7 @@ function WalkThrough({ found, at }: WalkThroughProps) {
                   background={background}
                   target={target}
                 />
+                <StepActsLine key={`${step.id} acts`} step={step} vehicle={vehicle} visit={visit} onEnds={toEnds} />
                 {route ? (
                   <RouteLine route={route} current={step} axles={vehicle.axles.length} onGo={onGo} onEnds={toEnds} />
                 ) : null}

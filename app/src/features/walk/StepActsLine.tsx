@@ -1,0 +1,109 @@
+import type { Visit } from '@weskopos/contract';
+import {
+  cataloguePoint,
+  endRule,
+  isFastened,
+  openEnds,
+  stepActs,
+  vehicleState,
+  type StepAct,
+  type Vehicle,
+  type WalkStep,
+} from '@weskopos/core';
+import { memo, useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Field } from '../../kit/Field';
+import { Press } from '../../kit/Press';
+import { SPACE } from '../../kit/tokens';
+import { Label, Words } from '../../kit/Words';
+import { words } from '../../words/en';
+import { placeWords } from '../../words/show';
+import { putAct } from '../ends/putAct';
+
+interface StepActsLineProps {
+  readonly step: WalkStep;
+  readonly vehicle: Vehicle;
+  readonly visit: Pick<Visit, 'inspection' | 'acts'>;
+  /** The engine is started where the gate and what lies open are seen. */
+  readonly onEnds: () => void;
+}
+
+const FASTENERS_MOST = 99;
+
+/** What this step wants done to the vehicle first, a tap each: what is opened here hangs among the loose ends until it is closed. */
+export const StepActsLine = memo(function StepActsLine({ step, vehicle, visit, onEnds }: StepActsLineProps) {
+  const [counting, setCounting] = useState<Extract<StepAct, { kind: 'open' }> | null>(null);
+  const [count, setCount] = useState('');
+  const { inspection, acts } = visit;
+  // Only what was said counts here, not how long ago.
+  const state = vehicleState(inspection, acts, Infinity);
+  const wanted = stepActs(step.points, state, openEnds(acts));
+  const opens = wanted.filter((act) => act.kind === 'open');
+  // What the step says on top is not said again.
+  const said = new Set(step.points.flatMap(({ point }) => cataloguePoint(point).cautions));
+  const cautions = [...new Set(opens.flatMap(({ end }) => endRule(end).cautions))].filter((one) => !said.has(one));
+  if (wanted.length === 0) return null;
+  const fasteners = Number(count);
+  const countRight = Number.isInteger(fasteners) && fasteners >= 1 && fasteners <= FASTENERS_MOST;
+  const open = ({ end, place }: Extract<StepAct, { kind: 'open' }>, held: number | null) =>
+    void putAct(inspection.id, { kind: 'open', end, place, fasteners: held });
+  const take = (act: StepAct) => {
+    if (act.kind === 'state') {
+      if (act.change === 'engine-start') onEnds();
+      else void putAct(inspection.id, { kind: 'state', change: act.change });
+    } else if (!isFastened(act.end)) open(act, null);
+    else if (act.end === 'wheel' && vehicle.spec.studs) open(act, vehicle.spec.studs);
+    else setCounting(act);
+  };
+  const label = (act: StepAct) =>
+    act.kind === 'state'
+      ? act.change === 'engine-start'
+        ? 'Start the engine…'
+        : words.stateChange[act.change]
+      : `${words.end[act.end]}${act.place ? `, ${placeWords(act.place, vehicle.axles.length)}` : ''}`;
+  return (
+    <View style={styles.stack}>
+      <Label size="m" soft>
+        For this step, tap what is done:
+      </Label>
+      <View role="group" aria-label="Done to the vehicle for this step" style={styles.row}>
+        {wanted.map((act) => (
+          <Press key={JSON.stringify(act)} label={label(act)} onPress={() => take(act)} />
+        ))}
+      </View>
+      {counting ? (
+        <>
+          <Field
+            label={`${words.end[counting.end]}: how many fasteners hold it`}
+            value={count}
+            onChangeText={setCount}
+            inputMode="numeric"
+            problem={count !== '' && !countRight ? `Fasteners: 1 to ${FASTENERS_MOST}.` : undefined}
+          />
+          <Press
+            label="Write it down as open"
+            disabled={!countRight}
+            onPress={() => {
+              open(counting, fasteners);
+              setCounting(null);
+              setCount('');
+            }}
+          />
+        </>
+      ) : null}
+      {opens.length > 0 ? (
+        <Words size="s" soft>
+          {[
+            ...cautions.map((caution) => words.atPoint[caution]),
+            'What is opened hangs on the spine until it is closed with its proof.',
+          ].join(' ')}
+        </Words>
+      ) : null}
+    </View>
+  );
+});
+
+const styles = StyleSheet.create({
+  stack: { gap: SPACE.xs },
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s },
+});

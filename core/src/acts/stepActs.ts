@@ -1,0 +1,73 @@
+import { cataloguePoint } from '../catalogue/catalogue';
+import type { MeasureCode } from '../catalogue/measures';
+import type { Need } from '../catalogue/points/point';
+import type { PointRef } from '../inspection/walkSteps';
+import type { Place } from '../vehicle/vehicle';
+import type { StateChange } from './act';
+import type { EndKind } from './endKinds';
+import type { LooseEnd } from './looseEnds';
+import type { VehicleState } from './vehicleState';
+
+/** Something to be done to the vehicle so that a step can be read, or that reading it does. */
+export type StepAct =
+  | { readonly kind: 'state'; readonly change: StateChange }
+  | { readonly kind: 'open'; readonly end: EndKind; readonly place: Place };
+
+/** A cap that comes off for a reading. */
+const CAP_OF: Partial<Record<MeasureCode, EndKind>> = {
+  glycol: 'coolant-cap',
+  freeze: 'coolant-cap',
+  water: 'brake-cap',
+  'water-band': 'brake-cap',
+  boiling: 'brake-cap',
+};
+
+/** Codes cleared here must be read again at closing. */
+const CODES_READ_AT: PointRef['point'] = 'cabin.codes';
+
+/**
+ * What a step of the walk asks to be done first: states its points need that are not known to be there, and what is opened
+ * to read them. What is open already is not asked for again.
+ */
+export function stepActs(
+  points: readonly PointRef[],
+  state: VehicleState,
+  open: readonly Pick<LooseEnd, 'opened'>[],
+): StepAct[] {
+  const acts = points.flatMap(({ point, place }) => {
+    const { needs, measures } = cataloguePoint(point);
+    const hub = place.slice(0, 2);
+    const caps = measures.flatMap(({ measure }) => CAP_OF[measure] ?? []);
+    return [
+      ...needs.flatMap((need) => doneFor(need, state, hub)),
+      ...caps.map((end): StepAct => ({ kind: 'open', end, place: '' })),
+      ...(point === CODES_READ_AT ? [{ kind: 'open', end: 'codes-cleared', place: '' } as const] : []),
+    ];
+  });
+  const named = new Map(acts.map((act) => [JSON.stringify(act), act]));
+  return [...named.values()].filter(
+    (act) => act.kind === 'state' || !open.some(({ opened }) => opened.end === act.end && opened.place === act.place),
+  );
+}
+
+function doneFor(need: Need, state: VehicleState, hub: Place): StepAct[] {
+  switch (need) {
+    case 'tray-off':
+      return state.trayOff === true ? [] : [{ kind: 'open', end: 'tray', place: '' }];
+    case 'wheel-off':
+      return state.wheelsOff.includes(hub) ? [] : [{ kind: 'open', end: 'wheel', place: hub }];
+    case 'wheel-hanging':
+      return state.lifted === true ? [] : [{ kind: 'state', change: 'lift-up' }];
+    case 'ground':
+      return state.lifted === true ? [{ kind: 'state', change: 'lift-down' }] : [];
+    case 'key-on':
+      return state.keyOn ? [] : [{ kind: 'state', change: 'key-on' }];
+    case 'helper':
+      return state.helper === true ? [] : [{ kind: 'state', change: 'helper-here' }];
+    case 'running':
+    case 'running-hot':
+      return state.running ? [] : [{ kind: 'state', change: 'engine-start' }];
+    default:
+      return [];
+  }
+}
