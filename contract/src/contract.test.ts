@@ -8,7 +8,7 @@ import { operationBatchSchema, operationSchema } from './operation';
 import { newPersonSchema, setupSchema } from './person';
 import { fieldErrors } from './problem';
 import { rulebookSchema } from './rulebook';
-import { upgradeFinding, upgradeInspection, upgradeVehicle } from './upgrade';
+import { upgradeFinding, upgradeInspection, upgradeOperation, upgradeVehicle } from './upgrade';
 import { vehicleSchema } from './vehicle';
 
 const ID = '00000000-0000-4000-8000-000000000009';
@@ -175,6 +175,16 @@ describe('what an older app wrote', () => {
       expect([upgradeFinding(value), upgradeInspection(value)]).toEqual([value, value]);
     }
     expect(upgradeVehicle(CAR)).toBe(CAR);
+  });
+
+  test('rules of a house that was not asked how far to look ahead follow what is usual', () => {
+    const { lookAhead, ...house } = BUILT_IN_RULEBOOK.house;
+    const put = (body: unknown) => upgradeOperation({ kind: 'rulebook.put', body }).body;
+    expect(put({ ...BUILT_IN_RULEBOOK, house })).toEqual(BUILT_IN_RULEBOOK);
+    expect(put({ ...BUILT_IN_RULEBOOK, house: { ...house, lookAhead: lookAhead / 2 } })).toMatchObject({
+      house: { lookAhead: 0.1 },
+    });
+    expect(put('nonsense')).toBe('nonsense');
   });
 });
 

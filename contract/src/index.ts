@@ -23,6 +23,7 @@ export {
   operationOutcomeSchema,
   operationSchema,
   type Operation,
+  type OperationBody,
   type OperationKind,
   type OperationOutcome,
   type Refusal,

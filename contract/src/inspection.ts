@@ -1,9 +1,33 @@
-import { ARRIVAL_STATES, LOADS, METER_ANSWERS, METER_RANGE, type Inspection } from '@weskopos/core';
+import {
+  ARRIVAL_STATES,
+  LOADS,
+  MEASURE_CODES,
+  METER_ANSWERS,
+  METER_RANGE,
+  POINT_CODES,
+  SPOTS,
+  type AheadNote,
+  type Inspection,
+} from '@weskopos/core';
 import { z } from 'zod';
 import { storedActSchema } from './act';
 import { storedFindingSchema } from './finding';
+import { placeSchema } from './lifeEntry';
 import { idSchema, instantSchema, textSchema } from './shapes';
 import { upgradeInspection } from './upgrade';
+
+/** Readings of one visit that can look ahead. */
+export const MOST_AHEAD = 2000;
+export const aheadNoteSchema = z.strictObject({
+  point: z.enum(POINT_CODES),
+  place: placeSchema,
+  measure: z.enum(MEASURE_CODES),
+  spot: z.enum(SPOTS),
+  value: z.number(),
+  limit: z.number(),
+  chance: z.number().min(0).max(1),
+  nextVisit: instantSchema,
+}) satisfies z.ZodType<AheadNote>;
 
 const plainInspectionSchema = z.strictObject({
   id: idSchema,
@@ -23,6 +47,7 @@ const plainInspectionSchema = z.strictObject({
   focus: z.array(textSchema(40)).max(400).nullable(),
   catalogueVersion: z.number().int().min(1),
   signedAt: instantSchema.nullable(),
+  ahead: z.array(aheadNoteSchema).max(MOST_AHEAD).nullable(),
   signedOver: textSchema(500).nullable(),
 }) satisfies z.ZodType<Inspection>;
 
@@ -30,7 +55,7 @@ export const inspectionSchema: z.ZodType<Inspection> = plainInspectionSchema;
 /** An inspection as it begins: never signed from the start. Takes older shapes too. */
 export const newInspectionSchema: z.ZodType<Inspection> = z.preprocess(
   upgradeInspection,
-  plainInspectionSchema.extend({ signedAt: z.null(), signedOver: z.null() }),
+  plainInspectionSchema.extend({ signedAt: z.null(), signedOver: z.null(), ahead: z.null() }),
 );
 
 /** One visit: the inspection, every entry made and every act done in it, and who did it. */

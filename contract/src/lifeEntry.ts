@@ -2,7 +2,7 @@ import { LOGGED_FLUIDS, PART_KINDS, POINT_CODES, SPOTS, rotationProblem, type Li
 import { z } from 'zod';
 import { idSchema, instantSchema, textSchema } from './shapes';
 
-const placeSchema = z.string().regex(/^([1-4]([LR][oi]?)?)?$/, 'a place such as 1L, or none');
+export const placeSchema = z.string().regex(/^([1-4]([LR][oi]?)?)?$/, 'a place such as 1L, or none');
 const wheelSchema = z.string().regex(/^([1-4][LR][oi]?|spare)$/, 'a wheel such as 1L, or the spare');
 const common = {
   id: idSchema,

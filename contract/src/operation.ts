@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { actSchema } from './act';
 import { findingSchema } from './finding';
-import { newInspectionSchema } from './inspection';
+import { MOST_AHEAD, aheadNoteSchema, newInspectionSchema } from './inspection';
 import { idSchema, instantSchema, textSchema } from './shapes';
 import { lifeEntrySchema } from './lifeEntry';
 import { rulebookSchema } from './rulebook';
@@ -26,6 +26,8 @@ export const operationSchema = z.discriminatedUnion('kind', [
       signedAt: instantSchema,
       /** A lead signs over open ends, and says why. */
       over: textSchema(500).trim().min(1).optional(),
+      /** How the wear readings looked ahead as the signer saw them; none told by an app too old to. */
+      ahead: z.array(aheadNoteSchema).max(MOST_AHEAD).optional(),
     }),
   }),
   z.strictObject({ ...envelope, kind: z.literal('act.put'), body: actSchema }),
@@ -34,6 +36,7 @@ export const operationSchema = z.discriminatedUnion('kind', [
 ]);
 export type Operation = z.infer<typeof operationSchema>;
 export type OperationKind = Operation['kind'];
+export type OperationBody<K extends OperationKind> = Extract<Operation, { kind: K }>['body'];
 
 export const MOST_OPERATIONS = 100;
 export const operationBatchSchema = z.strictObject({

@@ -105,6 +105,7 @@ const houseSchema = z.strictObject({
   sheet: codeSchema,
   designLowC: z.number().min(-60).max(20),
   hardUseFactor: z.number(),
+  lookAhead: z.number(),
   winterMonths: z.array(z.number().int().min(1).max(12)).max(12),
 }) as unknown as z.ZodType<HouseRules>;
 

@@ -41,6 +41,7 @@ const forecastSchema: z.ZodType<Forecast> = z.discriminatedUnion('status', [
     }),
     distance: rangeSchema,
     days: rangeSchema.nullable(),
+    lookAgain: z.number().nullable(),
     from: z.enum(['readings', 'fleet']),
     odd: z.number(),
   }),

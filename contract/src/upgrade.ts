@@ -1,4 +1,4 @@
-import { BLANK_SPEC, DRY, PLAIN_AXLE, USUAL_MAKE_UP } from '@weskopos/core';
+import { BLANK_SPEC, DRY, PLAIN_AXLE, USUAL_HOUSE_RULES, USUAL_MAKE_UP } from '@weskopos/core';
 
 type Raw = Record<string, unknown>;
 const isRaw = (value: unknown): value is Raw => typeof value === 'object' && value !== null && !Array.isArray(value);
@@ -36,7 +36,7 @@ function upgradeLeak(raw: unknown): unknown {
 export function upgradeInspection(raw: unknown): unknown {
   const lifted = upgradeMeter(raw);
   return isRaw(lifted) && 'meter' in lifted
-    ? { stoodH: null, fuel: null, signedOver: null, corners: [], ...lifted }
+    ? { stoodH: null, fuel: null, signedOver: null, ahead: null, corners: [], ...lifted }
     : lifted;
 }
 
@@ -59,10 +59,17 @@ export function upgradeVehicle(raw: unknown): unknown {
   };
 }
 
+/** The same for a rulebook: a house that was not asked yet follows what is usual. */
+function upgradeRulebook(raw: unknown): unknown {
+  if (!isRaw(raw) || !isRaw(raw.house)) return raw;
+  return { ...raw, house: { lookAhead: USUAL_HOUSE_RULES.lookAhead, ...raw.house } };
+}
+
 const UPGRADES: Readonly<Record<string, (body: unknown) => unknown>> = {
   'vehicle.put': upgradeVehicle,
   'inspection.start': upgradeInspection,
   'finding.put': upgradeFinding,
+  'rulebook.put': upgradeRulebook,
 };
 
 /** An operation as today's readers take it: queues and journals may hold what an older app wrote down. */

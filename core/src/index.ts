@@ -275,5 +275,7 @@ export {
 export { leakSpots, type LeakLook, type LeakSpot } from './outlook/leakSpots';
 export { rawReadings, seriesFrom, type RawReading, type VisitMoment } from './trends/series';
 export { outlookOf } from './outlook/outlookOf';
+export { aheadNotes, lookAheadOf } from './outlook/lookAhead';
+export type { AheadNote, LookAhead } from './grading/aheadNote';
 export { chanceBy, expectedParts, type Expected, type WantedPart } from './fleet/expectedParts';
 export { peersRate } from './trends/partHistory';

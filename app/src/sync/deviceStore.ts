@@ -42,7 +42,7 @@ interface Schema extends DBSchema {
 }
 
 /** Version of what is stored; a new one upgrades, never drops the queue. */
-const VERSION = 4;
+const VERSION = 5;
 
 type Upgrading = IDBPTransaction<Schema, StoreNames<Schema>[], 'versionchange'>;
 

@@ -135,6 +135,22 @@ test('acts are laid over a visit once, and signing over an open end keeps its re
   expect(fold([...story.slice(0, -1), sign('nothing is open')])?.visits[0]?.inspection.signedOver).toBeNull();
 });
 
+test('a visit signed without network is graded by the chances it was signed with', () => {
+  const note = {
+    point: 'pad.inner',
+    place: '1L',
+    measure: 'lining',
+    spot: 'whole',
+    value: 3.9,
+    limit: 1.5,
+    chance: 0.4,
+    nextVisit: at,
+  } as const;
+  const sign = made('inspection.sign', { inspectionId: inspection.id, signedAt: at, ahead: [note] });
+  expect(fold([...story.slice(0, -1), sign])?.visits[0]?.inspection.ahead).toEqual([note]);
+  expect(fold(story)?.visits[0]?.inspection.ahead).toEqual([]);
+});
+
 test('what the server sends keeps the acts this device knows and it does not', () => {
   const known = fold([
     ...story.slice(0, -1),

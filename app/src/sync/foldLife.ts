@@ -49,6 +49,7 @@ export function foldLife(life: Life | undefined, operation: Operation, by: strin
               inspection: {
                 ...visit.inspection,
                 signedAt: operation.body.signedAt,
+                ahead: operation.body.ahead ?? [],
                 signedOver: openEnds(visit.acts).length > 0 ? (operation.body.over ?? null) : null,
               },
               signedBy: by,

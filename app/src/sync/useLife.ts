@@ -2,10 +2,12 @@ import type { Life, Visit } from '@weskopos/contract';
 import { useMemo, useState } from 'react';
 import { shallow, useShallow } from 'zustand/shallow';
 import {
+  lookAheadOf,
   newestRulebook,
   rulesOf,
   type FleetKnowledge,
   type Inspection,
+  type LookAhead,
   type Rulebook,
   type Rules,
 } from '@weskopos/core';
@@ -35,7 +37,14 @@ export function useVisit(
   vehicleId: string,
   visitId: string,
 ):
-  | { readonly life: Life; readonly visit: Visit; readonly earlier: readonly Visit[]; readonly rules: Rules }
+  | {
+      readonly life: Life;
+      readonly visit: Visit;
+      readonly earlier: readonly Visit[];
+      readonly rules: Rules;
+      /** Forecasts for a visit that is not signed; those of a signed one are on record. */
+      readonly lookAhead: LookAhead | undefined;
+    }
   | undefined {
   const life = useLife(vehicleId);
   const visit = life?.visits.find(({ inspection }) => inspection.id === visitId);
@@ -47,9 +56,24 @@ export function useVisit(
         )
       : NO_VISITS,
   );
-  return useMemo(() => (life && visit ? { life, visit, earlier, rules } : undefined), [life, visit, earlier, rules]);
+  const fleet = useFleet();
+  const entries = useStable(life?.entries ?? NO_ENTRIES);
+  const vehicle = life?.vehicle;
+  const inspection = visit?.inspection;
+  const lookAhead = useMemo(
+    () =>
+      vehicle && inspection && !inspection.ahead
+        ? lookAheadOf({ vehicle, inspection, visits: earlier, entries, rules, fleet })
+        : undefined,
+    [vehicle, inspection, earlier, entries, rules, fleet],
+  );
+  return useMemo(
+    () => (life && visit ? { life, visit, earlier, rules, lookAhead } : undefined),
+    [life, visit, earlier, rules, lookAhead],
+  );
 }
 const NO_VISITS: readonly Visit[] = [];
+const NO_ENTRIES: Life['entries'] = [];
 
 /** What the whole fleet teaches each forecast, as far as this device knows. */
 export function useFleet(): FleetKnowledge {

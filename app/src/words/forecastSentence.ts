@@ -24,6 +24,15 @@ export function forecastSentence(forecast: Forecast, measure: MeasureCode, limit
   return `Reaches ${amount(measure, limit)} ${when ? `${when}; ${far}` : far} (8 in 10).${by}${odd}`;
 }
 
+/** By when to look again before it could be caught under the limit; null where there is no telling, or no hurry. */
+export function lookAgainSentence(forecast: Forecast): string | null {
+  if (forecast.status !== 'running-out' || forecast.lookAgain === null) return null;
+  const { at, lookAgain } = forecast;
+  if (lookAgain < 1) return 'It may be under the limit already: renew it, or measure it again now.';
+  if (lookAgain > OPEN_END_DAYS) return null;
+  return `Look again by ${format(addDays(new Date(at), Math.floor(lookAgain)), 'd MMM yyyy')}, before it could be caught under the limit.`;
+}
+
 /** `in 2 800 to 4 100 km, most likely 3 400 km`. */
 function distanceRange({ low, mid, high }: Range, unit: MeterUnit): string {
   const likely = mid === null ? '' : `, most likely ${roughMeter(mid, unit)}`;
@@ -49,8 +58,12 @@ function partOfMonth(date: Date, withYear: boolean): string {
   return day <= 10 ? `early ${month}` : day <= 20 ? `mid-${month}` : `the end of ${month}`;
 }
 
+type When =
+  | Exclude<Forecast, Outlook>
+  | ({ readonly status: Exclude<Forecast['status'], 'needs-readings'> } & Pick<Outlook, 'at' | 'days' | 'distance'>);
+
 /** The middle of a forecast as short as it goes: `Apr 27`, or a distance where dates are not known. */
-export function shortWhen(forecast: Forecast, unit: MeterUnit): string {
+export function shortWhen(forecast: When, unit: MeterUnit): string {
   if (forecast.status === 'reached') return 'now';
   if (forecast.status === 'needs-readings') return 'cannot tell yet';
   if (forecast.status === 'far-off') return 'far off';

@@ -1,6 +1,6 @@
 import { MEASURES, PLACARD_TEMPERATURE_C, basisOf, type PointGrade, type Reason } from '@weskopos/core';
 import { words } from './en';
-import { amount, capital, figure, figureIn, houseRules } from './show';
+import { amount, capital, day, figure, figureIn, houseRules } from './show';
 
 /** One plain sentence of why, from the reason's data. */
 export function reasonSentence(reason: Reason): string {
@@ -25,6 +25,11 @@ export function reasonSentence(reason: Reason): string {
         : `${capital(words.lamp[reason.item])}: ${reason.good} of ${reason.of} lit.`;
     case 'code':
       return `Code ${reason.code}, ${words.codeState[reason.state]}.`;
+    case 'ahead': {
+      const { measure, value, limit, chance, nextVisit } = reason;
+      const spot = words.spot[reason.spot];
+      return `${capital(`${spot ? `${spot} ` : ''}${amount(measure, value)}`)} passes today; ${Math.round(chance * 100)} % chance that it is under ${figure(measure, limit)} before the next visit, about ${day(nextVisit)}.`;
+    }
     case 'sound':
       return 'Looked at, nothing wrong.';
     case 'not-looked-at':

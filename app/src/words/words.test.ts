@@ -8,6 +8,7 @@ import {
   type Forecast,
   type Outlook,
   type HouseRules,
+  type LookAhead,
 } from '@weskopos/core';
 import { words } from './en';
 import {
@@ -20,7 +21,7 @@ import {
   rulesWith,
   treadOf,
 } from '@weskopos/core/src/tests/builders';
-import { forecastSentence, shortWhen } from './forecastSentence';
+import { forecastSentence, lookAgainSentence, shortWhen } from './forecastSentence';
 import { gradeSentence, reasonSource } from './reasonSentence';
 import {
   amount,
@@ -225,12 +226,24 @@ describe('reasons of every kind in one sentence', () => {
   ])('%s', (_, sentence, expected) => expect(sentence).toContain(expected));
 });
 
+test('a reading that will not last says the limit, the chance and the visit it would not reach', () => {
+  const pad = findingOf('pad.inner', '1L', { readings: [readingOf('lining', 3.9)] });
+  const nextVisit = '2026-12-01T08:00:00.000Z';
+  const lookAhead: LookAhead = (ref, reading) => ({ ...ref, ...reading, limit: 1.5, chance: 0.314, nextVisit });
+  const sentence = gradeSentence(graded(pad, { lookAhead }));
+  expect(sentence).toBe(
+    '3.9 mm passes today; 31 % chance that it is under 1.5 before the next visit, about 1 Dec 2026.',
+  );
+  expect(gradeSentence(graded(pad))).not.toContain('chance');
+});
+
 describe('a forecast is a range in words, never a bare figure of nothing', () => {
   const outlook = (change: Partial<Outlook> = {}): Outlook => ({
     at: '2026-11-01T08:00:00.000Z',
     line: { travelled: 0, value: 4, rate: 0.0005, valueVariance: 0.01, rateVariance: 0, covariance: 0 },
     distance: { low: 2800, mid: 3400, high: 4100 },
     days: { low: 134, mid: 165, high: 208 },
+    lookAgain: 140,
     from: 'readings',
     odd: 0,
     ...change,
@@ -252,6 +265,17 @@ describe('a forecast is a range in words, never a bare figure of nothing', () =>
     [running({ odd: 0.9 }), 'read it again'],
   ])('%j', (forecast, sentence) => {
     expect(forecastSentence(forecast, 'lining', 1.5, 'km')).toContain(sentence);
+  });
+
+  test.each<[Partial<Outlook>, string | null]>([
+    [{}, 'Look again by 21 Mar 2027, before'],
+    [{ lookAgain: 0 }, 'It may be under the limit already'],
+    [{ lookAgain: null }, null],
+    [{ lookAgain: 9000 }, null],
+  ])('when to look again: %j', (change, sentence) => {
+    const told = lookAgainSentence(running(change));
+    expect(sentence === null ? told : told?.slice(0, sentence.length)).toBe(sentence);
+    expect(lookAgainSentence({ status: 'far-off', ...outlook() })).toBeNull();
   });
 
   test('as short as it goes: the month, the distance where dates are not known, or why not', () => {

@@ -8,16 +8,19 @@ import type { LimitRow } from '../limits/limitSheet';
 import type { Rules } from '../rules/rulebook';
 import { axleAt, oppositePlace, otherAxlePlace, type Place, type Vehicle } from '../vehicle/vehicle';
 import { pressureAtReference } from './pressureAtReference';
+import type { LookAhead } from './aheadNote';
 import type { NotJudged } from './reason';
 import { tyreAgeYears } from './tyreAge';
 import { standardUncertainty } from './uncertainty';
 
 export interface GradingContext {
   readonly vehicle: Vehicle;
-  readonly inspection: Pick<Inspection, 'state' | 'ambientC' | 'load' | 'startedAt' | 'focus'>;
+  readonly inspection: Pick<Inspection, 'state' | 'ambientC' | 'load' | 'startedAt' | 'focus' | 'ahead'>;
   readonly rules: Rules;
   /** What stands for each point now, by point key: the other pad, the other side. */
   readonly standing: ReadonlyMap<string, Finding>;
+  /** Forecasts of an unsigned visit; a signed one has what went on record. Without either nothing looks ahead. */
+  readonly lookAhead?: LookAhead | undefined;
 }
 
 /** What a limit row is held against: the reading itself, or what was made of it. */

@@ -1,10 +1,11 @@
 import { cataloguePoint, mainSlot, pointKey } from '../catalogue/catalogue';
-import type { MeasureCode } from '../catalogue/measures';
+import { MEASURES, type MeasureCode } from '../catalogue/measures';
 import type { CataloguePoint, MeasureSlot, Spot } from '../catalogue/points/point';
-import { readingAt, type Finding, type Phase, type Reading } from '../inspection/finding';
+import { readingAt, readingValue, type Finding, type Phase, type Reading } from '../inspection/finding';
 import type { PointRef } from '../inspection/walkSteps';
 import { wordGrade, type LimitRow } from '../limits/limitSheet';
 import { rowsFor, type LimitScope } from '../limits/rowsFor';
+import { aheadOnRecord } from './aheadNote';
 import { compared, type Compared, type GradingContext } from './compared';
 import { GRADES, worstGrade, type Grade } from './grade';
 import { gradeLeak } from './gradeLeak';
@@ -53,7 +54,8 @@ export function gradeAtSpot({ reasons }: Pick<PointGrade, 'reasons'>, measure: s
   const own = reasons.filter((reason) => {
     if (reason.rule === 'limit')
       return reason.measure === measure && reason.spot === spot && !COMPARISONS.includes(reason.kind);
-    if (reason.rule === 'undecided') return reason.measure === measure && reason.spot === spot;
+    if (reason.rule === 'undecided' || reason.rule === 'ahead')
+      return reason.measure === measure && reason.spot === spot;
     return reason.rule === 'no-limit' && reason.measure === measure;
   });
   return worstGrade(own.map((reason) => reason.grade));
@@ -80,6 +82,7 @@ function reasonsFor(
     ...(outOf ? [] : usedSlots(point, finding, phase)).flatMap(({ measure, readings }) =>
       withoutAsides(point, measure, measureReasons(ref, finding, measure, readings, context, phase)),
     ),
+    ...(outOf || finding.carried || phase ? [] : aheadReasons(ref, usedSlots(point, finding, phase), context)),
     ...observationReasons(point, finding, context),
   ];
   return reasons.length === 0
@@ -146,6 +149,28 @@ function measureReasons(
   return rows.flatMap((row) =>
     compared(row, ref, finding, readings, context, phase).flatMap((one) => judgeCompared(row, one, context)),
   );
+}
+
+/** The likeliest of a point's wear readings to be under its fail limit before the next visit, from the house's chance on. */
+function aheadReasons(
+  ref: PointRef,
+  used: readonly { readonly measure: MeasureCode; readonly readings: readonly Reading[] }[],
+  { inspection, lookAhead, rules }: GradingContext,
+): Reason[] {
+  const ahead = inspection.ahead ? aheadOnRecord(inspection.ahead) : lookAhead;
+  if (!ahead) return [];
+  const notes = used
+    .filter(({ measure }) => MEASURES[measure].nature === 'wear')
+    .flatMap(({ readings }) => readings.filter(({ bound }) => bound === 'exact'))
+    .flatMap((reading) => ahead(ref, { ...reading, value: readingValue(reading) }) ?? [])
+    .filter(({ chance, value, limit }) => chance >= rules.house.lookAhead && value >= limit)
+    .sort((a, b) => b.chance - a.chance);
+  return notes.slice(0, 1).map(({ point: _point, place: _place, ...note }) => ({
+    rule: 'ahead',
+    grade: 'advisory',
+    basis: 'house',
+    ...note,
+  }));
 }
 
 function judgeCompared(row: LimitRow, one: Compared, { rules }: GradingContext): Reason[] {

@@ -5,6 +5,7 @@ import type { Need, Spot } from '../catalogue/points/point';
 import type { Word } from '../catalogue/words';
 import type { AccessReason, Bound, Carried, GradeOverride } from '../inspection/finding';
 import type { Basis, LimitKind, Threshold } from '../limits/limitSheet';
+import type { AheadNote } from './aheadNote';
 import type { Grade } from './grade';
 
 /** Why a reading is kept without being judged. */
@@ -73,6 +74,8 @@ export type Reason =
       readonly state: CodeState;
       readonly basis: Basis;
     }
+  /** Passes today and likely not until the vehicle comes again: a wear reading that the forecast sees under its fail limit. */
+  | ({ readonly rule: 'ahead'; readonly grade: 'advisory'; readonly basis: Basis } & Omit<AheadNote, 'point' | 'place'>)
   /** Read in a state the point does not allow: kept, not judged, asked again. */
   | { readonly rule: 'out-of-condition'; readonly grade: 'not-seen'; readonly needs: readonly Need[] }
   | { readonly rule: 'sound'; readonly grade: 'pass' }

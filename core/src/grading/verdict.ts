@@ -55,7 +55,10 @@ interface GradedBefore {
 export function gradedPoints(context: GradingContext, before?: GradedBefore): GradedPoint[] {
   const { vehicle, rules, inspection, standing } = context;
   const same =
-    before?.context.vehicle === vehicle && before.context.rules === rules && before.context.inspection === inspection;
+    before?.context.vehicle === vehicle &&
+    before.context.rules === rules &&
+    before.context.inspection === inspection &&
+    before.context.lookAhead === context.lookAhead;
   if (before && same) {
     const changed = (key: string) => before.context.standing.get(key) !== standing.get(key);
     return before.points.map((point) => {

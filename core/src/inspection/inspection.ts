@@ -1,3 +1,5 @@
+import type { AheadNote } from '../grading/aheadNote';
+
 export const ARRIVAL_STATES = ['cold', 'warm', 'hot'] as const;
 export type ArrivalState = (typeof ARRIVAL_STATES)[number];
 
@@ -34,6 +36,8 @@ export interface Inspection {
   readonly focus: readonly string[] | null;
   readonly catalogueVersion: number;
   readonly signedAt: string | null;
+  /** What its wear readings were likely to do before the next visit, as it was worked out at signing; null before. */
+  readonly ahead: readonly AheadNote[] | null;
   /** Why a lead signed over open ends; null where nothing hung. */
   readonly signedOver: string | null;
 }

@@ -1,6 +1,6 @@
-import { MEASURES, type MeasureCode } from '../catalogue/measures';
+import type { MeasureCode } from '../catalogue/measures';
 import type { LifeEntry } from '../parts/lifeEntry';
-import { failLimit, forecastSeries, type Report } from '../report/composeReport';
+import { failLimit, forecastSeries, runsOut, type Report } from '../report/composeReport';
 import type { Rules } from '../rules/rulebook';
 import type { FleetKnowledge } from '../trends/fleetKnowledge';
 import { chanceWithin } from '../trends/forecast';
@@ -11,6 +11,7 @@ import type { Vehicle } from '../vehicle/vehicle';
 import { priorFor } from '../wear/fleetRates';
 import type { UseForecast } from '../wear/useModel';
 import { TOLD_FROM, findPressureLoss, findRateChange } from '../wear/rateChange';
+import { daysBetween, nextVisitOf } from './nextVisit';
 import { leakSpots, type LeakLook, type LeakSpot } from './leakSpots';
 import { pressureLosses } from './pressureLosses';
 
@@ -69,7 +70,7 @@ export function vehicleOutlook({ vehicle, moments, raw, leaks, entries, rules, f
   return {
     parts: parts.map((part) => {
       const last = part.series.ofPart.at(-1);
-      const days = nextVisit && last ? (Date.parse(nextVisit) - Date.parse(last.at)) / DAY_MS : null;
+      const days = nextVisit && last ? daysBetween(last.at, nextVisit) : null;
       const told = use !== null && days !== null && part.forecast.status === 'running-out';
       return {
         ...part,
@@ -89,7 +90,7 @@ export function worstSpots(vehicle: Vehicle, series: readonly Series[], rules: R
   const worst = new Map<string, { series: Series; left: number }>();
   for (const one of series) {
     const last = one.readings.at(-1);
-    const limit = MEASURES[one.measure].nature === 'wear' ? failLimit(vehicle, one, rules) : null;
+    const limit = runsOut(one) ? failLimit(vehicle, one, rules) : null;
     if (!last || limit === null) continue;
     const key = `${one.point}@${one.place}`;
     const left = last.value - limit;
@@ -154,20 +155,4 @@ function changesOf(
       sureness: 1 / (1 + Math.exp(-loss.odds)),
     },
   ];
-}
-
-const DAY_MS = 86_400_000;
-/** Last gaps that tell the pace of visits. */
-const GAPS = 4;
-
-function nextVisitOf(moments: readonly VisitMoment[]): string | null {
-  const days = moments.map(({ startedAt }) => Date.parse(startedAt)).sort((a, b) => a - b);
-  const gaps = days
-    .slice(1)
-    .map((day, index) => day - (days[index] ?? day))
-    .filter((gap) => gap >= DAY_MS)
-    .slice(-GAPS)
-    .sort((a, b) => a - b);
-  const [last, gap] = [days.at(-1), gaps[Math.floor(gaps.length / 2)]];
-  return last === undefined || gap === undefined ? null : new Date(last + gap).toISOString();
 }

@@ -4,6 +4,7 @@ import type { Inspection } from '../inspection/inspection';
 import { rowsFor } from '../limits/rowsFor';
 import { MEASURES } from '../catalogue/measures';
 import type { Rules } from '../rules/rulebook';
+import type { LookAhead } from '../grading/aheadNote';
 import { verdictOf, type GradedPoint, type Verdict } from '../grading/verdict';
 import { axleAt, type Vehicle } from '../vehicle/vehicle';
 import type { LifeEntry } from '../parts/lifeEntry';
@@ -21,14 +22,15 @@ export interface Report {
   readonly notSeen: readonly GradedPoint[];
 }
 
-/** The verdict over one inspection's findings, by the rules it was made under. */
+/** The verdict over one inspection's findings, by the rules it was made under; `lookAhead` for one not signed yet. */
 export function verdictFor(
   vehicle: Vehicle,
   inspection: Inspection,
   findings: readonly Finding[],
   rules: Rules,
+  lookAhead?: LookAhead,
 ): Verdict {
-  return verdictOf({ vehicle, inspection, rules, standing: currentFindings(findings).standing });
+  return verdictOf({ vehicle, inspection, rules, standing: currentFindings(findings).standing, lookAhead });
 }
 
 /** What a forecast leans on besides the visits: what else happened, what the fleet teaches. */
@@ -51,8 +53,9 @@ export function runOutOf(
   });
 }
 
-/** A spare has tread and does not wear. */
-const NOT_ON_THE_ROAD = 'walk.spare';
+/** Whether a series wears down to an end; a spare has tread and does not wear. */
+export const runsOut = ({ measure, point }: Pick<Series, 'measure' | 'point'>): boolean =>
+  MEASURES[measure].nature === 'wear' && point !== 'walk.spare';
 
 /** As {@link runOutOf}, from series already made. */
 export function forecastSeries(
@@ -61,11 +64,14 @@ export function forecastSeries(
   rules: Rules,
   given: Pick<ForecastGiven, 'fleet' | 'use'> = {},
 ): Report['runOut'] {
+  const bears = rules.house.lookAhead;
   return series
     .flatMap((one) => {
-      if (MEASURES[one.measure].nature !== 'wear' || one.point === NOT_ON_THE_ROAD) return [];
+      if (!runsOut(one)) return [];
       const limit = failLimit(vehicle, one, rules);
-      return limit === null ? [] : [{ series: one, forecast: forecastOf(one, limit, { vehicle, ...given }), limit }];
+      return limit === null
+        ? []
+        : [{ series: one, forecast: forecastOf(one, limit, { vehicle, bears, ...given }), limit }];
     })
     .sort((a, b) => soonness(a.forecast) - soonness(b.forecast));
 }
@@ -95,8 +101,9 @@ export function composeReport(
   earlier: readonly VisitRecord[],
   rules: Rules,
   beside: Beside = {},
+  lookAhead?: LookAhead,
 ): Report {
-  const verdict = verdictFor(vehicle, visit.inspection, visit.findings, rules);
+  const verdict = verdictFor(vehicle, visit.inspection, visit.findings, rules, lookAhead);
   return {
     vehicle,
     inspection: visit.inspection,

@@ -49,6 +49,8 @@ export type HouseRules = { readonly [Q in HouseQuestion]: HouseChoice<Q> } & {
   readonly designLowC: number;
   /** Share of an interval that hard use leaves, over 0 to 1. */
   readonly hardUseFactor: number;
+  /** Chance to be under the fail limit before the next visit from which a passing wear reading is an advisory, over 0 to 1. */
+  readonly lookAhead: number;
   /** Months in which winter-marked tyres are judged as such, 1 to 12. */
   readonly winterMonths: readonly number[];
 };
@@ -61,5 +63,6 @@ export const USUAL_HOUSE_RULES: HouseRules = {
   sheet: 'baseline',
   designLowC: -25,
   hardUseFactor: 0.7,
+  lookAhead: 0.2,
   winterMonths: [11, 12, 1, 2, 3],
 };

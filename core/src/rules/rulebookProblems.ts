@@ -33,8 +33,8 @@ export function rulebookProblems({ sheets, templates, house }: Rulebook): Rulebo
     ...(sheets.some(({ code }) => code === house.sheet)
       ? []
       : [{ field: 'house.sheet', code: 'no-such-sheet' } as const]),
-    ...(house.hardUseFactor > 0 && house.hardUseFactor <= 1
-      ? []
-      : [{ field: 'house.hardUseFactor', code: 'factor-range' } as const]),
+    ...(['hardUseFactor', 'lookAhead'] as const).flatMap((share): RulebookProblem[] =>
+      house[share] > 0 && house[share] <= 1 ? [] : [{ field: `house.${share}`, code: 'factor-range' }],
+    ),
   ];
 }

@@ -61,6 +61,7 @@ export function inspectionOf(vehicle: Vehicle, change: Partial<Inspection> = {})
     focus: null,
     catalogueVersion: 2,
     signedAt: null,
+    ahead: null,
     signedOver: null,
     corners: [],
     stoodH: null,

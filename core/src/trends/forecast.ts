@@ -34,6 +34,11 @@ export interface Outlook {
   readonly distance: Range;
   /** The same in days; null where the meter's history is not known. */
   readonly days: Range | null;
+  /**
+   * Days after the last reading by which to look again, so that the chance to be caught under the limit stays below the
+   * house's; 0 where it is above it now, null where there are no dates.
+   */
+  readonly lookAgain: number | null;
   /** Whether the part's own wear is behind it, or only what the fleet wears. */
   readonly from: 'readings' | 'fleet';
   /** The last reading is unlike what the ones before told: 0 to 1. */
@@ -50,7 +55,12 @@ export interface ForecastGiven {
   readonly fleet?: FleetKnowledge;
   /** How the vehicle is used now; without it there are no dates. */
   readonly use?: UseForecast | null;
+  /** Chance to be caught under the limit that the house bears, over 0 to 1. */
+  readonly bears?: number;
 }
+
+/** What a house bears that was not asked. */
+const USUAL_BEARS = 0.2;
 
 /** Quantile of the normal distribution at 90 %: half-width of 80 %. */
 const HALF_80 = 1.2816;
@@ -84,6 +94,8 @@ export function forecastOf(series: Series, limit: number, given: ForecastGiven):
   const ask = (chance: number) => askFor(calibrationOf(fleet.distance, part.kind), chance);
   const finite = (x: number) => (Number.isFinite(x) ? x * step : null);
   const low = crossingAt(curve, ask(0.1));
+  const askDay = (chance: number) => askFor(calibrationOf(fleet.dates, part.kind), chance);
+  const byDistance = (ahead: number) => chanceAt(curve, ahead);
   const outlook: Outlook = {
     at: last.at,
     line: lineOf(belief, last.travelled, step),
@@ -92,12 +104,9 @@ export function forecastOf(series: Series, limit: number, given: ForecastGiven):
       mid: finite(crossingAt(curve, ask(0.5))),
       high: finite(crossingAt(curve, ask(0.9))),
     },
-    days: given.use
-      ? daysOf(
-          given.use,
-          (ahead) => chanceAt(curve, ahead),
-          (chance) => askFor(calibrationOf(fleet.dates, part.kind), chance),
-        )
+    days: given.use ? daysOf(given.use, byDistance, askDay) : null,
+    lookAgain: given.use
+      ? Math.min(FAR_DAYS, dayOfChance(given.use, askDay(given.bears ?? USUAL_BEARS), byDistance))
       : null,
     from: part.readings.length + (part.fitted ? 1 : 0) >= 2 ? 'readings' : 'fleet',
     odd: belief.odd,

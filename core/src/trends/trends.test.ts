@@ -1,6 +1,6 @@
 import { CAR, findingOf, inspectionOf, readingOf, treadOf } from '../tests/builders';
 import type { LifeEntry } from '../parts/lifeEntry';
-import { expectedAt, forecastOf } from './forecast';
+import { chanceWithin, expectedAt, forecastOf } from './forecast';
 import { seriesOf, type VisitRecord } from './series';
 import { useOf } from './useOf';
 import { travelledByVisit } from './travelled';
@@ -79,6 +79,20 @@ describe('series and forecast', () => {
     expect(expectedAt(line, line.travelled).y).toBeCloseTo(line.value, 9);
     const near = expectedAt(line, 5000).half;
     expect(expectedAt(line, 15_000).half).toBeGreaterThan(near);
+  });
+
+  test('when to look again comes sooner the less chance the house bears, and needs dates', () => {
+    const days = (bears: number, use = given.use) => {
+      const forecast = forecastOf(padSeries(wear), 1.5, { vehicle: CAR, use, bears });
+      return forecast.status === 'running-out' ? forecast.lookAgain : undefined;
+    };
+    const [careful, usual, bold] = [days(0.05) ?? 0, days(0.2) ?? 0, days(0.5) ?? 0];
+    expect(careful).toBeLessThan(usual);
+    expect(usual).toBeLessThan(bold);
+    const chance = (days: number) =>
+      given.use ? chanceWithin(padSeries(wear), 1.5, { ...given, use: given.use }, days) : 0;
+    expect(chance(usual)).toBeCloseTo(0.2, 2);
+    expect(days(0.2, null)).toBeNull();
   });
 
   test('a new part begins a new line, told or not', () => {

@@ -1,9 +1,10 @@
-import { randomUuid, seededRandom } from '@weskopos/core';
+import { randomUuid, seededRandom, type VisitRecord } from '@weskopos/core';
 import type { Context } from '../context';
 import { acceptChanges } from '../operations/acceptChanges';
 import { createPerson } from '../people/routes';
 import { keepPhoto } from '../photos/keepPhoto';
 import { drawPhoto } from './drawPhoto';
+import { lookedAhead, visitIn } from './lookedAhead';
 import { logOperations, visitOperations } from './visitOperations';
 import { MORE_STORIES } from './moreStories';
 import { DEMO_PEOPLE, FIRST_STORIES } from './world';
@@ -38,9 +39,14 @@ export async function seedDemo(context: Context): Promise<void> {
       receivedAt,
     }));
     for (let from = 0; from < log.length; from += 50) await acceptChanges(engine, journal, log.slice(from, from + 50));
+    const entries = log.flatMap(({ operation }) => (operation.kind === 'entry.put' ? [operation.body] : []));
+    const visits: VisitRecord[] = [];
     for (const [index, visit] of story.visits.entries()) {
       const by = idOf(visit.by);
-      const { operations, photos } = visitOperations(story, vehicle.id, index, clock(), random);
+      const { operations: drawn, photos } = visitOperations(story, vehicle.id, index, clock(), random);
+      const operations = lookedAhead(drawn, vehicle, visits, entries);
+      const made = visitIn(drawn);
+      if (made) visits.push(made);
       for (const { id, key } of photos) {
         const [subject, wear] = visit.photos?.[key] ?? ['leak', 0];
         await keepPhoto(context, id, await drawPhoto(subject, wear, Math.floor(random() * 1e6)), by);

@@ -103,6 +103,7 @@ export function visitOperations(
     focus,
     catalogueVersion: CATALOGUE_VERSION,
     signedAt: null,
+    ahead: null,
     signedOver: null,
     stoodH: null,
     fuel: null,

@@ -22,6 +22,7 @@ type VisitRow = { readonly inspector: string; readonly signed_by_name: string | 
   readonly focus: Inspection['focus'];
   readonly catalogue_version: number;
   readonly signed_at: string | null;
+  readonly ahead: Inspection['ahead'];
   readonly signed_over: string | null;
 };
 
@@ -74,6 +75,7 @@ function inspectionFrom(row: VisitRow): Inspection {
     focus: row.focus,
     catalogueVersion: row.catalogue_version,
     signedAt: row.signed_at,
+    ahead: row.ahead,
     signedOver: row.signed_over,
   };
 }

@@ -1,5 +1,5 @@
 import { openEnds, verdictFor } from '@weskopos/core';
-import type { Refusal } from '@weskopos/contract';
+import type { OperationBody, Refusal } from '@weskopos/contract';
 import type { Tx } from '../db/engine';
 import { writeDown, type Applied } from '../operations/applyChange';
 import type { Change } from '../operations/change';
@@ -8,13 +8,10 @@ import { readLife } from '../vehicles/readLife';
 
 /**
  * Signs a visit: from here on nothing in it changes. The verdict is graded here, from what the server holds. With an end
- * open it is refused; a lead may sign over it, and why goes on record.
+ * open it is refused; a lead may sign over it, and why goes on record. So do the chances the signer was shown: what the
+ * fleet teaches later changes no grade.
  */
-export async function signInspection(
-  tx: Tx,
-  change: Change,
-  body: { inspectionId: string; signedAt: string; over?: string | undefined },
-): Promise<Applied> {
+export async function signInspection(tx: Tx, change: Change, body: OperationBody<'inspection.sign'>): Promise<Applied> {
   const [target] = await tx.query<{ vehicle_id: string; signed_at: string | null; role: string | null }>(
     'select i.vehicle_id, i.signed_at, (select role from person where id = $2) as role from inspection i where i.id = $1 for update of i',
     [body.inspectionId, change.by],
@@ -26,10 +23,19 @@ export async function signInspection(
   const operation = await writeDown(tx, change, refusal);
   if (!operation || refusal || !life || !visit) return operation;
   const rules = await rulesOfVisit(tx, visit.inspection);
-  const { grade, counts } = verdictFor(life.vehicle, visit.inspection, visit.findings, rules);
+  const { ahead = [] } = body;
+  const { grade, counts } = verdictFor(life.vehicle, { ...visit.inspection, ahead }, visit.findings, rules);
   await tx.query(
-    'update inspection set signed_at = $2, signed_by = $3, grade = $4, counts = $5, signed_over = $6 where id = $1',
-    [body.inspectionId, body.signedAt, change.by, grade, JSON.stringify(counts), hanging ? (body.over ?? null) : null],
+    'update inspection set signed_at = $2, signed_by = $3, grade = $4, counts = $5, signed_over = $6, ahead = $7 where id = $1',
+    [
+      body.inspectionId,
+      body.signedAt,
+      change.by,
+      grade,
+      JSON.stringify(counts),
+      hanging ? (body.over ?? null) : null,
+      JSON.stringify(ahead),
+    ],
   );
   return operation;
 }

@@ -46,12 +46,26 @@ describe('a visit from start to report', () => {
       note: 'wet since the ferry',
       photos: [{ id: randomUUID(), caption: 'from below', marks: [{ kind: 'ring', x: 0.4, y: 0.5, radius: 0.1 }] }],
     });
+    const chance = {
+      point: 'pad.inner',
+      place: '1L',
+      measure: 'lining',
+      spot: 'whole',
+      value: 5,
+      limit: 1.5,
+      chance: 0.31,
+      nextVisit: '2026-07-01T08:00:00.000Z',
+    } as const;
     for (const [n, inspection] of visits.entries()) {
       const outcomes = await client.operations(
         operationOf('inspection.start', inspection),
         pad(inspection.id, 8 - n * 3),
         ...(n === 2 ? [operationOf('finding.put', leak)] : []),
-        operationOf('inspection.sign', { inspectionId: inspection.id, signedAt: '2026-06-01T09:00:00.000Z' }),
+        operationOf('inspection.sign', {
+          inspectionId: inspection.id,
+          signedAt: '2026-06-01T09:00:00.000Z',
+          ...(n === 1 ? { ahead: [chance] } : {}),
+        }),
       );
       expect(outcomes.every(({ status }) => status === 'applied')).toBe(true);
     }
@@ -64,6 +78,10 @@ describe('a visit from start to report', () => {
 
     const report = reportSchema.parse((await client.get(`/api/inspections/${visits[2]!.id}/report`)).body);
     expect(report.grade).toBe('fail');
+    // Sound by its limits, an advisory by the chance it was signed with; both are on record.
+    const before = reportSchema.parse((await client.get(`/api/inspections/${visits[1]!.id}/report`)).body);
+    expect(before.points.find(({ key }) => key === 'pad.inner@1L')?.grade).toBe('advisory');
+    expect(life.visits.map(({ inspection }) => inspection.ahead)).toEqual([[], [chance], []]);
     expect(report.points.find(({ key }) => key === 'pad.inner@1L')).toMatchObject({ grade: 'advisory' });
     expect(report.points.find(({ key }) => key === 'leak.engine')?.grade).toBe('fail');
     expect(report.notSeen).toContain('pad.outer@1L');

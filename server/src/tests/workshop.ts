@@ -144,6 +144,7 @@ export function newInspection(vehicleId: string, change: Partial<Inspection> = {
     focus: null,
     catalogueVersion: CATALOGUE_VERSION,
     signedAt: null,
+    ahead: null,
     signedOver: null,
     corners: [],
     stoodH: null,

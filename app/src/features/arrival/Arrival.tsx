@@ -146,6 +146,7 @@ export function Arrival() {
         focus: focusOf(),
         catalogueVersion: CATALOGUE_VERSION,
         signedAt: null,
+        ahead: null,
         signedOver: null,
         stoodH: state === 'cold' && stood.status === 'value' ? stood.stored : null,
         corners: [...corners],

@@ -5,5 +5,8 @@ import { gradingOf } from '../walk/visitContext';
 
 /** Every point of a visit with its grade. */
 export function useVisitPoints(found: ReturnType<typeof useVisit>): readonly GradedPoint[] {
-  return useMemo(() => (found ? gradedPoints(gradingOf(found.life, found.visit, found.rules)) : []), [found]);
+  return useMemo(
+    () => (found ? gradedPoints(gradingOf(found.life, found.visit, found.rules, found.lookAhead)) : []),
+    [found],
+  );
 }

@@ -15,10 +15,7 @@ export function dueMs({ status, at, days }: BoardPart): number {
 }
 
 /** The middle of a board part's forecast in short. */
-export function whenOf({ status, at, distance, days, vehicle }: FleetPart): string {
-  const line = { travelled: 0, value: 0, rate: 0, valueVariance: 0, rateVariance: 0, covariance: 0 };
-  return shortWhen({ status, at, distance, days, line, from: 'readings', odd: 0 }, vehicle.meterUnit);
-}
+export const whenOf = (part: FleetPart): string => shortWhen(part, part.vehicle.meterUnit);
 
 /** Now, for drawings over time. */
 export const today = () => nowMs();

@@ -1,4 +1,4 @@
-import { currentFindings, openEnds, verdictFor, worstFirst } from '@weskopos/core';
+import { aheadNotes, currentFindings, openEnds, verdictFor, worstFirst } from '@weskopos/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -38,8 +38,8 @@ export function Overview() {
   if (!found) return <NotHere />;
   const { vehicle } = found.life;
   const { inspection, findings } = found.visit;
-  const verdict = verdictFor(vehicle, inspection, findings, found.rules);
-  const { forks } = currentFindings(findings);
+  const verdict = verdictFor(vehicle, inspection, findings, found.rules, found.lookAhead);
+  const { forks, standing } = currentFindings(findings);
   const axles = vehicle.axles.length;
   const unseen = verdict.counts['not-seen'];
   const walk = `/vehicle/${id}/visit/${visitId}` as const;
@@ -50,7 +50,8 @@ export function Overview() {
     if ((unseen > 0 || hanging.length > 0) && !asked) return setAsked(true);
     if (hanging.length > 0 && (!isLead || over.trim() === '')) return;
     const reason = hanging.length > 0 ? { over: over.trim() } : {};
-    await record({ kind: 'inspection.sign', body: { inspectionId: visitId, signedAt: nowIso(), ...reason } });
+    const ahead = found.lookAhead ? aheadNotes(standing, found.lookAhead) : [];
+    await record({ kind: 'inspection.sign', body: { inspectionId: visitId, signedAt: nowIso(), ahead, ...reason } });
     report();
   };
 
@@ -108,7 +109,7 @@ export function Overview() {
           {forks.size > 0 ? (
             <ForksCard
               forks={forks}
-              grading={gradingOf(found.life, found.visit, found.rules)}
+              grading={gradingOf(found.life, found.visit, found.rules, found.lookAhead)}
               target={{ vehicleId: id, visitId }}
               signed={inspection.signedAt !== null}
             />

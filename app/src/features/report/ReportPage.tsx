@@ -10,7 +10,7 @@ import { SPACE } from '../../kit/tokens';
 import { Heading, Words } from '../../kit/Words';
 import { useFleet, useVisit } from '../../sync/useLife';
 import { words } from '../../words/en';
-import { forecastSentence } from '../../words/forecastSentence';
+import { forecastSentence, lookAgainSentence } from '../../words/forecastSentence';
 import { amount, dayAndTime, day, meterWords, pointWords, stopWords, templateWords } from '../../words/show';
 import { Decks } from '../decks/Decks';
 import { PointLine } from '../overview/PointLine';
@@ -31,10 +31,8 @@ export function ReportPage() {
   const fleet = useFleet();
   if (!found) return <NotHere />;
   const { vehicle } = found.life;
-  const report = composeReport(vehicle, found.visit, found.earlier, found.rules, {
-    entries: found.life.entries,
-    fleet,
-  });
+  const beside = { entries: found.life.entries, fleet };
+  const report = composeReport(vehicle, found.visit, found.earlier, found.rules, beside, found.lookAhead);
   const { inspection } = report;
   const axles = vehicle.axles.length;
   const stops = [...new Set(report.verdict.points.map(({ stop }) => stop))];
@@ -112,7 +110,9 @@ export function ReportPage() {
             .map(({ series, forecast, limit }) => (
               <Words key={series.key}>
                 <Words strong>{`${pointWords(series.point, series.place, axles, series.spot)}. `}</Words>
-                {forecastSentence(forecast, series.measure, limit, vehicle.meterUnit)}
+                {[forecastSentence(forecast, series.measure, limit, vehicle.meterUnit), lookAgainSentence(forecast)]
+                  .filter(Boolean)
+                  .join(' ')}
               </Words>
             ))}
         </Card>

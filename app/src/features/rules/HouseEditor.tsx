@@ -58,6 +58,13 @@ export function HouseEditor({ rulebook, onChange }: HouseEditorProps) {
           most={1}
           onValue={(hardUseFactor) => set({ hardUseFactor })}
         />
+        <FigureField
+          label="Chance of falling under the fail limit before the next visit that makes a sound wear reading an advisory, over 0 to 1"
+          value={house.lookAhead}
+          least={0.01}
+          most={1}
+          onValue={(lookAhead) => set({ lookAhead })}
+        />
         <View style={styles.group}>
           <Label size="m" soft>
             Winter tyres are judged as such in

@@ -16,7 +16,7 @@ import { Card } from '../../kit/Card';
 import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
 import { Heading, Label, Words } from '../../kit/Words';
-import { forecastSentence, rateWords } from '../../words/forecastSentence';
+import { forecastSentence, lookAgainSentence, rateWords } from '../../words/forecastSentence';
 import { day, pointWords } from '../../words/show';
 import { entrySentence } from '../life/entrySentence';
 import { putEntry } from '../life/putEntry';
@@ -47,6 +47,7 @@ export function TrendPanel({ vehicle, trend: { series, forecast, limit }, rules,
     const { point, place, spot } = series;
     return putEntry({ vehicleId: vehicle.id, meter, at }, { kind: 'misread', inspectionId, point, place, spot });
   };
+  const again = lookAgainSentence(forecast);
   return (
     <View style={styles.panel}>
       <View style={styles.head}>
@@ -76,6 +77,7 @@ export function TrendPanel({ vehicle, trend: { series, forecast, limit }, rules,
       <Card>
         {rate ? <Label size="h3">{rate}</Label> : null}
         <Words>{forecastSentence(forecast, series.measure, limit, vehicle.meterUnit)}</Words>
+        {again ? <Words strong>{again}</Words> : null}
         {notes.map((note) => (
           <Words key={note.id} size="m" soft>
             {`${day(note.at)}: ${entrySentence(note, vehicle.axles.length)}`}

@@ -49,7 +49,7 @@ function WalkThrough({ found, at }: WalkThroughProps) {
   const router = useRouter();
   const palette = usePalette();
   const wide = useIsWide();
-  const { life, visit, earlier, rules } = found;
+  const { life, visit, earlier, rules, lookAhead } = found;
   const { vehicle, entries } = life;
   const { inspection } = visit;
   const fleet = useFleet();
@@ -57,7 +57,7 @@ function WalkThrough({ found, at }: WalkThroughProps) {
     () => historyOf(vehicle, inspection, earlier, rules, { entries, fleet }),
     [vehicle, inspection, earlier, rules, entries, fleet],
   );
-  const grading = useMemo(() => gradingOf(life, visit, rules), [life, visit, rules]);
+  const grading = useMemo(() => gradingOf(life, visit, rules, lookAhead), [life, visit, rules, lookAhead]);
   const background = useMemo(() => ({ grading, history }), [grading, history]);
   const target = useMemo(() => ({ vehicleId: vehicle.id, visitId: inspection.id }), [vehicle.id, inspection.id]);
   const steps = useMemo(

@@ -19,6 +19,7 @@ import {
   type Finding,
   type GradingContext,
   type Inspection,
+  type LookAhead,
   type MeasureCode,
   type Phase,
   type PointRef,
@@ -89,8 +90,14 @@ export function historyOf(
   };
 }
 
-export function gradingOf({ vehicle }: Life, { inspection, findings }: Visit, rules: Rules): GradingContext {
-  return { vehicle, inspection, rules, standing: currentFindings(findings).standing };
+/** What a visit is graded by; `lookAhead` for one not signed yet. */
+export function gradingOf(
+  { vehicle }: Life,
+  { inspection, findings }: Visit,
+  rules: Rules,
+  lookAhead?: LookAhead,
+): GradingContext {
+  return { vehicle, inspection, rules, standing: currentFindings(findings).standing, lookAhead };
 }
 
 /** What last visit saw, of the other pad where there is one. */

@@ -1,0 +1,87 @@
+import type { AheadNote, LookAhead } from '../grading/aheadNote';
+import { readingAt, readingValue, type Finding } from '../inspection/finding';
+import { uncertaintyOf } from '../grading/compared';
+import type { LifeEntry } from '../parts/lifeEntry';
+import { failLimit, runsOut } from '../report/composeReport';
+import type { Rules } from '../rules/rulebook';
+import { BUILT_IN_FLEET, type FleetKnowledge } from '../trends/fleetKnowledge';
+import { chanceWithin } from '../trends/forecast';
+import { rawReadings, seriesFrom, seriesKey, type VisitMoment, type VisitRecord } from '../trends/series';
+import { useFrom } from '../trends/useOf';
+import type { Vehicle } from '../vehicle/vehicle';
+import { groupBy } from '../wear/groupBy';
+import { daysBetween, nextVisitOf } from './nextVisit';
+
+export interface LookAheadGiven {
+  readonly vehicle: Vehicle;
+  /** The visit whose readings are looked at. */
+  readonly inspection: VisitMoment;
+  /** Signed visits, this one left out; those that came later do not count. */
+  readonly visits: readonly VisitRecord[];
+  readonly entries: readonly LifeEntry[];
+  readonly rules: Rules;
+  readonly fleet?: FleetKnowledge;
+}
+
+/**
+ * How likely a reading of today is under its fail limit before the next visit: its part's readings so far with this one
+ * added, and the pace of visits. Answers are kept, so that only what changed is worked out again.
+ */
+export function lookAheadOf(given: LookAheadGiven): LookAhead {
+  const { vehicle, inspection, entries, rules, fleet = BUILT_IN_FLEET } = given;
+  const visits = given.visits.filter((visit) => visit.inspection.startedAt < inspection.startedAt);
+  const moments = [...visits.map((visit) => visit.inspection), inspection];
+  const nextVisit = nextVisitOf(moments);
+  const use = nextVisit === null ? null : useFrom(moments, entries, vehicle.meterUnit, fleet.use);
+  if (nextVisit === null || use === null) return () => null;
+  const alike = groupBy(
+    visits.flatMap((visit) => rawReadings(visit.inspection.id, visit.findings)),
+    ({ point, spot, measure }) => `${point} ${spot} ${measure}`,
+  );
+  const days = daysBetween(inspection.startedAt, nextVisit);
+  const known = new Map<string, AheadNote | null>();
+  return (ref, { measure, spot, value }) => {
+    const key = seriesKey(ref.point, ref.place, spot, measure);
+    const asked = `${key} ${value}`;
+    const before = known.get(asked);
+    if (before !== undefined) return before;
+    const today = { inspectionId: inspection.id, ...ref, spot, measure, phase: 'found', value } as const;
+    const u = uncertaintyOf({ measure, spot, phase: 'found', values: [value], bound: 'exact' });
+    const sofar = alike.get(`${ref.point} ${spot} ${measure}`) ?? [];
+    const series = seriesFrom(moments, [...sofar, { ...today, u }], entries).find((one) => one.key === key);
+    const limit = series && runsOut(series) ? failLimit(vehicle, series, rules) : null;
+    const note =
+      series && limit !== null
+        ? {
+            point: ref.point,
+            place: ref.place,
+            measure,
+            spot,
+            value,
+            limit,
+            chance: chanceWithin(series, limit, { vehicle, fleet, use }, days),
+            nextVisit,
+          }
+        : null;
+    known.set(asked, note);
+    return note;
+  };
+}
+
+/** Under this a chance is not worth keeping. */
+const LEAST_KEPT = 0.005;
+
+/** What goes on record when a visit is signed: every chance worth a word, whatever the house makes of it. */
+export function aheadNotes(standing: ReadonlyMap<string, Finding>, lookAhead: LookAhead): AheadNote[] {
+  return [...standing.values()].flatMap((finding) => {
+    const { point, place, carried, readings } = finding;
+    if (carried) return [];
+    return readings.flatMap((reading) => {
+      const { measure, spot, bound } = reading;
+      // Of a reading as found and one as left, the later counts.
+      if (bound !== 'exact' || readingAt(finding, measure, spot) !== reading) return [];
+      const note = lookAhead({ point, place }, { measure, spot, value: readingValue(reading) });
+      return note && note.chance >= LEAST_KEPT ? [note] : [];
+    });
+  });
+}
