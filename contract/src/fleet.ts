@@ -84,7 +84,8 @@ export const boardPartSchema = z.object({
   limit: z.number(),
   status: z.enum(['reached', 'running-out', 'far-off']),
   at: instantSchema,
-  distance: rangeSchema,
+  /** Null for what ages by standing. */
+  distance: rangeSchema.nullable(),
   days: rangeSchema.nullable(),
   /** Wear beside what its kind wears on the fleet: 1 is the same. */
   besidePeers: z.number().nullable(),

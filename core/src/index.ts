@@ -274,6 +274,8 @@ export {
 } from './outlook/vehicleOutlook';
 export { leakSpots, type LeakLook, type LeakSpot } from './outlook/leakSpots';
 export { rawReadings, seriesFrom, type RawReading, type VisitMoment } from './trends/series';
+export { litresUntilThin, type StateTrend } from './states/stateTrends';
+export type { AgeForecast } from './states/ageForecast';
 export { outlookOf } from './outlook/outlookOf';
 export { aheadNotes, lookAheadOf } from './outlook/lookAhead';
 export type { AheadNote, LookAhead } from './grading/aheadNote';

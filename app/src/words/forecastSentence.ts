@@ -1,4 +1,4 @@
-import type { Forecast, MeasureCode, MeterUnit, Outlook, Range } from '@weskopos/core';
+import type { AgeForecast, Forecast, MeasureCode, MeterUnit, Outlook, Range } from '@weskopos/core';
 import { addDays } from 'date-fns/addDays';
 import { format } from 'date-fns/format';
 import { amount, meterWords, roughMeter, unitOf } from './show';
@@ -24,13 +24,13 @@ export function forecastSentence(forecast: Forecast, measure: MeasureCode, limit
   return `Reaches ${amount(measure, limit)} ${when ? `${when}; ${far}` : far} (8 in 10).${by}${odd}`;
 }
 
-/** By when to look again before it could be caught under the limit; null where there is no telling, or no hurry. */
-export function lookAgainSentence(forecast: Forecast): string | null {
+/** By when to look again before it could be caught past its limit; null where there is no telling, or no hurry. */
+export function lookAgainSentence(forecast: Forecast | AgeForecast): string | null {
   if (forecast.status !== 'running-out' || forecast.lookAgain === null) return null;
   const { at, lookAgain } = forecast;
-  if (lookAgain < 1) return 'It may be under the limit already: renew it, or measure it again now.';
+  if (lookAgain < 1) return 'It may be past its limit already: renew it, or measure it again now.';
   if (lookAgain > OPEN_END_DAYS) return null;
-  return `Look again by ${format(addDays(new Date(at), Math.floor(lookAgain)), 'd MMM yyyy')}, before it could be caught under the limit.`;
+  return `Look again by ${format(addDays(new Date(at), Math.floor(lookAgain)), 'd MMM yyyy')}, before it could be caught past its limit.`;
 }
 
 /** `in 2 800 to 4 100 km, most likely 3 400 km`. */
@@ -60,7 +60,9 @@ function partOfMonth(date: Date, withYear: boolean): string {
 
 type When =
   | Exclude<Forecast, Outlook>
-  | ({ readonly status: Exclude<Forecast['status'], 'needs-readings'> } & Pick<Outlook, 'at' | 'days' | 'distance'>);
+  | ({ readonly status: Exclude<Forecast['status'], 'needs-readings'> } & Pick<Outlook, 'at' | 'days'> & {
+        readonly distance: Range | null;
+      });
 
 /** The middle of a forecast as short as it goes: `Apr 27`, or a distance where dates are not known. */
 export function shortWhen(forecast: When, unit: MeterUnit): string {
@@ -70,7 +72,7 @@ export function shortWhen(forecast: When, unit: MeterUnit): string {
   const { days, distance, at } = forecast;
   if (days?.mid != null && days.mid <= OPEN_END_DAYS)
     return `about ${format(addDays(new Date(at), Math.round(days.mid)), 'MMM yyyy')}`;
-  return distance.mid === null ? 'far off' : `about ${roughMeter(distance.mid, unit)}`;
+  return distance?.mid == null ? 'far off' : `about ${roughMeter(distance.mid, unit)}`;
 }
 
 /** `0.61 mm per 1,000 km`, or null without a line. */

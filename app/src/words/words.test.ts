@@ -5,8 +5,10 @@ import {
   HOUSE_CHOICES,
   USUAL_HOUSE_RULES,
   gradePoint,
+  type AgeForecast,
   type Forecast,
   type Outlook,
+  type StateTrend,
   type HouseRules,
   type LookAhead,
 } from '@weskopos/core';
@@ -22,6 +24,7 @@ import {
   treadOf,
 } from '@weskopos/core/src/tests/builders';
 import { forecastSentence, lookAgainSentence, shortWhen } from './forecastSentence';
+import { stateSentence } from './stateSentence';
 import { gradeSentence, reasonSource } from './reasonSentence';
 import {
   amount,
@@ -269,7 +272,7 @@ describe('a forecast is a range in words, never a bare figure of nothing', () =>
 
   test.each<[Partial<Outlook>, string | null]>([
     [{}, 'Look again by 21 Mar 2027, before'],
-    [{ lookAgain: 0 }, 'It may be under the limit already'],
+    [{ lookAgain: 0 }, 'It may be past its limit already'],
     [{ lookAgain: null }, null],
     [{ lookAgain: 9000 }, null],
   ])('when to look again: %j', (change, sentence) => {
@@ -284,5 +287,90 @@ describe('a forecast is a range in words, never a bare figure of nothing', () =>
     expect(shortWhen({ status: 'far-off', ...outlook() }, 'km')).toBe('far off');
     expect(shortWhen({ status: 'needs-readings', have: 0, want: 1 }, 'km')).toBe('cannot tell yet');
     expect(shortWhen({ status: 'reached', ...outlook() }, 'km')).toBe('now');
+  });
+});
+
+describe('a state in a sentence', () => {
+  const base: StateTrend = {
+    key: 'k',
+    point: 'coolant.strength',
+    place: '',
+    measure: 'glycol',
+    told: 'as-read',
+    readings: [48, 41].map((value, n) => ({
+      inspectionId: `v${n}`,
+      at: `2026-0${n + 1}-10T08:00:00.000Z`,
+      value,
+      u: 1,
+      phase: 'found',
+      startsLine: false,
+    })),
+    limits: [
+      { grade: 'advisory', bad: 'below', value: 40, inclusive: false, basis: 'house', source: '' },
+      { grade: 'fail', bad: 'below', value: 25, inclusive: false, basis: 'house', source: '' },
+    ],
+    lostPerMonth: null,
+    forecast: null,
+  };
+  const [first, last] = base.readings;
+  const coolant = { fluids: [{ fluid: 'coolant', grade: '', capacityL: 7.5 }] } as const;
+  const age: AgeForecast = {
+    status: 'running-out',
+    at: '2026-11-01T08:00:00.000Z',
+    days: { low: 134, mid: 165, high: 208 },
+    distance: null,
+    lookAgain: 140,
+    from: 'readings',
+    odd: 0,
+    beforeNext: null,
+    path: [],
+  };
+  const pressure = { ...base, measure: 'pressure', point: 'tyre.pressure', told: 'at-20' } as const;
+  const battery = { ...base, measure: 'crank', point: 'battery.crank', told: 'of-rated', forecast: age } as const;
+  const fail = [{ grade: 'fail', bad: 'below', value: 0.6, inclusive: false, basis: 'house', source: '' }] as const;
+  test.each<[string, StateTrend, string]>([
+    [
+      'a mixture',
+      base,
+      'Changes only by what is put in. Was 48 %: thinned by what was topped up. About 0.2 L more of plain water',
+    ],
+    ['a mixture as it was', { ...base, readings: last ? [last, last] : [] }, 'in. About 0.2 L'],
+    ['a pressure that holds', pressure, 'Holds.'],
+    ['read once', { ...pressure, readings: first ? [first] : [] }, 'Read once.'],
+    ['a pressure that is lost', { ...pressure, lostPerMonth: 4.2 }, 'Loses 4 kPa a month since 10 Jan 2026.'],
+    [
+      'a level since it was topped up',
+      {
+        ...base,
+        measure: 'level',
+        point: 'oil.level',
+        lostPerMonth: 0.123,
+        readings: base.readings.map((reading, n) => ({ ...reading, startsLine: n === 1 })),
+      },
+      'Loses 0.12 of the marks’ span a month since it was put right on 10 Feb 2026.',
+    ],
+    [
+      'a battery',
+      { ...battery, limits: fail },
+      'Reaches 60 % of rated between mid-March and the end of May 2027, most likely in April 2027 (8 in 10).',
+    ],
+    [
+      'a battery past it',
+      { ...battery, limits: fail, forecast: { ...age, status: 'reached' } },
+      'Is past 60 % of rated now.',
+    ],
+    [
+      'one reading',
+      { ...battery, limits: fail, forecast: { ...age, from: 'fleet' } },
+      'nobody wrote down when it was renewed',
+    ],
+    ['far off', { ...battery, limits: fail, forecast: { ...age, status: 'far-off' } }, 'Does not reach 60 % of rated'],
+  ])('%s', (_, trend, sentence) => expect(stateSentence(trend, coolant)).toContain(sentence));
+
+  test('without a capacity no litres are told; what ages says when to look again', () => {
+    expect(stateSentence(base, { fluids: [] })).not.toContain('water');
+    expect(lookAgainSentence(age)).toContain('Look again by 21 Mar 2027');
+    expect(shortWhen(age, 'km')).toBe('about Apr 2027');
+    expect(shortWhen({ ...age, days: { low: 9, mid: null, high: null } }, 'km')).toBe('far off');
   });
 });

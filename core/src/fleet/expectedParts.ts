@@ -1,6 +1,5 @@
+import { daysBetween } from '../trends/daysBetween';
 import type { Range } from '../trends/forecast';
-
-const DAY_MS = 86_400_000;
 
 /** A part that will be wanted once, some time. */
 export interface WantedPart {
@@ -45,7 +44,7 @@ export function expectedParts(parts: readonly WantedPart[], edges: readonly stri
     const ones = parts.filter((part) => part.name === name);
     let before = ones.map(() => 0);
     const counts = edges.map((edge) => {
-      const by = ones.map(({ at, days }) => chanceBy(days, (Date.parse(edge) - Date.parse(at)) / DAY_MS));
+      const by = ones.map(({ at, days }) => chanceBy(days, daysBetween(at, edge)));
       const chances = by.map((chance, index) => Math.max(0, chance - (before[index] ?? 0)));
       before = by;
       return {

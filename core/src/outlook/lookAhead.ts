@@ -10,7 +10,8 @@ import { rawReadings, seriesFrom, seriesKey, type VisitMoment, type VisitRecord 
 import { useFrom } from '../trends/useOf';
 import type { Vehicle } from '../vehicle/vehicle';
 import { groupBy } from '../wear/groupBy';
-import { daysBetween, nextVisitOf } from './nextVisit';
+import { daysBetween } from '../trends/daysBetween';
+import { nextVisitOf } from './nextVisit';
 
 export interface LookAheadGiven {
   readonly vehicle: Vehicle;

@@ -16,6 +16,3 @@ export function nextVisitOf(moments: readonly Pick<VisitMoment, 'startedAt'>[]):
   const [last, gap] = [days.at(-1), gaps[Math.floor(gaps.length / 2)]];
   return last === undefined || gap === undefined ? null : new Date(last + gap).toISOString();
 }
-
-/** Days from one moment to another, parts of days counted. */
-export const daysBetween = (from: string, to: string): number => (Date.parse(to) - Date.parse(from)) / DAY_MS;

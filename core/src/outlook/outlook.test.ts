@@ -102,6 +102,7 @@ describe('what a vehicle is coming to', () => {
       parts: [],
       changes: [],
       leaks: [],
+      states: [],
       nextVisit: null,
       series: [],
       use: null,

@@ -17,7 +17,15 @@ export function outlookOf(
   return vehicleOutlook({
     vehicle,
     moments: signed.map(({ inspection }) => inspection),
-    raw: signed.flatMap(({ inspection, findings }) => rawReadings(inspection.id, findings)),
+    raw: signed.flatMap(({ inspection, findings }) =>
+      // A current measured by another standard than the rating's is never converted: it is no part of the trend.
+      rawReadings(
+        inspection.id,
+        findings.filter(
+          ({ point, standard }) => point !== 'battery.crank' || standard === vehicle.spec.battery.standard,
+        ),
+      ),
+    ),
     leaks: signed.flatMap(({ inspection, findings }) =>
       [...currentFindings(findings).standing.values()].flatMap((finding) =>
         finding.carried

@@ -1,8 +1,8 @@
 import { pressureAtReference } from '../grading/pressureAtReference';
+import { daysBetween } from '../trends/daysBetween';
 import type { RawReading, VisitMoment } from '../trends/series';
 import type { PressureLoss } from '../wear/rateChange';
 
-const DAY_MS = 86_400_000;
 /** Taken where nobody read the air, °C. */
 const USUAL_AMBIENT_C = 12;
 
@@ -37,6 +37,6 @@ export function pressureLosses(moments: readonly VisitMoment[], raw: readonly Ra
       before.findLast(({ inspectionId, phase }) => inspectionId === before.at(-1)?.inspectionId && phase === 'left') ??
       before.at(-1);
     if (!left) return [];
-    return [{ place, days: (Date.parse(found.at) - Date.parse(left.at)) / DAY_MS, lost: left.kpa - found.kpa }];
+    return [{ place, days: daysBetween(left.at, found.at), lost: left.kpa - found.kpa }];
   });
 }

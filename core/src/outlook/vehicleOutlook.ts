@@ -11,7 +11,9 @@ import type { Vehicle } from '../vehicle/vehicle';
 import { priorFor } from '../wear/fleetRates';
 import type { UseForecast } from '../wear/useModel';
 import { TOLD_FROM, findPressureLoss, findRateChange } from '../wear/rateChange';
-import { daysBetween, nextVisitOf } from './nextVisit';
+import { daysBetween } from '../trends/daysBetween';
+import { stateTrends, type StateTrend } from '../states/stateTrends';
+import { nextVisitOf } from './nextVisit';
 import { leakSpots, type LeakLook, type LeakSpot } from './leakSpots';
 import { pressureLosses } from './pressureLosses';
 
@@ -54,6 +56,8 @@ export interface VehicleOutlook {
   readonly parts: readonly PartOutlook[];
   readonly changes: readonly ChangeNote[];
   readonly leaks: readonly LeakSpot[];
+  /** Pressures, levels, mixtures, and what ages by itself; most urgent first. */
+  readonly states: readonly StateTrend[];
   /** When it would come again if it goes on as it did; null before there is a pace. */
   readonly nextVisit: string | null;
   /** Every series it was told from, and how the vehicle is used now; null before its meter was read. */
@@ -79,6 +83,7 @@ export function vehicleOutlook({ vehicle, moments, raw, leaks, entries, rules, f
     }),
     changes: changesOf(vehicle, moments, raw, series, fleet),
     leaks: leakSpots(leaks),
+    states: stateTrends({ vehicle, moments, raw, entries, rules, nextVisit }),
     nextVisit,
     series,
     use,

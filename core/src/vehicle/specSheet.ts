@@ -98,7 +98,7 @@ export const BLANK_SPEC: SpecSheet = {
 };
 
 /** Litres a fluid takes, null when the sheet is silent. */
-export function capacityL(spec: SpecSheet, fluid: SpecFluidName): number | null {
+export function capacityL(spec: Pick<SpecSheet, 'fluids'>, fluid: SpecFluidName): number | null {
   return spec.fluids.find((row) => row.fluid === fluid)?.capacityL ?? null;
 }
 

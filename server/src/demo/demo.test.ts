@@ -7,6 +7,7 @@ import {
   rulesOf,
   seededRandom,
   seriesOf,
+  outlookOf,
   verdictFor,
   visitPoints,
 } from '@weskopos/core';
@@ -47,7 +48,7 @@ describe('a story becomes operations', () => {
     expect(operations.some(({ kind }) => kind === 'inspection.sign')).toBe(!halfDone);
     const points = visitPoints({
       vehicle: story.vehicle,
-      ...rulesOf(BUILT_IN_RULEBOOK, story.template),
+      ...rulesOf(BUILT_IN_RULEBOOK, start?.kind === 'inspection.start' ? start.body.template : ''),
       focus: start?.kind === 'inspection.start' ? start.body.focus : null,
     }).length;
     const findings = operations.filter(({ kind }) => kind === 'finding.put').length;
@@ -91,7 +92,7 @@ describe('the demo workshop', () => {
   afterAll(() => workshop.stop());
 
   test('has its fleet: one visit half done, one draining with two ends open, one ready to sign, one that waits for a lead', async () => {
-    expect(yard).toHaveLength(13);
+    expect(yard).toHaveLength(14);
     const open = async (code: string) => (await lifeOf(code)).visits.at(-1) as Visit;
     expect(yard.filter((entry) => entry.open).map(({ vehicle }) => vehicle.fleetCode)).toEqual([
       'FH 04',
@@ -141,6 +142,29 @@ describe('the demo workshop', () => {
     const last = estate.visits.at(-1)!;
     const verdict = verdictFor(estate.vehicle, last.inspection, last.findings, RULES);
     expect(verdict.points.find(({ key }) => key === 'cold.oil')?.result.grade).toBe('fail');
+  });
+
+  test('tells of what ages, thins and was not looked at', async () => {
+    const stateOf = async (code: string, measure: string) => {
+      const { vehicle, visits, entries } = await lifeOf(code);
+      const signed = visits.filter(({ inspection }) => inspection.signedAt);
+      return outlookOf(vehicle, signed, entries, RULES).states.find((one) => one.measure === measure);
+    };
+    // A battery that will not see its third winter out, beside a sound one.
+    expect(await stateOf('FH 03', 'crank')).toMatchObject({ told: 'of-rated', forecast: { status: 'running-out' } });
+    expect((await stateOf('FH 03', 'crank'))?.readings.at(-1)?.value).toBeLessThan(0.8);
+    expect((await stateOf('FH 01', 'crank'))?.readings.at(-1)?.value).toBeGreaterThan(0.85);
+    expect((await stateOf('FH 08', 'water'))?.forecast).toMatchObject({ status: 'reached' });
+    const mixture = (await stateOf('FH 13', 'glycol'))?.readings.map(({ value }) => value) ?? [];
+    expect((mixture[0] ?? 0) - (mixture.at(-1) ?? 0)).toBeGreaterThan(10);
+    const gradeOf = async (code: string, key: string) => {
+      const { vehicle, visits } = await lifeOf(code);
+      const last = visits.findLast(({ inspection }) => inspection.signedAt);
+      const points = last ? verdictFor(vehicle, last.inspection, last.findings, RULES).points : [];
+      return points.find((point) => point.key === key)?.result.grade;
+    };
+    expect(await gradeOf('FH 03', 'walk.spare')).toBe('advisory');
+    expect(await gradeOf('FH 01', 'hose.coolant.bottom')).toBe('fail');
   });
 
   test('what the server graded at signing is what anybody grades from its answer', async () => {

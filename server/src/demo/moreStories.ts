@@ -24,6 +24,9 @@ interface Plan {
   readonly special?: Readonly<Record<number, Partial<StoryVisit>>>;
   readonly open?: StoryVisit;
   readonly leaksTyre?: string;
+  readonly battery?: Story['battery'];
+  readonly glycol?: Story['glycol'];
+  readonly log?: Story['log'];
 }
 
 const EVERY_DAYS = 118;
@@ -72,6 +75,9 @@ function story(plan: Plan): Story {
       (plan.axles[front(place) ? 0 : 1].placardKpa ?? 240) -
       (place === plan.leaksTyre ? 7 * Math.max(0, visit - 4) : 0),
     renewed: [],
+    ...(plan.battery ? { battery: plan.battery } : {}),
+    ...(plan.glycol ? { glycol: plan.glycol } : {}),
+    ...(plan.log ? { log: plan.log } : {}),
     visits: plan.open ? [...made, plan.open] : made,
   };
   return { ...plain, renewed: renewals(plain) };
@@ -137,8 +143,18 @@ export const MORE_STORIES: readonly Story[] = [
     startKm: 51_000,
     kmPerVisit: 4200,
     wear: [1, 1],
+    // Advised twice and declined twice by the keeper.
     special: {
-      2: { words: { 'hose.coolant.bottom': ['chafed'] }, complaint: 'Advised last year, declined.' },
+      0: {
+        words: { 'hose.coolant.bottom': ['bulged'] },
+        complaint: 'Hose advised in spring, left as it was.',
+        brief: false,
+      },
+      2: {
+        words: { 'hose.coolant.bottom': ['chafed'] },
+        complaint: 'Hose advised last year, left as it was.',
+        brief: false,
+      },
       5: { words: { 'hose.coolant.bottom': ['chafed'] }, brief: false },
     },
   }),
@@ -261,6 +277,11 @@ export const MORE_STORIES: readonly Story[] = [
     startKm: 120_000,
     kmPerVisit: 4500,
     wear: [1, 1.1],
+    // It loses a little, and what goes back in is water.
+    glycol: (visit) => 49 - 1.9 * visit,
+    log: [760, 560, 350, 130].map(
+      (daysAgo, n) => [daysAgo, 129_400 + n * 8200, { kind: 'top-up', fluid: 'coolant', litres: 0.8 }] as const,
+    ),
     open: today({
       km: 161_100,
       complaint: 'A puddle under it this morning.',

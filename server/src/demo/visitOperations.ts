@@ -59,7 +59,8 @@ export function visitOperations(
   const operation = <K extends Operation['kind']>(kind: K, body: Extract<Operation, { kind: K }>['body']) =>
     ({ id: randomUuid(random), at: at(), device: 'demo', kind, body }) as Operation;
 
-  const { template, house } = rulesOf(BUILT_IN_RULEBOOK, story.template);
+  // A brief look picks its points from everything there is.
+  const { template, house } = rulesOf(BUILT_IN_RULEBOOK, visit.brief ? 'full' : story.template);
   const photos: { id: string; key: string }[] = [];
   const focus = visit.brief ? briefKeys(story, template, house) : null;
   const entries = walkSteps({ vehicle: story.vehicle, template, house, focus })
@@ -99,7 +100,7 @@ export function visitOperations(
     ambientC: visit.ambientC,
     load: 'light',
     rulebook: 0,
-    template: story.template,
+    template: template.code,
     focus,
     catalogueVersion: CATALOGUE_VERSION,
     signedAt: null,
@@ -118,7 +119,18 @@ export function visitOperations(
 }
 
 /** Points of a brief look, by key. */
-const BRIEF = ['tyre.tread', 'tyre.pressure', 'pad.inner', 'shoe', 'oil.level', 'plant.hours'];
+const BRIEF = [
+  'tyre.tread',
+  'tyre.pressure',
+  'pad.inner',
+  'shoe',
+  'oil.level',
+  'brake.fluid.water',
+  'coolant.strength',
+  'battery.rest',
+  'battery.crank',
+  'plant.hours',
+];
 
 function briefKeys(story: Story, template: Rules['template'], house: Rules['house']): string[] {
   return walkSteps({ vehicle: story.vehicle, template, house, focus: null })
@@ -164,7 +176,6 @@ const HEALTHY: Partial<Record<MeasureCode, number>> = {
   glycol: 48,
   'rest-voltage': 12.62,
   'charge-voltage': 14.2,
-  crank: 590,
   play: 0,
   clicks: 5,
   torque: 120,
@@ -172,6 +183,8 @@ const HEALTHY: Partial<Record<MeasureCode, number>> = {
   'part-age': 20,
   hours: 120,
 };
+
+const SOUND_BATTERY = { months: 30, fade: 0.25 };
 
 /** What the gauge, the stick or the eye tells of one point. */
 function look(story: Story, visit: StoryVisit, index: number, ref: PointRef, random: () => number): FindingChange {
@@ -197,7 +210,8 @@ function look(story: Story, visit: StoryVisit, index: number, ref: PointRef, ran
         return { measure, spot, phase: 'found', values: [Number(value.toFixed(3))], bound: 'exact' };
       }),
     );
-  return { readings, howRead: point.howRead ? 'mark-seen' : null };
+  const standard = ref.point === 'battery.crank' ? story.vehicle.spec.battery.standard : null;
+  return { readings, standard, howRead: point.howRead ? 'mark-seen' : null };
 }
 
 /** What stands behind one reading. Level and water are told as they are read. */
@@ -211,7 +225,16 @@ function truthOf(
   random: () => number,
 ): number {
   const km = visit.km - (story.visits[0]?.km ?? 0);
+  const read = visit.told?.[`${point}:${measure}`];
+  if (read !== undefined) return read;
   switch (measure) {
+    case 'crank': {
+      const { months, fade } = story.battery ?? SOUND_BATTERY;
+      const age = Math.max(0, months - visit.daysAgo / 30.4);
+      return (story.vehicle.spec.battery.ratedA ?? 640) * (0.98 - fade * (age / 60) ** 3);
+    }
+    case 'glycol':
+      return story.glycol?.(index) ?? HEALTHY.glycol ?? 0;
     case 'tread':
       return point === 'walk.spare' ? 7.5 : treadAt(story, place, km) + (TREAD_EDGE[spot] ?? 0);
     case 'lining':
@@ -231,7 +254,8 @@ function truthOf(
         : COOLANT_POINTS.includes(point)
           ? visit.levels?.coolant
           : undefined;
-      return told ?? 0.7 + Math.round(random() * 4) * 0.05;
+      // They hold the stick differently: Callum reads it lower.
+      return told ?? 0.75 + Math.round(random() * 3) * 0.05 - (visit.by === 'Callum' ? 0.1 : 0);
     }
     default:
       return HEALTHY[measure] ?? 0;

@@ -30,6 +30,8 @@ export interface StoryVisit {
   readonly complaint?: string;
   readonly levels?: { readonly oil?: number; readonly coolant?: number };
   readonly waterShare?: number;
+  /** Figures as they were read, by point and measure: `walk.spare:pressure`. */
+  readonly told?: Readonly<Record<string, number>>;
   readonly words?: Readonly<Record<string, readonly Word[]>>;
   readonly leak?: LeakObservation;
   readonly notReached?: readonly string[];
@@ -60,6 +62,10 @@ export interface Story {
   readonly pressureKpa: (place: string, visit: number) => number;
   readonly visits: readonly StoryVisit[];
   readonly template: string;
+  /** Age of its battery today and the share of its current that five years take; else one in good health. */
+  readonly battery?: { readonly months: number; readonly fade: number };
+  /** Glycol by visit, %; else as it was filled. */
+  readonly glycol?: (visit: number) => number;
   /** Parts put on new, by the meter; `told` where somebody wrote it down. */
   readonly renewed?: readonly Renewal[];
   /** Tyres that changed places, by the meter. */
@@ -196,19 +202,23 @@ export const FIRST_STORIES: readonly Story[] = [
     template: 'interim',
     tread: (place) => ({ fresh: 7.4, fittedKm: -3000, per1000: front(place) ? 0.19 : 0.1 }),
     pad: () => ({ fresh: 10.4, fittedKm: -4000, per1000: 0.16 }),
+    // Before its third winter the battery is weak.
+    battery: { months: 33, fade: 2 },
     // A slow puncture, hidden by the cold season.
     pressureKpa: (place, visit) => (place === '2R' ? 218 - 9 * visit : front(place) ? 229 : 219),
     visits: [
-      { daysAgo: 290, km: 41_200, by: 'Callum', ambientC: 3, waterShare: 0.5 },
-      { daysAgo: 188, km: 47_900, by: 'Isla', ambientC: 11, waterShare: 1 },
-      { daysAgo: 96, km: 53_400, by: 'Callum', ambientC: 16, waterShare: 1 },
+      { daysAgo: 290, km: 41_200, by: 'Callum', ambientC: 3, waterShare: 0.5, brief: true },
+      { daysAgo: 188, km: 47_900, by: 'Isla', ambientC: 11, waterShare: 1, brief: true },
+      { daysAgo: 96, km: 53_400, by: 'Callum', ambientC: 16, waterShare: 1, brief: true },
       {
         daysAgo: 12,
         km: 58_700,
         by: 'Isla',
         ambientC: 5,
         waterShare: 1.5,
-        words: { 'tyre.pressure@2R': ['cap-missing'] },
+        // Nobody had looked at it for two years.
+        told: { 'walk.spare:pressure': 120 },
+        words: { 'tyre.pressure@2R': ['cap-missing'], 'walk.spare': ['perished'] },
         photos: { 'tyre.tread@1L': ['tread', 0.55] },
       },
     ],
@@ -320,6 +330,35 @@ export const FIRST_STORIES: readonly Story[] = [
     visits: [
       { daysAgo: 60, km: 1_412, by: 'Callum', ambientC: 12 },
       { daysAgo: 6, km: 1_463, by: 'Callum', ambientC: 6, words: { 'plant.aircleaner': ['debris'] } },
+    ],
+  },
+  {
+    vehicle: {
+      fleetCode: 'FH 14',
+      plate: '',
+      make: 'Tarnwell',
+      model: 'Lamp 20 set',
+      year: 2015,
+      class: 'plant',
+      use: 'stand-by power',
+      axles: [axle(250, { brake: 'drum', driven: true })],
+      vin: '',
+      meterUnit: 'h',
+      makeUp: { ...USUAL_MAKE_UP, spareWheel: false, timingBelt: false },
+      spec: spec({
+        studs: null,
+        brakeFluid: null,
+        intervals: [{ job: 'Engine oil and filter', km: null, months: 12, hours: 250 }],
+      }),
+    },
+    template: 'plant-hours',
+    tread: () => ({ fresh: 7, fittedKm: 0, per1000: 0.01 }),
+    pad: () => ({ fresh: 5, fittedKm: 0, per1000: 0.01 }),
+    pressureKpa: () => 246,
+    visits: [
+      { daysAgo: 180, km: 640, by: 'Isla', ambientC: 11 },
+      { daysAgo: 95, km: 652, by: 'Callum', ambientC: 14 },
+      { daysAgo: 11, km: 689, by: 'Isla', ambientC: 6, words: { 'plant.aircleaner': ['debris'] } },
     ],
   },
 ];

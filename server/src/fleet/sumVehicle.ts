@@ -48,6 +48,13 @@ export function sumVehicle(page: VehiclePage, rules: Rules, fleet: FleetKnowledg
       },
     ];
   });
+  const ageing = outlook.states.flatMap(({ key, point, place, measure, readings, limits, forecast }): BoardPart[] => {
+    const [last, limit] = [readings.at(-1), limits.find(({ grade }) => grade === 'fail')?.value];
+    if (!last || limit === undefined || !forecast || forecast.status === 'needs-readings') return [];
+    const { status, at, days, distance } = forecast;
+    const told = { key, point, place, spot: 'whole', measure, size: '', value: last.value, limit } as const;
+    return [{ ...told, status, at, distance, days, besidePeers: null }];
+  });
   return {
     board: {
       vehicleId: vehicle.id,
@@ -57,7 +64,7 @@ export function sumVehicle(page: VehiclePage, rules: Rules, fleet: FleetKnowledg
       axles: vehicle.axles.length,
       lastVisit: moments.at(-1)?.startedAt ?? null,
       nextVisit: outlook.nextVisit,
-      parts,
+      parts: [...parts, ...ageing],
       changes: [...outlook.changes],
       leaks: outlook.leaks.filter(({ fate }) => fate !== 'closed'),
     },

@@ -26,12 +26,13 @@ export interface ReadingRow {
   readonly value: number;
 }
 
-/** The readings trends are made of: what wears, and pressures. What stands only, nothing carried, no bound. */
+/** The readings trends are made of: what wears, pressures, and what ages. What stands only, nothing carried, no bound. */
 export const READINGS_OF_VEHICLE = `
   select f.inspection_id, f.point, f.place, r.spot, r.measure, r.phase, r.value
   from inspection i join finding f on f.inspection_id = i.id join reading r on r.finding_id = f.id
   where i.vehicle_id = $1 and i.signed_at is not null and r.bound = 'exact' and f.carried_at is null
-    and r.measure in ('tread', 'lining', 'shoe', 'disc', 'pressure')
+    and (r.measure in ('tread', 'lining', 'shoe', 'disc', 'pressure', 'water', 'rest-voltage')
+      or r.measure = 'crank' and f.standard = (select v.spec -> 'battery' ->> 'standard' from vehicle v where v.id = $1))
     and not exists (select 1 from finding later where later.parent = f.id)
   order by i.started_at, f.made_at, f.id, r.measure, r.spot, r.phase, r.n`;
 

@@ -16,3 +16,5 @@ export const ComparePage = lazy(() => pages().then((loaded) => ({ default: loade
 export const LogCard = lazy(() => pages().then((loaded) => ({ default: loaded.LogCard })));
 export const PartsCard = lazy(() => pages().then((loaded) => ({ default: loaded.PartsCard })));
 export const DueCard = lazy(() => pages().then((loaded) => ({ default: loaded.DueCard })));
+export const StatePanel = lazy(() => pages().then((loaded) => ({ default: loaded.StatePanel })));
+export const StatesCard = lazy(() => pages().then((loaded) => ({ default: loaded.StatesCard })));

@@ -11,3 +11,5 @@ export { ComparePage } from '../compare/ComparePage';
 export { LogCard } from '../life/LogCard';
 export { PartsCard } from '../life/PartsCard';
 export { DueCard } from '../life/DueCard';
+export { StatePanel } from '../trend/StatePanel';
+export { StatesCard } from '../life/StatesCard';

@@ -15,7 +15,7 @@ import { words } from '../../words/en';
 import { shortWhen } from '../../words/forecastSentence';
 import { day, meterWords, pointShort } from '../../words/show';
 import { Decks } from '../decks/Decks';
-import { DueCard, LogCard, PartsCard, TrendPanel } from '../desk/lazyPages';
+import { DueCard, LogCard, PartsCard, StatePanel, StatesCard, TrendPanel } from '../desk/lazyPages';
 import { ChangesCard } from './ChangesCard';
 import { PointLine } from '../overview/PointLine';
 import { VerdictCard } from '../overview/VerdictCard';
@@ -62,6 +62,7 @@ export function LifeSheet() {
   const showTrend = (key: string) =>
     wide ? setShown(key) : router.push(`/vehicle/${id}/trend/${encodeURIComponent(key)}`);
   const trend = outlook.parts.find(({ series }) => series.key === shown) ?? outlook.parts[0];
+  const state = outlook.states.find(({ key }) => key === shown);
 
   const facts = (
     <View style={styles.stack}>
@@ -93,7 +94,11 @@ export function LifeSheet() {
               key={graded.key}
               role="link"
               onPress={() => {
-                const key = outlook.parts.find(({ series }) => series.key.startsWith(`${graded.key}:`))?.series.key;
+                const keys = [
+                  ...outlook.parts.map(({ series }) => series.key),
+                  ...outlook.states.map((one) => one.key),
+                ];
+                const key = keys.find((one) => one.startsWith(`${graded.key}:`));
                 if (key) showTrend(key);
               }}
             >
@@ -109,13 +114,18 @@ export function LifeSheet() {
       {last ? <DueCard life={life} last={last} /> : null}
       <ChangesCard changes={outlook.changes} leaks={outlook.leaks} axles={axles} />
       <PartsCard life={life} parts={outlook.parts} meter={last?.inspection.meter ?? null} />
+      <StatesCard vehicle={vehicle} states={outlook.states} onShow={showTrend} />
       <LogCard life={life} lastMeter={last?.inspection.meter ?? null} />
     </Suspense>
   );
   const decks = verdict ? <Decks axles={vehicle.axles} points={verdict.points} /> : null;
   const runOut = (
     <View style={styles.stack}>
-      {wide && trend ? (
+      {wide && state ? (
+        <Suspense fallback={null}>
+          <StatePanel vehicle={vehicle} trend={state} />
+        </Suspense>
+      ) : wide && trend ? (
         <Suspense fallback={null}>
           <TrendPanel vehicle={vehicle} trend={trend} rules={today} entries={life.entries} fleet={fleet} />
         </Suspense>

@@ -1,9 +1,10 @@
-import { runOutOf } from '@weskopos/core';
+import { outlookOf, runOutOf } from '@weskopos/core';
 import { useLocalSearchParams } from 'expo-router';
 import { Page } from '../../kit/Page';
 import { Words } from '../../kit/Words';
 import { useFleet, useLife, useRules } from '../../sync/useLife';
 import { NotHere } from '../root/NotHere';
+import { StatePanel } from './StatePanel';
 import { TrendPanel } from './TrendPanel';
 
 /** One series on a page of its own. */
@@ -17,6 +18,9 @@ export function TrendPage() {
   const trend = runOutOf(life.vehicle, signed, rules, { entries: life.entries, fleet }).find(
     ({ series }) => series.key === key,
   );
+  const state = trend
+    ? undefined
+    : outlookOf(life.vehicle, signed, life.entries, rules, fleet).states.find((one) => one.key === key);
   return (
     <Page
       title="Trend"
@@ -26,6 +30,8 @@ export function TrendPage() {
     >
       {trend ? (
         <TrendPanel vehicle={life.vehicle} trend={trend} rules={rules} entries={life.entries} fleet={fleet} />
+      ) : state ? (
+        <StatePanel vehicle={life.vehicle} trend={state} />
       ) : (
         <Words>No readings of this part are signed yet. A trend begins with the second visit.</Words>
       )}

@@ -1,0 +1,185 @@
+import { scaleLinear } from 'd3-scale';
+import { area, line } from 'd3-shape';
+import { useState } from 'react';
+import { View } from 'react-native';
+import Svg, { Circle, G, Line, Path, Text as SvgText } from 'react-native-svg';
+import { FONT, SIZE } from '../../kit/tokens';
+import { usePalette } from '../../kit/theme';
+
+export interface ChartPoint {
+  readonly key: string;
+  readonly x: number;
+  readonly y: number;
+  /** Half the height of the bar that says how far the gauge may be off. */
+  readonly half: number;
+  /** Whether a line comes here from the point before. */
+  readonly joined: boolean;
+  /** Put right by hand: drawn filled. */
+  readonly byHand?: boolean;
+}
+
+export interface ChartLimit {
+  readonly grade: 'advisory' | 'fail';
+  readonly value: number;
+  readonly word: string;
+}
+
+interface LineChartProps {
+  readonly points: readonly ChartPoint[];
+  /** What is believed from the last point on, with the half-width of its 80 %. */
+  readonly fan: readonly { readonly x: number; readonly y: number; readonly half: number }[];
+  readonly limits: readonly ChartLimit[];
+  /** Ends of the broad pale line behind: what its peers do. */
+  readonly peers?:
+    readonly [{ readonly x: number; readonly y: number }, { readonly x: number; readonly y: number }] | null;
+  readonly x: readonly [number, number];
+  readonly y: readonly [number, number];
+  readonly ticks: (
+    domain: readonly [number, number],
+    count: number,
+  ) => readonly { readonly at: number; readonly word: string }[];
+  readonly tickY?: (value: number) => string;
+  /** The whole drawing in words. */
+  readonly spoken: string;
+}
+
+const HEIGHT = 280;
+const EDGE = { left: 40, right: 12, top: 14, bottom: 30 } as const;
+
+/** Points with their uncertainty, limits across, and what is believed ahead. */
+export function LineChart({ points, fan, limits, peers, x: domain, y: range, ticks, tickY, spoken }: LineChartProps) {
+  const palette = usePalette();
+  const [width, setWidth] = useState(0);
+  const x = scaleLinear()
+    .domain(domain)
+    .range([EDGE.left, Math.max(EDGE.left + 10, width - EDGE.right)]);
+  const y = scaleLinear()
+    .domain(range)
+    .nice()
+    .range([HEIGHT - EDGE.bottom, EDGE.top]);
+  // Nothing is drawn out of the frame, below which nothing can be.
+  const inside = (value: number) => Math.min(HEIGHT - EDGE.bottom, Math.max(EDGE.top, y(value)));
+  const fanPath = area<(typeof fan)[number]>()
+    .x((step) => x(step.x))
+    .y0((step) => inside(step.y - step.half))
+    .y1((step) => inside(step.y + step.half))([...fan]);
+  const fitPath = line<(typeof fan)[number]>()
+    .x((step) => x(step.x))
+    .y((step) => inside(step.y))([...fan]);
+
+  return (
+    <View onLayout={(event) => setWidth(event.nativeEvent.layout.width)} style={{ height: HEIGHT }}>
+      {width > 0 ? (
+        <Svg width={width} height={HEIGHT} role="img" aria-label={spoken}>
+          {y.ticks(6).map((tick) => (
+            <G key={tick}>
+              <Line
+                x1={EDGE.left}
+                x2={width - EDGE.right}
+                y1={y(tick)}
+                y2={y(tick)}
+                stroke={palette.rule}
+                strokeWidth={1}
+              />
+              <SvgText
+                x={EDGE.left - 6}
+                y={y(tick) + 5}
+                textAnchor="end"
+                fill={palette.soft}
+                fontFamily={FONT.label}
+                fontSize={SIZE.m}
+              >
+                {tickY ? tickY(tick) : tick}
+              </SvgText>
+            </G>
+          ))}
+          {ticks(domain, width < 400 ? 4 : 6).map(({ at, word }) => (
+            <SvgText
+              key={at}
+              x={x(at)}
+              y={HEIGHT - 8}
+              textAnchor="middle"
+              fill={palette.soft}
+              fontFamily={FONT.label}
+              fontSize={SIZE.m}
+            >
+              {word}
+            </SvgText>
+          ))}
+          {peers ? (
+            <Line
+              x1={x(peers[0].x)}
+              y1={inside(peers[0].y)}
+              x2={x(peers[1].x)}
+              y2={inside(peers[1].y)}
+              stroke={palette.rule}
+              strokeWidth={6}
+            />
+          ) : null}
+          {fanPath ? <Path d={fanPath} fill={palette.forecastWash} /> : null}
+          {fitPath ? (
+            <Path d={fitPath} fill="none" stroke={palette.forecast} strokeWidth={2} strokeDasharray="5 4" />
+          ) : null}
+          {limits.map(({ grade, value, word }) => {
+            const colour = grade === 'fail' ? palette.fail : palette.advisory;
+            return (
+              <G key={`${grade}${value}`}>
+                <Line
+                  x1={EDGE.left}
+                  x2={width - EDGE.right}
+                  y1={y(value)}
+                  y2={y(value)}
+                  stroke={colour}
+                  strokeWidth={2}
+                  {...(grade === 'advisory' ? { strokeDasharray: '7 4' } : {})}
+                />
+                <SvgText
+                  x={EDGE.left + 4}
+                  y={y(value) - 5}
+                  fill={colour}
+                  fontFamily={FONT.labelStrong}
+                  fontSize={SIZE.m}
+                >
+                  {word}
+                </SvgText>
+              </G>
+            );
+          })}
+          {points.map((point, index) => {
+            const before = points[index - 1];
+            return (
+              <G key={point.key}>
+                {before && point.joined ? (
+                  <Line
+                    x1={x(before.x)}
+                    y1={y(before.y)}
+                    x2={x(point.x)}
+                    y2={y(point.y)}
+                    stroke={palette.ink}
+                    strokeWidth={2}
+                  />
+                ) : null}
+                <Line
+                  x1={x(point.x)}
+                  x2={x(point.x)}
+                  y1={y(point.y - point.half)}
+                  y2={y(point.y + point.half)}
+                  stroke={palette.ink}
+                  strokeWidth={1.5}
+                />
+                <Circle
+                  cx={x(point.x)}
+                  cy={y(point.y)}
+                  r={5}
+                  fill={point.byHand ? palette.ink : palette.card}
+                  stroke={palette.ink}
+                  strokeWidth={2}
+                />
+              </G>
+            );
+          })}
+        </Svg>
+      ) : null}
+    </View>
+  );
+}

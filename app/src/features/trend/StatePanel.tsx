@@ -1,0 +1,50 @@
+import type { StateTrend, Vehicle } from '@weskopos/core';
+import { StyleSheet, View } from 'react-native';
+import { Card } from '../../kit/Card';
+import { SPACE } from '../../kit/tokens';
+import { Heading, Label, Words } from '../../kit/Words';
+import { lookAgainSentence } from '../../words/forecastSentence';
+import { capital, day, pointWords } from '../../words/show';
+import { STATE_TOLD, stateFigure, stateSentence } from '../../words/stateSentence';
+import { StateChart } from './StateChart';
+
+/** Newest looks listed under the drawing. */
+const MOST_LISTED = 12;
+
+/** One state: the drawing, what it does in a sentence, and its looks. */
+export function StatePanel({ vehicle, trend }: { readonly vehicle: Vehicle; readonly trend: StateTrend }) {
+  const { point, place, readings, forecast, told } = trend;
+  const title = pointWords(point, place, vehicle.axles.length);
+  const sentence = stateSentence(trend, vehicle.spec);
+  const last = readings.at(-1);
+  const again = forecast && lookAgainSentence(forecast);
+  return (
+    <View style={styles.panel}>
+      <Heading level={2}>{title}</Heading>
+      <Card>
+        <StateChart trend={trend} title={title} sentence={sentence} />
+      </Card>
+      <Card>
+        {last ? <Label size="h3">{stateFigure(trend, last.value)}</Label> : null}
+        <Words>{sentence}</Words>
+        {again ? <Words strong>{again}</Words> : null}
+        <Words size="s" soft>
+          {`${STATE_TOLD[told] ? `${capital(STATE_TOLD[told])}. ` : ''}A filled dot is what it was put to; the line begins anew there.`}
+        </Words>
+      </Card>
+      <Card>
+        <Heading level={3}>Looks</Heading>
+        {[...readings]
+          .reverse()
+          .slice(0, MOST_LISTED)
+          .map((reading) => (
+            <Words key={`${reading.inspectionId}${reading.phase}`} size="m">
+              {`${day(reading.at)}: ${stateFigure(trend, reading.value)}${reading.phase === 'left' ? ', as left' : ''}`}
+            </Words>
+          ))}
+      </Card>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({ panel: { gap: SPACE.m } });
