@@ -178,11 +178,11 @@ describe('what an older app wrote', () => {
   });
 
   test('rules of a house that was not asked how far to look ahead follow what is usual', () => {
-    const { lookAhead, ...house } = BUILT_IN_RULEBOOK.house;
+    const { lookAhead, repeatability: _repeatability, ...house } = BUILT_IN_RULEBOOK.house;
     const put = (body: unknown) => upgradeOperation({ kind: 'rulebook.put', body }).body;
     expect(put({ ...BUILT_IN_RULEBOOK, house })).toEqual(BUILT_IN_RULEBOOK);
     expect(put({ ...BUILT_IN_RULEBOOK, house: { ...house, lookAhead: lookAhead / 2 } })).toMatchObject({
-      house: { lookAhead: 0.1 },
+      house: { lookAhead: 0.1, repeatability: {} },
     });
     expect(put('nonsense')).toBe('nonsense');
   });

@@ -78,7 +78,7 @@ test('a score before anything has come true is all open', () => {
     pinball: null,
     naive: none,
   };
-  const card = { forecasts: 9, byKind: [line], calibrated: {}, repeats: [] };
+  const card = { forecasts: 9, byKind: [line], calibrated: {}, repeats: [], byInspector: [], hands: [] };
   expect(scorecardSchema.parse(card)).toEqual(card);
   expect(scorecardSchema.safeParse({ ...card, byKind: [{ ...line, held: 'most' }] }).success).toBe(false);
 });

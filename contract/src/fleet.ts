@@ -133,5 +133,17 @@ export const scorecardSchema = z.object({
   /** Scored forecasts behind each kind's stretching; none where it still speaks as the model does. */
   calibrated: z.record(z.string(), z.number()),
   repeats: z.array(z.object({ measure: z.enum(MEASURE_CODES), pairs: z.number(), sigma: z.number() })),
+  /** Only for a lead, by name: the forecasts shown after each person's visits, and two persons' readings of one thing. */
+  byInspector: z.array(scoreLineSchema),
+  hands: z.array(
+    z.object({
+      measure: z.enum(MEASURE_CODES),
+      names: z.tuple([z.string(), z.string()]),
+      pairs: z.number(),
+      /** How much more the first reads than the second, stored unit, and the standard deviation of single differences. */
+      bias: z.number(),
+      sigma: z.number(),
+    }),
+  ),
 });
 export type Scorecard = z.infer<typeof scorecardSchema>;

@@ -106,6 +106,7 @@ const houseSchema = z.strictObject({
   designLowC: z.number().min(-60).max(20),
   hardUseFactor: z.number(),
   lookAhead: z.number(),
+  repeatability: z.partialRecord(z.enum(MEASURE_CODES), z.number().positive().max(100)),
   winterMonths: z.array(z.number().int().min(1).max(12)).max(12),
 }) as unknown as z.ZodType<HouseRules>;
 

@@ -62,7 +62,7 @@ export function upgradeVehicle(raw: unknown): unknown {
 /** The same for a rulebook: a house that was not asked yet follows what is usual. */
 function upgradeRulebook(raw: unknown): unknown {
   if (!isRaw(raw) || !isRaw(raw.house)) return raw;
-  return { ...raw, house: { lookAhead: USUAL_HOUSE_RULES.lookAhead, ...raw.house } };
+  return { ...raw, house: { lookAhead: USUAL_HOUSE_RULES.lookAhead, repeatability: {}, ...raw.house } };
 }
 
 const UPGRADES: Readonly<Record<string, (body: unknown) => unknown>> = {

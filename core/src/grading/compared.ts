@@ -5,6 +5,7 @@ import { readingAt, readingValue, type Bound, type Finding, type Phase, type Rea
 import type { Inspection } from '../inspection/inspection';
 import type { PointRef } from '../inspection/walkSteps';
 import type { LimitRow } from '../limits/limitSheet';
+import type { HouseRules } from '../rules/houseRules';
 import type { Rules } from '../rules/rulebook';
 import { axleAt, oppositePlace, otherAxlePlace, type Place, type Vehicle } from '../vehicle/vehicle';
 import { pressureAtReference } from './pressureAtReference';
@@ -44,8 +45,10 @@ export type Compared =
 const CHARGED_V = 12.4;
 const TURNED: Record<Bound, Bound> = { exact: 'exact', over: 'under', under: 'over' };
 
-export function uncertaintyOf(reading: Reading): number {
-  return standardUncertainty(MEASURES[reading.measure], reading.values.length);
+/** Standard uncertainty of one reading by its gauge's step and how well the house's readings repeat, stored unit. */
+export function uncertaintyOf({ measure, values }: Reading, house: Pick<HouseRules, 'repeatability'>): number {
+  const { step, repeatability } = MEASURES[measure];
+  return standardUncertainty({ step, repeatability: house.repeatability[measure] ?? repeatability }, values.length);
 }
 
 /** What a row compares, for the readings of its measure on one point. */
@@ -67,14 +70,14 @@ export function compared(
       reading,
       bound: reading.bound,
       onlyWhenBad: false,
-      ...make(readingValue(reading), uncertaintyOf(reading)),
+      ...make(readingValue(reading), uncertaintyOf(reading, rules.house)),
     }));
   const notJudged = (why: NotJudged): Compared[] => [{ status: 'not-judged', why }];
   switch (row.kind) {
     case 'value':
       return each((value, u) => ({ value, u }));
     case 'spread':
-      return spread(readings);
+      return spread(readings, rules.house);
     case 'across':
       return difference(ref, readings, context, phase, pointKey(ref.point, oppositePlace(ref.place)));
     case 'front-rear': {
@@ -122,11 +125,11 @@ function crankNotJudged(finding: Finding, { vehicle, standing }: GradingContext)
   return rested ? null : 'not-charged';
 }
 
-function spread(readings: readonly Reading[]): Compared[] {
+function spread(readings: readonly Reading[], house: HouseRules): Compared[] {
   const [first] = readings;
   if (!first || readings.length < 2 || readings.some(({ bound }) => bound !== 'exact')) return [];
   const values = readings.map(readingValue);
-  const u = Math.SQRT2 * Math.max(...readings.map(uncertaintyOf));
+  const u = Math.SQRT2 * Math.max(...readings.map((reading) => uncertaintyOf(reading, house)));
   const value = Math.max(...values) - Math.min(...values);
   return [{ status: 'value', spot: 'whole', value, u, reading: first, bound: 'exact', onlyWhenBad: true }];
 }
@@ -142,7 +145,7 @@ function difference(
   const own = least(readings);
   const other = least(readingsOf(context.standing.get(otherKey), ref, phase));
   if (!own || !other || otherKey === pointKey(ref.point, ref.place)) return [];
-  const u = Math.hypot(uncertaintyOf(own), uncertaintyOf(other));
+  const u = Math.hypot(uncertaintyOf(own, context.rules.house), uncertaintyOf(other, context.rules.house));
   const value = Math.abs(readingValue(own) - readingValue(other));
   return [{ status: 'value', spot: own.spot, value, u, reading: own, bound: 'exact', onlyWhenBad: true }];
 }
@@ -182,7 +185,7 @@ function placardShare(
   place: Place,
   finding: Finding,
   reading: Reading,
-  { vehicle, inspection }: GradingContext,
+  { vehicle, inspection, rules }: GradingContext,
   phase: Phase | undefined,
 ): Compared {
   const placardKpa = placardAt(vehicle, place, inspection.load);
@@ -195,7 +198,7 @@ function placardShare(
     status: 'value',
     spot: reading.spot,
     value: Math.abs(off) <= (row.ignoreUpToKpa ?? 0) ? 0 : off / placardKpa,
-    u: uncertaintyOf(reading) / placardKpa,
+    u: uncertaintyOf(reading, rules.house) / placardKpa,
     reading,
     bound: reading.bound,
     onlyWhenBad: false,

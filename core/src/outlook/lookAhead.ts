@@ -47,7 +47,7 @@ export function lookAheadOf(given: LookAheadGiven): LookAhead {
     const before = known.get(asked);
     if (before !== undefined) return before;
     const today = { inspectionId: inspection.id, ...ref, spot, measure, phase: 'found', value } as const;
-    const u = uncertaintyOf({ measure, spot, phase: 'found', values: [value], bound: 'exact' });
+    const u = uncertaintyOf({ measure, spot, phase: 'found', values: [value], bound: 'exact' }, rules.house);
     const sofar = alike.get(`${ref.point} ${spot} ${measure}`) ?? [];
     const series = seriesFrom(moments, [...sofar, { ...today, u }], entries).find((one) => one.key === key);
     const limit = series && runsOut(series) ? failLimit(vehicle, series, rules) : null;

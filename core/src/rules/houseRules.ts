@@ -1,3 +1,4 @@
+import type { MeasureCode } from '../catalogue/measures';
 import type { Unit } from '../units/units';
 
 const CHOICES = {
@@ -51,6 +52,8 @@ export type HouseRules = { readonly [Q in HouseQuestion]: HouseChoice<Q> } & {
   readonly hardUseFactor: number;
   /** Chance to be under the fail limit before the next visit from which a passing wear reading is an advisory, over 0 to 1. */
   readonly lookAhead: number;
+  /** How well this house's own gauges and hands repeat, one standard deviation, stored unit; else the usual gauge's. */
+  readonly repeatability: Readonly<Partial<Record<MeasureCode, number>>>;
   /** Months in which winter-marked tyres are judged as such, 1 to 12. */
   readonly winterMonths: readonly number[];
 };
@@ -64,5 +67,6 @@ export const USUAL_HOUSE_RULES: HouseRules = {
   designLowC: -25,
   hardUseFactor: 0.7,
   lookAhead: 0.2,
+  repeatability: {},
   winterMonths: [11, 12, 1, 2, 3],
 };

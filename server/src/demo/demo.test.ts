@@ -8,6 +8,7 @@ import {
   seededRandom,
   seriesOf,
   outlookOf,
+  pointKey,
   verdictFor,
   visitPoints,
 } from '@weskopos/core';
@@ -51,7 +52,9 @@ describe('a story becomes operations', () => {
       ...rulesOf(BUILT_IN_RULEBOOK, start?.kind === 'inspection.start' ? start.body.template : ''),
       focus: start?.kind === 'inspection.start' ? start.body.focus : null,
     }).length;
-    const findings = operations.filter(({ kind }) => kind === 'finding.put').length;
+    const findings = new Set(
+      operations.flatMap(({ kind, body }) => (kind === 'finding.put' ? [pointKey(body.point, body.place)] : [])),
+    ).size;
     expect(findings).toBeGreaterThan(3);
     if (halfDone) expect(findings).toBeLessThanOrEqual(points);
     else expect(findings).toBe(points);
@@ -122,6 +125,13 @@ describe('the demo workshop', () => {
     await workshop.context.fleet.learn();
     const { byKind } = scorecardSchema.parse((await workshop.client.get('/api/fleet/scorecard')).body);
     expect(byKind.find(({ name }) => name === 'tread')?.arrived).toBeGreaterThan(5);
+    const scorecard = scorecardSchema.parse((await workshop.client.get('/api/fleet/scorecard')).body);
+    // Two inspectors who hold the stick differently, seen where both read it.
+    const stick = scorecard.hands.find(({ measure }) => measure === 'level');
+    expect(stick).toMatchObject({ names: ['Callum', 'Isla'] });
+    expect(stick?.bias).toBeLessThan(-0.05);
+    expect(scorecard.byInspector.map(({ name }) => name)).toEqual(['Callum', 'Isla']);
+    expect(scorecard.repeats.find(({ measure }) => measure === 'tread')?.sigma).toBeCloseTo(0.1, 1);
     const { vehicles } = fleetBoardSchema.parse((await workshop.client.get('/api/fleet/board')).body);
     const changes = (code: string) => vehicles.find(({ fleetCode }) => fleetCode === code)?.changes ?? [];
     expect(changes('FH 07')).toEqual([expect.objectContaining({ kind: 'wear', measure: 'lining', places: ['1L'] })]);

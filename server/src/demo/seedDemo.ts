@@ -5,7 +5,7 @@ import { createPerson } from '../people/routes';
 import { keepPhoto } from '../photos/keepPhoto';
 import { drawPhoto } from './drawPhoto';
 import { lookedAhead, visitIn } from './lookedAhead';
-import { logOperations, visitOperations } from './visitOperations';
+import { logOperations, otherHand, visitOperations } from './visitOperations';
 import { MORE_STORIES } from './moreStories';
 import { DEMO_PEOPLE, FIRST_STORIES } from './world';
 
@@ -43,7 +43,7 @@ export async function seedDemo(context: Context): Promise<void> {
     const visits: VisitRecord[] = [];
     for (const [index, visit] of story.visits.entries()) {
       const by = idOf(visit.by);
-      const { operations: drawn, photos } = visitOperations(story, vehicle.id, index, clock(), random);
+      const { operations: drawn, photos, secondHand } = visitOperations(story, vehicle.id, index, clock(), random);
       const operations = lookedAhead(drawn, vehicle, visits, entries);
       const made = visitIn(drawn);
       if (made) visits.push(made);
@@ -54,7 +54,11 @@ export async function seedDemo(context: Context): Promise<void> {
       const outcomes = await acceptChanges(
         engine,
         journal,
-        operations.map((operation) => ({ operation, by, receivedAt })),
+        operations.map((operation) => ({
+          operation,
+          by: secondHand.has(operation.id) ? idOf(otherHand(visit.by)) : by,
+          receivedAt,
+        })),
       );
       const refused = outcomes.find(({ refusal }) => refusal);
       const signed = operations.find(({ kind }) => kind === 'inspection.sign');

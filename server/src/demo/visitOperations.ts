@@ -39,7 +39,13 @@ export interface DrawnVisit {
   readonly operations: readonly Operation[];
   /** Photo ids by the point they belong to, to be drawn and kept. */
   readonly photos: readonly { readonly id: string; readonly key: string }[];
+  /** Operations that the other inspector did: a second look at the same thing. */
+  readonly secondHand: ReadonlySet<string>;
 }
+
+/** Points that the other inspector reads again, to hold two hands against each other. */
+const READ_BY_BOTH = ['oil.level', 'coolant.level'];
+export const otherHand = (by: StoryVisit['by']): StoryVisit['by'] => (by === 'Callum' ? 'Isla' : 'Callum');
 
 /** One visit of a story as the operations a phone would have sent, three entries a minute. */
 export function visitOperations(
@@ -89,6 +95,18 @@ export function visitOperations(
           : finding,
       );
     });
+  const again = entries.flatMap((entry) => {
+    if (entry.kind !== 'finding.put' || visit.halfDone || !READ_BY_BOTH.includes(entry.body.point)) return [];
+    const { point, place } = entry.body;
+    const { readings } = look(story, { ...visit, by: otherHand(visit.by) }, index, { point, place }, random);
+    const stamp = { id: randomUuid(random), at: at() };
+    return [
+      operation(
+        'finding.put',
+        nextFinding(entry.body, { inspectionId, point, place }, stamp, { readings: readings ?? [] }),
+      ),
+    ];
+  });
   const start = operation('inspection.start', {
     id: inspectionId,
     vehicleId,
@@ -115,7 +133,8 @@ export function visitOperations(
     return { ...operation('act.put', { id: randomUuid(random), inspectionId, at: done, ...content }), at: done };
   });
   const sign = visit.halfDone ? [] : [operation('inspection.sign', { inspectionId, signedAt: at() })];
-  return { operations: [start, ...entries, ...acts, ...sign], photos };
+  const secondHand = new Set(again.map(({ id }) => id));
+  return { operations: [start, ...entries, ...again, ...acts, ...sign], photos, secondHand };
 }
 
 /** Points of a brief look, by key. */
@@ -184,6 +203,7 @@ const HEALTHY: Partial<Record<MeasureCode, number>> = {
   hours: 120,
 };
 
+const READ_TWICE = 0.1;
 const SOUND_BATTERY = { months: 30, fade: 0.25 };
 
 /** What the gauge, the stick or the eye tells of one point. */
@@ -203,11 +223,13 @@ function look(story: Story, visit: StoryVisit, index: number, ref: PointRef, ran
       spots.map((spot): Reading => {
         const gauge = MEASURES[measure];
         const truth = truthOf(story, visit, index, ref, measure, spot, random);
-        const value =
-          gauge.repeatability === 0 || AS_READ.includes(measure)
-            ? truth
-            : gaugeReads(truth, { step: gauge.step, sigma: gauge.repeatability, misread: 0 }, random);
-        return { measure, spot, phase: 'found', values: [Number(value.toFixed(3))], bound: 'exact' };
+        const exact = gauge.repeatability === 0 || AS_READ.includes(measure);
+        const read = () =>
+          exact ? truth : gaugeReads(truth, { step: gauge.step, sigma: gauge.repeatability, misread: 0 }, random);
+        // Now and then a gauge is set on twice.
+        const times = !exact && random() < READ_TWICE ? 2 : 1;
+        const values = Array.from({ length: times }, () => Number(read().toFixed(3)));
+        return { measure, spot, phase: 'found', values, bound: 'exact' };
       }),
     );
   const standard = ref.point === 'battery.crank' ? story.vehicle.spec.battery.standard : null;

@@ -2,6 +2,7 @@ import { fleetBoardSchema, fleetKnowledgeSchema, scorecardSchema } from '@weskop
 import { seededRandom, type LifeEntry } from '@weskopos/core';
 import { randomUUID } from 'node:crypto';
 import {
+  Client,
   newFinding,
   newInspection,
   newVehicle,
@@ -151,4 +152,45 @@ test('repeats in one reading are one, with the smaller uncertainty', () => {
   ]);
   expect(twice).toMatchObject({ value: 6.5 });
   expect(twice?.u).toBeLessThan(once?.u ?? 0);
+});
+
+test('what tells of persons is for a lead; two persons’ readings of one thing say how they differ', async () => {
+  const person = { name: 'Isla', secret: '246810', role: 'inspector' };
+  await workshop.client.send('POST', '/api/people', person);
+  const isla = new Client(workshop.client.base);
+  await isla.send('POST', '/api/session', { name: person.name, secret: person.secret });
+  const inspection = newInspection(vehicles[2]?.id ?? '', { meter: 60_000, startedAt: '2026-03-01T08:00:00.000Z' });
+  await workshop.client.operations(operationOf('inspection.start', inspection));
+  const read = async (client: Client, place: string, values: number[], parent: string | null) => {
+    const finding = newFinding(inspection.id, {
+      place,
+      parent,
+      readings: [{ measure: 'lining', spot: 'whole', phase: 'found', values, bound: 'exact' }],
+    });
+    await client.operations(operationOf('finding.put', finding));
+    return finding.id;
+  };
+  for (const [place, by, again] of [
+    ['1L', 6, 6.5],
+    ['1R', 7, 8],
+    ['2L', 5, 5],
+  ] as const) {
+    const first = await read(workshop.client, place, [by, by + 0.4], null);
+    await read(isla, place, [again + 0.2], first);
+  }
+  const ask = async (client: Client) => scorecardSchema.parse((await client.get('/api/fleet/scorecard')).body);
+  const [lead, inspector] = [await ask(workshop.client), await ask(isla)];
+  // 6.2 and 6.7, 7.2 and 8.2; the third says the same and may be the first one's figure under a new note.
+  expect(lead.hands).toEqual([
+    {
+      measure: 'lining',
+      names: ['Isla', 'Maren'],
+      pairs: 2,
+      bias: expect.closeTo(0.75, 6),
+      sigma: expect.closeTo(0.354, 3),
+    },
+  ]);
+  expect(lead.repeats).toEqual([{ measure: 'lining', pairs: 3, sigma: expect.closeTo(0.2828, 3) }]);
+  expect(lead.byInspector.map(({ name }) => name)).toEqual(['Maren']);
+  expect(inspector).toMatchObject({ hands: [], byInspector: [], repeats: lead.repeats });
 });

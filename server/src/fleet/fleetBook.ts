@@ -1,10 +1,11 @@
-import type { FleetBoard, Scorecard, VehicleBoard } from '@weskopos/contract';
-import { BUILT_IN_FLEET, type FleetKnowledge, type MeasureCode } from '@weskopos/core';
+import type { FleetBoard, Person, Scorecard, VehicleBoard } from '@weskopos/contract';
+import { BUILT_IN_FLEET, type FleetKnowledge } from '@weskopos/core';
 import { setTimeout } from 'node:timers/promises';
 import type { Engine } from '../db/engine';
 import { rulesOfToday } from '../rules/rulesOfVisit';
 import type { FleetAnswer } from './fleetWorker';
 import { recomputeFleet } from './recomputeFleet';
+import { readHands, readRepeats } from './repeats';
 import { sumVehicle } from './sumVehicle';
 import { readVehiclePage } from './vehiclePages';
 
@@ -14,7 +15,7 @@ const LEARN_EVERY_MS = 24 * 60 * 60 * 1000;
 /** What is known of the fleet as a whole: kept in the database where it was learned, in memory where it is only summed up. */
 export class FleetBook {
   private readonly boards = new Map<string, VehicleBoard>();
-  private scores: FleetAnswer['scores'] = { forecasts: 0, byKind: [] };
+  private scores: FleetAnswer['scores'] = { forecasts: 0, byKind: [], byInspector: [] };
   private learning: Promise<void> | null = null;
   private readonly ended = new AbortController();
   knowledge: FleetKnowledge = BUILT_IN_FLEET;
@@ -91,17 +92,20 @@ export class FleetBook {
     return { learnedAt: this.knowledge.learnedAt, vehicles };
   }
 
-  async scorecard(): Promise<Scorecard> {
-    // Repeats of one reading by one hand: how far they lie apart is what the gauge and the hand do.
-    const repeats = await this.engine.query<{ measure: MeasureCode; pairs: number; sigma: number }>(
-      `select measure, count(*)::integer as pairs, sqrt(avg(spread))::float8 as sigma
-       from (select measure, var_samp(value) as spread from reading group by finding_id, measure, spot, phase having count(*) > 1) r
-       group by measure order by measure`,
-    );
+  /** How forecasts and readings held; what tells of persons is for a lead. */
+  async scorecard(role: Person['role']): Promise<Scorecard> {
     const calibrated = Object.entries(this.knowledge.distance).flatMap(([kind, { scored, steps }]) =>
       steps.length > 0 ? [[kind, scored] as const] : [],
     );
-    return { ...this.scores, byKind: [...this.scores.byKind], calibrated: Object.fromEntries(calibrated), repeats };
+    const lead = role === 'lead';
+    return {
+      ...this.scores,
+      byKind: [...this.scores.byKind],
+      byInspector: lead ? [...this.scores.byInspector] : [],
+      calibrated: Object.fromEntries(calibrated),
+      repeats: await readRepeats(this.engine),
+      hands: lead ? await readHands(this.engine) : [],
+    };
   }
 
   async close(): Promise<void> {

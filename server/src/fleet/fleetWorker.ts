@@ -17,7 +17,7 @@ export type FleetRequest =
 
 export interface FleetAnswer {
   readonly knowledge: FleetKnowledge;
-  readonly scores: Pick<Scorecard, 'forecasts' | 'byKind'>;
+  readonly scores: Pick<Scorecard, 'forecasts' | 'byKind' | 'byInspector'>;
 }
 export type FleetReply =
   /** With the vehicle's sum: all of them at once would hold the other side up. */
@@ -32,6 +32,7 @@ let given: { readonly knowledge: FleetKnowledge; readonly rules: Rules } | null 
 const histories: PartHistory[] = [];
 const meters: (readonly MeterPoint[])[] = [];
 const judged: Judgement[] = [];
+const judgedBy = new Map<Judgement, string>();
 
 function take(request: FleetRequest): FleetReply {
   if (request.kind === 'start') {
@@ -44,16 +45,22 @@ function take(request: FleetRequest): FleetReply {
     histories.push(...sum.histories);
     if (request.page.vehicle.meterUnit === 'km') meters.push(sum.meters);
     judged.push(...sum.judged);
+    for (const [index, one] of sum.judged.entries()) judgedBy.set(one, request.page.forecastBy[index] ?? '');
     return { kind: 'taken', board: sum.board };
   }
   const { distance, dates } = calibrationsOf(judged);
+  const lines = (key: (one: Judgement) => string) =>
+    [...groupBy(judged, key)]
+      .map(([name, ones]) => scoreLine(name, ones))
+      .sort((a, b) => a.name.localeCompare(b.name, 'en'));
   return {
     kind: 'done',
     answer: {
       knowledge: { learnedAt: request.now, rates: learnRates(histories), use: learnUse(meters), distance, dates },
       scores: {
         forecasts: judged.length,
-        byKind: [...groupBy(judged, ({ forecast }) => forecast.kind)].map(([kind, ones]) => scoreLine(kind, ones)),
+        byKind: lines(({ forecast }) => forecast.kind),
+        byInspector: lines((one) => judgedBy.get(one) ?? ''),
       },
     },
   };

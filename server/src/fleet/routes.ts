@@ -5,5 +5,5 @@ import { register, type Api } from '../http/register';
 export function fleetRoutes(api: Api, { fleet }: Context): void {
   register(api, ENDPOINTS.fleetKnowledge, () => Promise.resolve(fleet.knowledge));
   register(api, ENDPOINTS.fleetBoard, () => fleet.board());
-  register(api, ENDPOINTS.scorecard, () => fleet.scorecard());
+  register(api, ENDPOINTS.scorecard, ({ person }) => fleet.scorecard(person.role));
 }

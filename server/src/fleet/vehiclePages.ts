@@ -13,6 +13,8 @@ export interface VehiclePage {
   readonly leaks: readonly LeakLook[];
   readonly entries: readonly LifeEntry[];
   readonly forecasts: readonly StoredForecast[];
+  /** Who made the visit after which each forecast was shown. */
+  readonly forecastBy: readonly string[];
 }
 
 /** One value as it stands in the table: repeats are rows of their own. */
@@ -62,6 +64,12 @@ export async function readVehiclePage(db: Queries, vehicleId: string): Promise<V
      order by i.started_at, f.made_at, f.id, l.n`,
     [vehicleId],
   );
+  const shown = await db.query<{ body: StoredForecast; inspector: string }>(
+    `select f.body, p.name as inspector
+     from forecast f join inspection i on i.id = f.inspection_id join person p on p.id = i.started_by
+     where i.vehicle_id = $1`,
+    [vehicleId],
+  );
   return {
     vehicle: vehicleFrom(row),
     moments: moments.map(({ id, started_at, meter, meter_answer, ambient_c }) => ({
@@ -79,12 +87,8 @@ export async function readVehiclePage(db: Queries, vehicleId: string): Promise<V
       observation: { stage, fluid, place, wiped },
     })),
     entries: await readLifeEntries(db, vehicleId),
-    forecasts: (
-      await db.query<{ body: StoredForecast }>(
-        `select f.body from forecast f join inspection i on i.id = f.inspection_id where i.vehicle_id = $1`,
-        [vehicleId],
-      )
-    ).map(({ body }) => body),
+    forecasts: shown.map(({ body }) => body),
+    forecastBy: shown.map(({ inspector }) => inspector),
   };
 }
 

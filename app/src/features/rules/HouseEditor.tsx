@@ -1,6 +1,8 @@
 import {
   HOUSE_CHOICES,
   HOUSE_QUESTIONS,
+  MEASURES,
+  MEASURE_CODES,
   UNIT_CHOICES,
   UNIT_QUESTIONS,
   parseMeasure,
@@ -91,6 +93,7 @@ export function HouseEditor({ rulebook, onChange }: HouseEditorProps) {
           </View>
         </View>
       </Card>
+      <Repeatability house={house} onChange={(repeatability) => set({ repeatability })} />
       <Card>
         <Heading level={2}>Schools</Heading>
         {HOUSE_QUESTIONS.map((question) => (
@@ -118,6 +121,47 @@ export function HouseEditor({ rulebook, onChange }: HouseEditorProps) {
         ))}
       </Card>
     </>
+  );
+}
+
+/** Measures this house grades by its own repeats; they are taken over from the scorecard. */
+function Repeatability({
+  house: { repeatability },
+  onChange,
+}: {
+  readonly house: HouseRules;
+  readonly onChange: (repeatability: HouseRules['repeatability']) => void;
+}) {
+  const own = MEASURE_CODES.flatMap((measure) => {
+    const sigma = repeatability[measure];
+    return sigma === undefined ? [] : [{ measure, sigma }];
+  });
+  if (own.length === 0) return null;
+  return (
+    <Card>
+      <Heading level={2}>How well readings repeat</Heading>
+      <Label size="m" soft>
+        From second readings on the scorecard: one standard deviation, by which close calls are told.
+      </Label>
+      {own.map(({ measure, sigma }) => (
+        <View key={measure} style={styles.group}>
+          <FigureField
+            label={`${words.measure[measure]}, ${MEASURES[measure].unit}`}
+            value={sigma}
+            least={0.001}
+            most={100}
+            onValue={(value) => onChange({ ...repeatability, [measure]: value })}
+          />
+          <Press
+            label={`As the usual gauge: ${MEASURES[measure].repeatability}`}
+            onPress={() => {
+              const { [measure]: _gone, ...rest } = repeatability;
+              onChange(rest);
+            }}
+          />
+        </View>
+      ))}
+    </Card>
   );
 }
 

@@ -1,6 +1,6 @@
 import { type RulebookPreview } from '@weskopos/contract';
 import { newestRulebook, rulebookProblems, type Rulebook } from '@weskopos/core';
-import { useRouter } from 'expo-router';
+import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { Choice } from '../../kit/Choice';
 import { Page } from '../../kit/Page';
@@ -15,6 +15,7 @@ import { HouseEditor } from './HouseEditor';
 import { LimitEditor } from './LimitEditor';
 import { nextRulebook } from './nextRulebook';
 import { PreviewCard } from './PreviewCard';
+import { withRepeat } from './withRepeat';
 import { TemplateEditor } from './TemplateEditor';
 
 const PARTS = ['house', 'limits', 'templates'] as const;
@@ -31,7 +32,8 @@ function Editor({ newest }: { readonly newest: Rulebook }) {
   const router = useRouter();
   const person = useWorkshop((state) => state.person);
   const [part, setPart] = useState<(typeof PARTS)[number]>('house');
-  const [draft, setDraft] = useState<Rulebook>(newest);
+  const { repeat } = useLocalSearchParams<{ repeat?: string }>();
+  const [draft, setDraft] = useState<Rulebook>(() => withRepeat(newest, repeat));
   const [preview, setPreview] = useState<RulebookPreview | null>(null);
   const [told, setTold] = useState<string | null>(null);
   const next = nextRulebook(draft, newest, new Date().toISOString().slice(0, 10));

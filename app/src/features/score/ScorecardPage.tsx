@@ -1,14 +1,20 @@
 import type { Scorecard } from '@weskopos/contract';
+import { MEASURES, fromStored, newestRulebook, type MeasureCode } from '@weskopos/core';
+import { offeredRepeatability } from '@weskopos/core/src/score/repeatability';
 import { NAIVE_METHODS } from '@weskopos/core/src/score/naive';
+import { useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import { Card } from '../../kit/Card';
 import { Page } from '../../kit/Page';
+import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
 import { usePalette } from '../../kit/theme';
 import { Heading, Label, Words } from '../../kit/Words';
 import { call } from '../../sync/transport';
+import { useRulebooks } from '../../sync/useLife';
+import { useWorkshop } from '../../sync/workshop';
 import { words } from '../../words/en';
-import { amount, meterWords } from '../../words/show';
+import { meterWords, unitOf, workshopUnit } from '../../words/show';
 import { useDesk } from '../fleet/useDesk';
 
 const askScorecard = () => call('scorecard');
@@ -43,15 +49,69 @@ export function ScorecardPage() {
               No second readings yet: they are taken at close calls, and tell how well gauge and hand repeat.
             </Words>
           ) : null}
-          {answer.repeats.map(({ measure, pairs, sigma }) => (
-            <Words key={measure}>
-              {`${words.measure[measure]}: two readings agree within ±${amount(measure, AGREE * sigma)} (${pairs} times read twice).`}
+          {answer.repeats.map((repeat) => (
+            <RepeatLine key={repeat.measure} repeat={repeat} />
+          ))}
+        </Card>
+      ) : null}
+      {answer && answer.hands.length > 0 ? (
+        <Card>
+          <Heading level={2}>Two persons, one thing</Heading>
+          {answer.hands.map(({ measure, names: [first, second], pairs, bias, sigma }) => (
+            <Words key={`${measure}${first}${second}`}>
+              {`${words.measure[measure]}: ${first} reads ${spread(measure, Math.abs(bias))} ${bias < 0 ? 'less' : 'more'} than ${second} on average; single readings lie within ±${spread(measure, (AGREE / Math.SQRT2) * sigma)} of that (${pairs} read by both).`}
             </Words>
           ))}
+          <Words size="s" soft>
+            Where two hold a stick or a gauge differently, agree on one way. This is no ranking: neither is known to be
+            right.
+          </Words>
+        </Card>
+      ) : null}
+      {answer && answer.byInspector.some(({ arrived }) => arrived > 0) ? (
+        <Card>
+          <Heading level={2}>After whose visits</Heading>
+          {answer.byInspector
+            .filter(({ arrived }) => arrived > 0)
+            .map(({ name, arrived, held, offDays }) => (
+              <Words key={name}>
+                {`${name}: ${arrived} have come true, ${percent(held ?? 0)} within the 8-in-10 range${offDays === null ? '' : `, half within ${Math.round(offDays)} days`}.`}
+              </Words>
+            ))}
         </Card>
       ) : null}
     </Page>
   );
+}
+
+/** How well one measure repeats, and for a lead the offer to grade by it. */
+function RepeatLine({ repeat }: { readonly repeat: Scorecard['repeats'][number] }) {
+  const router = useRouter();
+  const lead = useWorkshop(({ person }) => person?.role === 'lead');
+  const { house } = newestRulebook(useRulebooks());
+  const { measure, pairs, sigma } = repeat;
+  const gradedBy = house.repeatability[measure] ?? MEASURES[measure].repeatability;
+  const offered = offeredRepeatability(repeat, gradedBy);
+  return (
+    <View style={styles.line}>
+      <Words>
+        {`${words.measure[measure]}: two readings agree within ±${spread(measure, AGREE * sigma)} (${pairs} times read twice). Graded as if within ±${spread(measure, AGREE * gradedBy)}.`}
+      </Words>
+      {lead && offered !== null ? (
+        <Press
+          label={`Grade as within ±${spread(measure, AGREE * offered)}`}
+          onPress={() => router.push({ pathname: '/rules', params: { repeat: `${measure}:${offered}` } })}
+        />
+      ) : null}
+    </View>
+  );
+}
+
+/** A difference has no zero of its own, and is told one step finer than a reading. */
+function spread(measure: MeasureCode, size: number): string {
+  const unit = workshopUnit(measure);
+  const told = Math.abs(fromStored(size, unit) - fromStored(0, unit));
+  return `${told.toFixed(told < 1 ? 2 : 1)} ${unitOf(measure)}`.trim();
 }
 
 function ScoreCard({ line, calibrated }: { readonly line: Scorecard['byKind'][number]; readonly calibrated: number }) {
@@ -96,4 +156,5 @@ function ScoreCard({ line, calibrated }: { readonly line: Scorecard['byKind'][nu
 const styles = StyleSheet.create({
   row: { flexDirection: 'row', alignItems: 'center', gap: SPACE.m },
   grow: { flex: 1 },
+  line: { gap: SPACE.s },
 });

@@ -3,5 +3,5 @@ alter table inspection add column ahead jsonb;
 -- Visits signed before looked ahead at nothing, and stay as they were graded.
 update inspection set ahead = '[]'::jsonb where signed_at is not null;
 
--- From which chance on a passing wear reading is an advisory: what every workshop begins with.
-update rulebook set body = jsonb_set(body, '{house,lookAhead}', '0.2'::jsonb) where body -> 'house' -> 'lookAhead' is null;
+-- From which chance on a passing wear reading is an advisory, and how well the house's gauges repeat: what every workshop begins with.
+update rulebook set body = jsonb_set(body, '{house}', '{"lookAhead": 0.2, "repeatability": {}}'::jsonb || (body -> 'house'));
