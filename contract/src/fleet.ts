@@ -1,10 +1,12 @@
 import {
+  BASES,
   FLUIDS,
   LEAK_PLACES,
   LEAK_STAGES,
   MEASURE_CODES,
   POINT_CODES,
   SPOTS,
+  VEHICLE_CLASSES,
   type ChangeNote,
   type FleetKnowledge,
   type LeakSpot,
@@ -60,6 +62,13 @@ export const changeNoteSchema: z.ZodType<ChangeNote> = z.discriminatedUnion('kin
     since: z.string(),
     sureness: z.number(),
   }),
+  z.object({
+    kind: z.literal('use'),
+    what: z.enum(['fuel', 'oil']),
+    factor: z.number(),
+    since: z.string(),
+    sureness: z.number(),
+  }),
 ]);
 
 export const leakSpotSchema: z.ZodType<LeakSpot> = z.object({
@@ -84,6 +93,8 @@ export const boardPartSchema = z.object({
   limit: z.number(),
   status: z.enum(['reached', 'running-out', 'far-off']),
   at: instantSchema,
+  /** On whose authority it ends there. */
+  basis: z.enum(BASES),
   /** Null for what ages by standing. */
   distance: rangeSchema.nullable(),
   days: rangeSchema.nullable(),
@@ -96,6 +107,7 @@ export const vehicleBoardSchema = z.object({
   vehicleId: idSchema,
   fleetCode: z.string(),
   name: z.string(),
+  class: z.enum(VEHICLE_CLASSES),
   meterUnit: z.enum(['km', 'h']),
   axles: z.number(),
   lastVisit: instantSchema.nullable(),

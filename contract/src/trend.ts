@@ -1,4 +1,4 @@
-import { GRADES, MEASURE_CODES, POINT_CODES, SPOTS, SYSTEMS, type Forecast, type Series } from '@weskopos/core';
+import { BASES, GRADES, MEASURE_CODES, POINT_CODES, SPOTS, SYSTEMS, type Forecast, type Series } from '@weskopos/core';
 import { z } from 'zod';
 import { instantSchema, idSchema } from './shapes';
 
@@ -48,7 +48,12 @@ const forecastSchema: z.ZodType<Forecast> = z.discriminatedUnion('status', [
 ]);
 
 /** A wear series with its forecast to the fail limit. */
-export const trendSchema = z.object({ series: seriesSchema, forecast: forecastSchema, limit: z.number() });
+export const trendSchema = z.object({
+  series: seriesSchema,
+  forecast: forecastSchema,
+  limit: z.number(),
+  basis: z.enum(BASES),
+});
 export type Trend = z.infer<typeof trendSchema>;
 
 /** What a report states, graded by the server from what it holds. */

@@ -250,7 +250,7 @@ export { seriesKey, seriesOf, type Series, type SeriesReading, type VisitRecord 
 export { travelledByVisit } from './trends/travelled';
 export {
   composeReport,
-  failLimit,
+  wearEnd,
   forecastSeries,
   runOutOf,
   verdictFor,
@@ -276,6 +276,7 @@ export { leakSpots, type LeakLook, type LeakSpot } from './outlook/leakSpots';
 export { rawReadings, seriesFrom, type RawReading, type VisitMoment } from './trends/series';
 export { litresUntilThin, type StateTrend } from './states/stateTrends';
 export type { AgeForecast } from './states/ageForecast';
+export { inferredChanges, type InferredChange } from './parts/inferredChanges';
 export { outlookOf } from './outlook/outlookOf';
 export { aheadNotes, lookAheadOf } from './outlook/lookAhead';
 export type { AheadNote, LookAhead } from './grading/aheadNote';

@@ -2,12 +2,20 @@ import type { ChangeNote } from '@weskopos/core';
 import { words } from './en';
 import { amount, day, placeWords } from './show';
 
+/** Names a change among those of one vehicle. */
+export const changeKey = (change: ChangeNote): string =>
+  `${change.kind}${change.kind === 'use' ? change.what : ''}${change.since}`;
+
 /** What changed, where, since when, and how sure that is. */
 export function changeSentence(change: ChangeNote, axles: number): string {
   const sure = `${Math.round(change.sureness * 100)} % sure`;
   const since = change.since ? ` since ${day(change.since)}` : '';
   if (change.kind === 'pressure')
     return `The ${placeWords(change.place, axles)} tyre loses ${amount('pressure', change.kpaPerMonth)} a month more than the others${since} (${sure}): look for a slow puncture.`;
+  if (change.kind === 'use') {
+    const percent = Math.round(Math.abs(change.factor - 1) * 100);
+    return `Uses about ${percent} % ${change.factor > 1 ? 'more' : 'less'} ${change.what}${since} (${sure}). ${change.factor > 1 ? words.usesMore[change.what] : ''}`.trim();
+  }
   const where =
     change.places.length > 2 ? 'all round' : change.places.map((place) => placeWords(place, axles)).join(' and ');
   const why =

@@ -2,7 +2,7 @@ import type { AheadNote, LookAhead } from '../grading/aheadNote';
 import { readingAt, readingValue, type Finding } from '../inspection/finding';
 import { uncertaintyOf } from '../grading/compared';
 import type { LifeEntry } from '../parts/lifeEntry';
-import { failLimit, runsOut } from '../report/composeReport';
+import { wearEnd, runsOut } from '../report/composeReport';
 import type { Rules } from '../rules/rulebook';
 import { BUILT_IN_FLEET, type FleetKnowledge } from '../trends/fleetKnowledge';
 import { chanceWithin } from '../trends/forecast';
@@ -50,7 +50,7 @@ export function lookAheadOf(given: LookAheadGiven): LookAhead {
     const u = uncertaintyOf({ measure, spot, phase: 'found', values: [value], bound: 'exact' }, rules.house);
     const sofar = alike.get(`${ref.point} ${spot} ${measure}`) ?? [];
     const series = seriesFrom(moments, [...sofar, { ...today, u }], entries).find((one) => one.key === key);
-    const limit = series && runsOut(series) ? failLimit(vehicle, series, rules) : null;
+    const limit = series && runsOut(series) ? (wearEnd(vehicle, series, rules)?.value ?? null) : null;
     const note =
       series && limit !== null
         ? {

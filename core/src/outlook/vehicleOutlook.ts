@@ -1,6 +1,6 @@
 import type { MeasureCode } from '../catalogue/measures';
 import type { LifeEntry } from '../parts/lifeEntry';
-import { failLimit, forecastSeries, runsOut, type Report } from '../report/composeReport';
+import { wearEnd, forecastSeries, runsOut, type Report } from '../report/composeReport';
 import type { Rules } from '../rules/rulebook';
 import type { FleetKnowledge } from '../trends/fleetKnowledge';
 import { chanceWithin } from '../trends/forecast';
@@ -16,6 +16,7 @@ import { stateTrends, type StateTrend } from '../states/stateTrends';
 import { nextVisitOf } from './nextVisit';
 import { leakSpots, type LeakLook, type LeakSpot } from './leakSpots';
 import { pressureLosses } from './pressureLosses';
+import { useChanges, type UseChange } from './useChanges';
 
 export interface OutlookGiven {
   readonly vehicle: Vehicle;
@@ -45,7 +46,8 @@ export type ChangeNote =
       readonly kpaPerMonth: number;
       readonly since: string;
       readonly sureness: number;
-    };
+    }
+  | UseChange;
 
 /** One part's forecast, and the chance that it meets its limit before the vehicle comes again; null where that is not known. */
 export type PartOutlook = Report['runOut'][number] & { readonly beforeNext: number | null };
@@ -81,7 +83,10 @@ export function vehicleOutlook({ vehicle, moments, raw, leaks, entries, rules, f
         beforeNext: told ? chanceWithin(part.series, part.limit, { vehicle, fleet, use }, days) : null,
       };
     }),
-    changes: changesOf(vehicle, moments, raw, series, fleet),
+    changes: [
+      ...changesOf(vehicle, moments, raw, series, fleet),
+      ...(vehicle.meterUnit === 'km' ? useChanges(entries) : []),
+    ],
     leaks: leakSpots(leaks),
     states: stateTrends({ vehicle, moments, raw, entries, rules, nextVisit }),
     nextVisit,
@@ -95,7 +100,7 @@ export function worstSpots(vehicle: Vehicle, series: readonly Series[], rules: R
   const worst = new Map<string, { series: Series; left: number }>();
   for (const one of series) {
     const last = one.readings.at(-1);
-    const limit = runsOut(one) ? failLimit(vehicle, one, rules) : null;
+    const limit = runsOut(one) ? (wearEnd(vehicle, one, rules)?.value ?? null) : null;
     if (!last || limit === null) continue;
     const key = `${one.point}@${one.place}`;
     const left = last.value - limit;

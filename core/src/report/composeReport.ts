@@ -1,6 +1,7 @@
 import { currentFindings } from '../inspection/currentFindings';
 import type { Finding } from '../inspection/finding';
 import type { Inspection } from '../inspection/inspection';
+import type { Basis } from '../limits/limitSheet';
 import { rowsFor } from '../limits/rowsFor';
 import { MEASURES } from '../catalogue/measures';
 import type { Rules } from '../rules/rulebook';
@@ -18,7 +19,12 @@ export interface Report {
   readonly inspection: Inspection;
   readonly verdict: Verdict;
   /** Wear of what has a limit to run out at, soonest first. */
-  readonly runOut: readonly { readonly series: Series; readonly forecast: Forecast; readonly limit: number }[];
+  readonly runOut: readonly {
+    readonly series: Series;
+    readonly forecast: Forecast;
+    readonly limit: number;
+    readonly basis: Basis;
+  }[];
   readonly notSeen: readonly GradedPoint[];
 }
 
@@ -68,25 +74,31 @@ export function forecastSeries(
   return series
     .flatMap((one) => {
       if (!runsOut(one)) return [];
-      const limit = failLimit(vehicle, one, rules);
-      return limit === null
-        ? []
-        : [{ series: one, forecast: forecastOf(one, limit, { vehicle, bears, ...given }), limit }];
+      const end = wearEnd(vehicle, one, rules);
+      if (end === null) return [];
+      const { value: limit, basis } = end;
+      return [{ series: one, forecast: forecastOf(one, limit, { vehicle, bears, ...given }), limit, basis }];
     })
     .sort((a, b) => soonness(a.forecast) - soonness(b.forecast));
 }
 
+/** Where a wear series ends, and on whose authority. */
+export interface WearEnd {
+  readonly value: number;
+  readonly basis: Basis;
+}
+
 /** Where a wear series ends: the highest fail limit below it, the spec sheet's minimum added where the limit is told from it. */
-export function failLimit(vehicle: Vehicle, { point, place, measure, readings }: Series, rules: Rules): number | null {
+export function wearEnd(vehicle: Vehicle, { point, place, measure, readings }: Series, rules: Rules): WearEnd | null {
   const scope = { vehicle, house: rules.house, at: readings.at(-1)?.at ?? '' };
   const minimum = axleAt(vehicle.axles, place)?.discMinimumMm ?? null;
-  const limits = rowsFor(rules.sheet, measure, point, place, scope).flatMap((row) => {
+  const ends = rowsFor(rules.sheet, measure, point, place, scope).flatMap((row): WearEnd[] => {
     if (row.kind !== 'value' && (row.kind !== 'over-minimum' || minimum === null)) return [];
     return row.thresholds
       .filter((edge) => edge.grade === 'fail' && edge.bad === 'below')
-      .map((edge) => edge.value + (row.kind === 'over-minimum' ? (minimum ?? 0) : 0));
+      .map(({ value, basis }) => ({ value: value + (row.kind === 'over-minimum' ? (minimum ?? 0) : 0), basis }));
   });
-  return limits.length > 0 ? Math.max(...limits) : null;
+  return ends.sort((one, other) => other.value - one.value)[0] ?? null;
 }
 
 function soonness(forecast: Forecast): number {

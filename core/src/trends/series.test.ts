@@ -1,5 +1,5 @@
 import { CAR, findingOf, inspectionOf, readingOf, rulesWith, treadOf } from '../tests/builders';
-import { failLimit, forecastSeries } from '../report/composeReport';
+import { wearEnd, forecastSeries } from '../report/composeReport';
 import type { Finding } from '../inspection/finding';
 import type { Vehicle } from '../vehicle/vehicle';
 import { seriesKey, seriesOf, type VisitRecord } from './series';
@@ -29,14 +29,14 @@ describe('series of points that take several measures', () => {
     const runOut = forecastSeries(vehicle, series, rulesWith());
     expect(runOut.map(({ series: { key }, limit }) => [key, limit])).toEqual([['disc@1L:whole:disc', 20]]);
     const [thickness] = series;
-    expect(thickness && failLimit(CAR, thickness, rulesWith())).toBeNull();
+    expect(thickness && wearEnd(CAR, thickness, rulesWith())).toBeNull();
   });
 
   test('a lining told in percent has its limit in millimetres still', () => {
     const [pads] = seriesOf([
       visit(1, 10_000, (id) => [findingOf('pad.outer', '1L', { readings: [readingOf('lining', 9)] }, id)]),
     ]);
-    expect(pads && failLimit(CAR, pads, rulesWith({ liningAs: 'percent' }))).toBe(1.5);
+    expect(pads && wearEnd(CAR, pads, rulesWith({ liningAs: 'percent' }))).toEqual({ value: 1.5, basis: 'law' });
   });
 });
 

@@ -25,7 +25,7 @@ export function sumVehicle(page: VehiclePage, rules: Rules, fleet: FleetKnowledg
   const outlook = vehicleOutlook({ vehicle, moments, raw, leaks, entries, rules, fleet });
   const { series, use } = outlook;
   const wearing = new Set(outlook.parts.map(({ series: { key } }) => key));
-  const parts = outlook.parts.flatMap(({ series: one, forecast, limit }): BoardPart[] => {
+  const parts = outlook.parts.flatMap(({ series: one, forecast, limit, basis }): BoardPart[] => {
     const last = one.readings.at(-1);
     if (!last || forecast.status === 'needs-readings') return [];
     const { key, point, place, spot, measure } = one;
@@ -40,6 +40,7 @@ export function sumVehicle(page: VehiclePage, rules: Rules, fleet: FleetKnowledg
         size: measure === 'tread' ? (axleAt(vehicle.axles, place)?.tyreSize ?? '') : '',
         value: last.value,
         limit,
+        basis,
         status,
         at,
         distance,
@@ -49,17 +50,18 @@ export function sumVehicle(page: VehiclePage, rules: Rules, fleet: FleetKnowledg
     ];
   });
   const ageing = outlook.states.flatMap(({ key, point, place, measure, readings, limits, forecast }): BoardPart[] => {
-    const [last, limit] = [readings.at(-1), limits.find(({ grade }) => grade === 'fail')?.value];
-    if (!last || limit === undefined || !forecast || forecast.status === 'needs-readings') return [];
+    const [last, edge] = [readings.at(-1), limits.find(({ grade }) => grade === 'fail')];
+    if (!last || !edge || !forecast || forecast.status === 'needs-readings') return [];
     const { status, at, days, distance } = forecast;
-    const told = { key, point, place, spot: 'whole', measure, size: '', value: last.value, limit } as const;
-    return [{ ...told, status, at, distance, days, besidePeers: null }];
+    const told = { key, point, place, spot: 'whole', measure, size: '', value: last.value } as const;
+    return [{ ...told, limit: edge.value, basis: edge.basis, status, at, distance, days, besidePeers: null }];
   });
   return {
     board: {
       vehicleId: vehicle.id,
       fleetCode: vehicle.fleetCode,
       name: `${vehicle.make} ${vehicle.model}`.trim(),
+      class: vehicle.class,
       meterUnit: vehicle.meterUnit,
       axles: vehicle.axles.length,
       lastVisit: moments.at(-1)?.startedAt ?? null,

@@ -18,3 +18,4 @@ export const PartsCard = lazy(() => pages().then((loaded) => ({ default: loaded.
 export const DueCard = lazy(() => pages().then((loaded) => ({ default: loaded.DueCard })));
 export const StatePanel = lazy(() => pages().then((loaded) => ({ default: loaded.StatePanel })));
 export const StatesCard = lazy(() => pages().then((loaded) => ({ default: loaded.StatesCard })));
+export const InferredCard = lazy(() => pages().then((loaded) => ({ default: loaded.InferredCard })));

@@ -13,3 +13,4 @@ export { PartsCard } from '../life/PartsCard';
 export { DueCard } from '../life/DueCard';
 export { StatePanel } from '../trend/StatePanel';
 export { StatesCard } from '../life/StatesCard';
+export { InferredCard } from '../life/InferredCard';

@@ -10,7 +10,7 @@ import { SPACE, TOUCH } from '../../kit/tokens';
 import { useIsWide, usePalette } from '../../kit/theme';
 import { Heading, Label, Words } from '../../kit/Words';
 import { call } from '../../sync/transport';
-import { changeSentence } from '../../words/changeSentence';
+import { changeKey, changeSentence } from '../../words/changeSentence';
 import { words } from '../../words/en';
 import { amount, day, pointShort } from '../../words/show';
 import { ExpectedTable } from './ExpectedTable';
@@ -37,16 +37,22 @@ export function FleetPage() {
   const { answer, problem } = useDesk<FleetBoard>(askBoard);
   const wide = useIsWide();
   const [shown, setShown] = useState<Shown>('all');
+  const [of, setOf] = useState<VehicleBoard['class'] | 'all'>('all');
+  const classes = [...new Set((answer?.vehicles ?? []).map((vehicle) => vehicle.class))].sort();
+  const vehicles = useMemo(
+    () => (answer?.vehicles ?? []).filter((vehicle) => of === 'all' || vehicle.class === of),
+    [answer, of],
+  );
   const parts = useMemo(
     () =>
-      (answer?.vehicles ?? [])
+      vehicles
         .flatMap((vehicle) => vehicle.parts.map((part): FleetPart => ({ ...part, vehicle })))
         .filter(
           ({ measure }) =>
             shown === 'all' || measure === shown || (shown === 'other' && measure !== 'tread' && measure !== 'lining'),
         )
         .sort((a, b) => dueMs(a) - dueMs(b)),
-    [answer, shown],
+    [vehicles, shown],
   );
   return (
     <Page
@@ -60,7 +66,7 @@ export function FleetPage() {
       {!answer && !problem ? <Words soft>Adding up…</Words> : null}
       {answer ? (
         <>
-          <View {...{ dataSet: { print: 'hide' } }}>
+          <View {...{ dataSet: { print: 'hide' } }} style={styles.choices}>
             <Choice
               label="Show"
               hideLabel
@@ -69,6 +75,16 @@ export function FleetPage() {
               value={shown}
               onChoose={setShown}
             />
+            {classes.length > 1 ? (
+              <Choice
+                label="Of"
+                hideLabel
+                options={['all', ...classes] as const}
+                word={(one) => (one === 'all' ? 'All vehicles' : words.vehicleClass[one])}
+                value={of}
+                onChoose={setOf}
+              />
+            ) : null}
           </View>
           {parts.length === 0 ? (
             <Card>
@@ -84,8 +100,8 @@ export function FleetPage() {
               <View style={wide ? styles.pane : styles.stack}>
                 <Soonest parts={parts} />
                 <UnlikePeers parts={parts} />
-                <NotAsBefore vehicles={answer.vehicles} />
-                <BayLoad vehicles={answer.vehicles} />
+                <NotAsBefore vehicles={vehicles} />
+                <BayLoad vehicles={vehicles} />
               </View>
             </View>
           )}
@@ -98,14 +114,13 @@ export function FleetPage() {
 function Soonest({ parts }: { readonly parts: readonly FleetPart[] }) {
   const router = useRouter();
   const palette = usePalette();
-  const vehicles = [...new Map(parts.map((part) => [part.vehicle.vehicleId, part])).values()];
-  // The first part of each vehicle in time is its soonest.
-  const soonest = vehicles
-    .map(({ vehicle }) => parts.find((part) => part.vehicle === vehicle))
-    .filter((part) => part !== undefined);
+  // In time: the first of each vehicle is its soonest.
+  const byLaw = parts.filter(({ basis }) => basis === 'law');
+  const soonest = byLaw.filter(({ vehicle }, index) => byLaw.findIndex((part) => part.vehicle === vehicle) === index);
+  if (soonest.length === 0) return null;
   return (
     <Card>
-      <Heading level={2}>Soonest by vehicle</Heading>
+      <Heading level={2}>Soonest limit of the law</Heading>
       {soonest.slice(0, MOST).map((part) => (
         <Pressable
           key={part.vehicle.vehicleId}
@@ -153,7 +168,7 @@ function NotAsBefore({ vehicles }: { readonly vehicles: readonly VehicleBoard[] 
     <Card>
       <Heading level={2}>Not as before</Heading>
       {changed.map(({ vehicle, change }) => (
-        <Words key={`${vehicle.vehicleId}${change.kind}${change.since}`} size="m">
+        <Words key={`${vehicle.vehicleId}${changeKey(change)}`} size="m">
           {`${vehicle.fleetCode}: ${changeSentence(change, vehicle.axles)}`}
         </Words>
       ))}
@@ -168,6 +183,7 @@ function NotAsBefore({ vehicles }: { readonly vehicles: readonly VehicleBoard[] 
 
 const styles = StyleSheet.create({
   stack: { gap: SPACE.l },
+  choices: { gap: SPACE.s },
   panes: { flexDirection: 'row', gap: SPACE.xl, alignItems: 'flex-start' },
   pane: { flex: 1, gap: SPACE.l },
   row: { minHeight: TOUCH.least, flexDirection: 'row', alignItems: 'center', gap: SPACE.s, borderTopWidth: 1 },

@@ -3,7 +3,7 @@ import { Card } from '../../kit/Card';
 import { usePalette } from '../../kit/theme';
 import { Heading, Words } from '../../kit/Words';
 import { words } from '../../words/en';
-import { changeSentence } from '../../words/changeSentence';
+import { changeKey, changeSentence } from '../../words/changeSentence';
 import { capital, day } from '../../words/show';
 
 interface ChangesCardProps {
@@ -20,7 +20,7 @@ export function ChangesCard({ changes, leaks, axles }: ChangesCardProps) {
     <Card>
       {changes.length > 0 ? <Heading level={2}>Not as before</Heading> : null}
       {changes.map((change) => (
-        <Words key={`${change.kind}${change.since}`} colour={palette.ink}>
+        <Words key={changeKey(change)} colour={palette.ink}>
           {changeSentence(change, axles)}
         </Words>
       ))}

@@ -15,7 +15,7 @@ import { words } from '../../words/en';
 import { shortWhen } from '../../words/forecastSentence';
 import { day, meterWords, pointShort } from '../../words/show';
 import { Decks } from '../decks/Decks';
-import { DueCard, LogCard, PartsCard, StatePanel, StatesCard, TrendPanel } from '../desk/lazyPages';
+import { DueCard, InferredCard, LogCard, PartsCard, StatePanel, StatesCard, TrendPanel } from '../desk/lazyPages';
 import { ChangesCard } from './ChangesCard';
 import { PointLine } from '../overview/PointLine';
 import { VerdictCard } from '../overview/VerdictCard';
@@ -113,6 +113,7 @@ export function LifeSheet() {
     <Suspense fallback={null}>
       {last ? <DueCard life={life} last={last} /> : null}
       <ChangesCard changes={outlook.changes} leaks={outlook.leaks} axles={axles} />
+      <InferredCard vehicle={vehicle} series={outlook.series} />
       <PartsCard life={life} parts={outlook.parts} meter={last?.inspection.meter ?? null} />
       <StatesCard vehicle={vehicle} states={outlook.states} onShow={showTrend} />
       <LogCard life={life} lastMeter={last?.inspection.meter ?? null} />

@@ -13,6 +13,12 @@ export const oneWheelWears = {
   lining: 'Does the calliper drag or the slide stick?',
 };
 
+/** What to look at when more is used. */
+export const usesMore = {
+  fuel: 'Brakes that drag, pressures, another load or route?',
+  oil: 'A leak, or does it burn it? Look at the exhaust and under it.',
+};
+
 export const partKind = {
   tyre: 'Tyre',
   pads: 'Pads',

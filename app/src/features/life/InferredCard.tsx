@@ -1,0 +1,90 @@
+import { inferredChanges, type InferredChange, type Series, type Vehicle } from '@weskopos/core';
+import { StyleSheet, View } from 'react-native';
+import { Card } from '../../kit/Card';
+import { Press } from '../../kit/Press';
+import { SPACE } from '../../kit/tokens';
+import { Heading, Words } from '../../kit/Words';
+import { words } from '../../words/en';
+import { amount, day, placeWords } from '../../words/show';
+import { putEntry } from './putEntry';
+
+interface InferredCardProps {
+  readonly vehicle: Vehicle;
+  readonly series: readonly Series[];
+}
+
+/** Asked at once; the rest follow when these are answered. */
+const MOST = 3;
+
+/** Parts that look changed and nobody wrote it down: asked until somebody says what it was. */
+export function InferredCard({ vehicle, series }: InferredCardProps) {
+  const asked = inferredChanges(series);
+  if (asked.length === 0) return null;
+  return (
+    <Card>
+      <Heading level={2}>What was it?</Heading>
+      <Words size="m" soft>
+        These got better between two visits and nobody wrote down why. Trends begin anew there; with an answer they know
+        since when.
+      </Words>
+      {asked.slice(0, MOST).map((change) => (
+        <Question key={`${change.kind}${change.by.inspectionId}${placeOf(change)}`} vehicle={vehicle} change={change} />
+      ))}
+      {asked.length > MOST ? <Words size="m" soft>{`And ${asked.length - MOST} more.`}</Words> : null}
+    </Card>
+  );
+}
+
+const placeOf = (change: InferredChange) => (change.kind === 'replaced' ? `${change.what}${change.place}` : 'rotated');
+
+function Question({ vehicle, change }: { readonly vehicle: Vehicle; readonly change: InferredChange }) {
+  const { after, by } = change;
+  const axles = vehicle.axles.length;
+  // Nobody knows the day: half-way between the two looks is never far off.
+  const between = {
+    vehicleId: vehicle.id,
+    at: new Date((Date.parse(after.at) + Date.parse(by.at)) / 2).toISOString(),
+    meter: by.meter > after.meter ? Math.round((after.meter + by.meter) / 2) : null,
+  };
+  const dates = `between ${day(after.at)} and ${day(by.at)}`;
+  if (change.kind === 'rotated')
+    return (
+      <View style={styles.question}>
+        <Words>{`The tyres’ depths changed places ${dates}: ${change.moves.map(({ from, to }) => `${placeWords(from, axles)} to ${placeWords(to, axles)}`).join(', ')}.`}</Words>
+        <Press label="Yes, rotated" onPress={() => void putEntry(between, { kind: 'rotate', moves: change.moves })} />
+      </View>
+    );
+  const { what, place, jumps } = change;
+  const misread = async (of: 'after' | 'by') => {
+    for (const { point, spot, readings } of jumps) {
+      const at = readings.findIndex(({ inspectionId }) => inspectionId === by.inspectionId);
+      const wrong = readings[of === 'by' ? at : at - 1];
+      if (!wrong) continue;
+      const { inspectionId, meter } = wrong;
+      await putEntry(
+        { vehicleId: vehicle.id, at: wrong.at, meter },
+        { kind: 'misread', inspectionId, point, place, spot },
+      );
+    }
+  };
+  const measure = jumps[0]?.measure ?? 'tread';
+  return (
+    <View style={styles.question}>
+      <Words>{`${words.partKind[what]}, ${placeWords(place, axles)}: ${amount(measure, after.value)}, then ${amount(measure, by.value)}, ${dates}.`}</Words>
+      <View style={styles.row}>
+        <Press
+          label="New part"
+          hint={`${words.partKind[what]}, ${placeWords(place, axles)}: a new part`}
+          onPress={() => void putEntry(between, { kind: 'fit', what, place, fresh: null, note: '' })}
+        />
+        <Press label={`${day(by.at)} was misread`} onPress={() => void misread('by')} />
+        <Press label={`${day(after.at)} was misread`} onPress={() => void misread('after')} />
+      </View>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  question: { gap: SPACE.s, paddingTop: SPACE.s },
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s },
+});
