@@ -6,9 +6,12 @@ import { amount, day, placeWords } from './show';
 export const changeKey = (change: ChangeNote): string =>
   `${change.kind}${change.kind === 'use' ? change.what : ''}${change.since}`;
 
+/** Nothing is ever quite sure, % . */
+const MOST_SURE = 99;
+
 /** What changed, where, since when, and how sure that is. */
 export function changeSentence(change: ChangeNote, axles: number): string {
-  const sure = `${Math.round(change.sureness * 100)} % sure`;
+  const sure = `${Math.min(MOST_SURE, Math.round(change.sureness * 100))} % sure`;
   const since = change.since ? ` since ${day(change.since)}` : '';
   if (change.kind === 'pressure')
     return `The ${placeWords(change.place, axles)} tyre loses ${amount('pressure', change.kpaPerMonth)} a month more than the others${since} (${sure}): look for a slow puncture.`;

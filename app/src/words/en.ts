@@ -31,6 +31,7 @@ export const en = {
   watch: 'watch',
   corrected: 'corrected',
   point: points.point,
+  narrowPoint: points.narrowPoint,
   system: points.system,
   spot: points.spot,
   measure: points.measure,

@@ -5,6 +5,7 @@ import { oneOfEachSet, wantedName } from '../features/fleet/orderLines';
 import { entrySentence } from '../features/life/entrySentence';
 import { changeSentence } from './changeSentence';
 import { dueWords } from './dueWords';
+import { pointShort } from './show';
 
 describe('what changed, in a sentence', () => {
   const wear = (change: Partial<Extract<ChangeNote, { kind: 'wear' }>> = {}): ChangeNote => ({
@@ -32,7 +33,22 @@ describe('what changed, in a sentence', () => {
       { kind: 'pressure', place: '2R', kpaPerMonth: 14.2, since: '', sureness: 0.8 },
       'The offside rear tyre loses 14 kPa a month more than the others (80 % sure): look for a slow puncture.',
     ],
+    [
+      'more fuel',
+      { kind: 'use', what: 'fuel', factor: 1.163, since: '2026-05-23T08:00:00.000Z', sureness: 0.9999 },
+      'Uses about 16 % more fuel since 23 May 2026 (99 % sure). Brakes that drag',
+    ],
+    [
+      'less oil',
+      { kind: 'use', what: 'oil', factor: 0.7, since: '2026-05-23T08:00:00.000Z', sureness: 0.95 },
+      'Uses about 30 % less oil since 23 May 2026 (95 % sure).',
+    ],
   ])('%s', (_, change, sentence) => expect(changeSentence(change, 2)).toContain(sentence));
+
+  test('a narrow list calls a point by a name that fits it', () => {
+    expect(pointShort('brake.fluid.water', '', 2)).toBe('Brake fluid');
+    expect(pointShort('pad.inner', '1L', 2)).toMatch(/^Inner pad NSF/);
+  });
 });
 
 describe('an entry as a line of the log', () => {

@@ -161,7 +161,10 @@ export function pointWords(point: PointCode, place: string, axles: number, spot:
 
 /** `Inner pad NSF`, for narrow lists. */
 export function pointShort(point: PointCode, place: string, axles: number): string {
-  return [words.point[point], cataloguePoint(point).repeats ? placeInitials(place, axles) : '']
+  return [
+    words.narrowPoint[point] ?? words.point[point],
+    cataloguePoint(point).repeats ? placeInitials(place, axles) : '',
+  ]
     .filter(Boolean)
     .join(' ');
 }

@@ -323,6 +323,7 @@ describe('a state in a sentence', () => {
     from: 'readings',
     odd: 0,
     beforeNext: null,
+    daySteps: [],
     path: [],
   };
   const pressure = { ...base, measure: 'pressure', point: 'tyre.pressure', told: 'at-20' } as const;

@@ -88,7 +88,7 @@ export function vehicleOutlook({ vehicle, moments, raw, leaks, entries, rules, f
       ...(vehicle.meterUnit === 'km' ? useChanges(entries) : []),
     ],
     leaks: leakSpots(leaks),
-    states: stateTrends({ vehicle, moments, raw, entries, rules, nextVisit }),
+    states: stateTrends({ vehicle, moments, raw, entries, rules, nextVisit, fleet }),
     nextVisit,
     series,
     use,

@@ -5,7 +5,7 @@ export interface Repeats {
   readonly measure: MeasureCode;
   /** Times it was read twice or more; a third reading counts once more. */
   readonly pairs: number;
-  /** Standard deviation of one reading about their mean, stored unit. */
+  /** Standard deviation of one reading about their mean, its step and all, stored unit. */
   readonly sigma: number;
 }
 
@@ -25,8 +25,10 @@ const LEAST_CHANGE = 0.1;
  */
 export function offeredRepeatability({ measure, pairs, sigma }: Repeats, gradedBy: number): number | null {
   if (pairs < LEAST_PAIRS || !(sigma >= 0)) return null;
-  const usual = MEASURES[measure].repeatability;
+  const { repeatability: usual, step } = MEASURES[measure];
   if (usual === 0) return null;
-  const own = Math.sqrt((TRUST * usual ** 2 + pairs * sigma ** 2) / (TRUST + pairs));
+  // Readings scatter by their step as well, and the step is counted by itself.
+  const seen = Math.max(0, sigma ** 2 - step ** 2 / 12);
+  const own = Math.sqrt((TRUST * usual ** 2 + pairs * seen) / (TRUST + pairs));
   return Math.abs(own / gradedBy - 1) < LEAST_CHANGE ? null : Number(own.toPrecision(2));
 }

@@ -1,5 +1,7 @@
+import { STORED_CHANCES } from '../score/storedForecast';
 import { daysBetween } from '../trends/daysBetween';
 import type { Range } from '../trends/forecast';
+import { UNCALIBRATED, askFor, worth, type Calibration } from '../wear/calibration';
 import { believe, chanceAt, crossingAt, crossingCurve, type WearBelief } from '../wear/wearBelief';
 import type { AgeShape } from './ageShapes';
 
@@ -32,6 +34,8 @@ export type AgeForecast =
       readonly odd: number;
       /** Chance to meet the limit before the vehicle comes again; null where that is not known. */
       readonly beforeNext: number | null;
+      /** Days at 5, 10, … 95 % as the model said it before calibration; null where farther than anyone plans. */
+      readonly daySteps: readonly (number | null)[];
       /** The believed curve from the last reading on. */
       readonly path: readonly AgeStep[];
     };
@@ -43,20 +47,28 @@ const PATH_STEPS = 24;
 const PATH_MONTHS = 36;
 const HALF_80 = 1.2816;
 
+export interface AgeAhead {
+  /** Chance to be caught beyond the limit that the house bears, over 0 to 1. */
+  readonly bears: number;
+  /** When the vehicle comes again; null where that is not known. */
+  readonly nextVisit: string | null;
+  /** What forecasts of its kind were worth. */
+  readonly calibration?: Calibration;
+}
+
 /**
  * Forecasts what ages along its shape.
  *
  * @param limit value told at which it fails
  * @param readings of this one fill or battery, oldest first
  * @param since when it was filled or fitted; null where nobody told: then its age is taken from its first reading
- * @param ahead the chance to be caught beyond the limit that the house bears, over 0 to 1, and when the vehicle comes again
  */
 export function ageForecast(
   shape: AgeShape,
   limit: number,
   readings: readonly AgeReading[],
   since: string | null,
-  ahead: { readonly bears: number; readonly nextVisit: string | null },
+  ahead: AgeAhead,
 ): AgeForecast {
   const [first, last] = [readings[0], readings.at(-1)];
   if (!first || !last) return { status: 'needs-readings', have: 0, want: 1 };
@@ -74,7 +86,9 @@ export function ageForecast(
   const age = ageAt(last.at);
   const start = progress(age);
   const curve = crossingCurve(belief, yOf(limit));
-  const dayOf = (chance: number) => (monthsAt(start + crossingAt(curve, chance)) - age) * DAYS_PER_MONTH;
+  const calibration = ahead.calibration ?? UNCALIBRATED;
+  const plainDayOf = (chance: number) => (monthsAt(start + crossingAt(curve, chance)) - age) * DAYS_PER_MONTH;
+  const dayOf = (chance: number) => plainDayOf(askFor(calibration, chance));
   const finite = (days: number) => (days <= FAR_DAYS ? days : null);
   const low = dayOf(0.1);
   const outlook = {
@@ -84,7 +98,9 @@ export function ageForecast(
     lookAgain: Math.min(FAR_DAYS, dayOf(ahead.bears)),
     from: known || readings.length > 1 ? 'readings' : 'fleet',
     odd: belief.odd,
-    beforeNext: ahead.nextVisit === null ? null : chanceAt(curve, progress(ageAt(ahead.nextVisit)) - start),
+    beforeNext:
+      ahead.nextVisit === null ? null : worth(calibration, chanceAt(curve, progress(ageAt(ahead.nextVisit)) - start)),
+    daySteps: STORED_CHANCES.map((chance) => finite(plainDayOf(chance))),
     path: Array.from({ length: PATH_STEPS + 1 }, (_, step) => {
       const months = (PATH_MONTHS * step) / PATH_STEPS;
       return { days: months * DAYS_PER_MONTH, ...valueAhead(shape, belief, progress(age + months) - start) };

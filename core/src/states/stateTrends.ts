@@ -6,6 +6,7 @@ import type { Threshold } from '../limits/limitSheet';
 import { entriesOf, standingEntries, type LifeEntry } from '../parts/lifeEntry';
 import type { Rules } from '../rules/rulebook';
 import { daysBetween } from '../trends/daysBetween';
+import { calibrationOf, type FleetKnowledge } from '../trends/fleetKnowledge';
 import { seriesKey, type RawReading, type VisitMoment } from '../trends/series';
 import type { Vehicle } from '../vehicle/vehicle';
 import { groupBy } from '../wear/groupBy';
@@ -46,6 +47,7 @@ export interface StatesGiven {
   readonly entries: readonly LifeEntry[];
   readonly rules: Rules;
   readonly nextVisit: string | null;
+  readonly fleet: Pick<FleetKnowledge, 'dates'>;
 }
 
 const SHOWN: readonly MeasureCode[] = ['pressure', 'level', 'glycol', 'water', 'crank'];
@@ -105,7 +107,7 @@ function inTermsOfItsLimits(raw: RawReading, moment: VisitMoment, { spec }: Vehi
 }
 
 function trendOf(key: string, looks: readonly Look[], given: StatesGiven): StateTrend {
-  const { vehicle, entries, rules, nextVisit } = given;
+  const { vehicle, entries, rules, nextVisit, fleet } = given;
   const ordered = [...looks].sort((a, b) => a.at.localeCompare(b.at) || a.raw.phase.localeCompare(b.raw.phase));
   const { point, place, measure } = ordered[0]?.raw as RawReading;
   const fills = startsOf(measure, entries);
@@ -140,7 +142,11 @@ function trendOf(key: string, looks: readonly Look[], given: StatesGiven): State
     lostPerMonth: agesByTime(measure) ? null : lossOf(ofLine),
     forecast:
       agesByTime(measure) && fail !== undefined
-        ? ageForecast(AGE_SHAPES[measure], fail, ofLine, since, { bears: rules.house.lookAhead, nextVisit })
+        ? ageForecast(AGE_SHAPES[measure], fail, ofLine, since, {
+            bears: rules.house.lookAhead,
+            nextVisit,
+            calibration: calibrationOf(fleet.dates, measure),
+          })
         : null,
   };
 }

@@ -2,9 +2,13 @@ import type { LifeEntry, LifeEntryContent } from '../parts/lifeEntry';
 import { CAR, rulesWith } from '../tests/builders';
 import type { MeasureCode } from '../catalogue/measures';
 import type { PointCode } from '../catalogue/catalogue';
+import { BUILT_IN_FLEET } from '../trends/fleetKnowledge';
 import type { RawReading } from '../trends/series';
 import { AGE_SHAPES } from './ageShapes';
 import { ageForecast } from './ageForecast';
+import { judge } from '../score/judge';
+import { calibrate, type Calibration } from '../wear/calibration';
+import { ageingSeries, ageingToStore } from './ageScore';
 import { litresUntilThin, stateTrends } from './stateTrends';
 
 const vehicle = { ...CAR, spec: { ...CAR.spec, battery: { ...CAR.spec.battery, ratedA: 600 } } };
@@ -42,7 +46,15 @@ const entry = (at: string, content: LifeEntryContent): LifeEntry => ({
   ...content,
 });
 const trends = (readings: readonly RawReading[], entries: readonly LifeEntry[] = []) =>
-  stateTrends({ vehicle, moments, raw: readings, entries, rules: rulesWith(), nextVisit: '2025-07-10T08:00:00.000Z' });
+  stateTrends({
+    vehicle,
+    moments,
+    raw: readings,
+    entries,
+    rules: rulesWith(),
+    nextVisit: '2025-07-10T08:00:00.000Z',
+    fleet: BUILT_IN_FLEET,
+  });
 const only = (...given: Parameters<typeof trends>) => {
   const [one, ...rest] = trends(...given);
   if (!one || rest.length > 0) throw new Error('one trend was wanted');
@@ -132,7 +144,15 @@ describe('a battery', () => {
 
   test('of no rating has no trend', () => {
     expect(
-      stateTrends({ vehicle: CAR, moments, raw: crank(500), entries: [], rules: rulesWith(), nextVisit: null }),
+      stateTrends({
+        vehicle: CAR,
+        moments,
+        raw: crank(500),
+        entries: [],
+        rules: rulesWith(),
+        nextVisit: null,
+        fleet: BUILT_IN_FLEET,
+      }),
     ).toEqual([]);
   });
 });
@@ -181,5 +201,58 @@ describe('pressures, levels and mixtures', () => {
       { ...(raw('water', 'brake.fluid.water', [9])[0] as RawReading), inspectionId: 'nowhere' },
     ]);
     expect(all.map(({ measure }) => measure)).toEqual(['water', 'pressure', 'level']);
+  });
+});
+
+describe('the score of what ages', () => {
+  const values = [0.5, 1, 1.5, 1.8, 3.2];
+  const upTo = (n: number) => only(raw('water', 'brake.fluid.water', values.slice(0, n)));
+  const stored = ageingToStore(CAR, upTo(3));
+
+  test('a forecast goes on record in days, and is judged when the limit has come', () => {
+    if (!stored) throw new Error('a forecast was wanted');
+    const judged = judge(
+      stored,
+      [ageingSeries(upTo(5))].flatMap((one) => one ?? []),
+    );
+    expect(judged.fate).toBe('arrived');
+    // Between the looks of July and January, at 3.0 of 1.8 to 3.2.
+    expect(judged.leftDays).toBeCloseTo(182 + (184 * 1.2) / 1.4, 0);
+    expect(judged.left).toBeCloseTo(judged.leftDays, 6);
+    expect(
+      judge(
+        stored,
+        [ageingSeries(upTo(4))].flatMap((one) => one ?? []),
+      ).fate,
+    ).toBe('waiting');
+  });
+
+  test('a bleed before the limit is a replacement', () => {
+    const bled = ageingSeries(only(raw('water', 'brake.fluid.water', [0.5, 1, 2.2, 2.5, 0.4])));
+    const before = ageingToStore(CAR, only(raw('water', 'brake.fluid.water', [0.5, 1, 2.2, 2.5])));
+    expect(before && bled && judge(before, [bled]).fate).toBe('replaced');
+  });
+
+  test('its chances are stretched by what they were worth', () => {
+    // Truths that always came at a tenth of the chance told: dates must come sooner.
+    const early = calibrate(Array.from({ length: 400 }, (_, n) => ({ chance: (n % 40) / 400, arrived: true })));
+    const given = {
+      vehicle,
+      moments,
+      raw: raw('water', 'brake.fluid.water', [0.5, 1, 1.5]),
+      entries: [],
+      rules: rulesWith(),
+    };
+    const mid = (dates: Record<string, Calibration>) => {
+      const [trend] = stateTrends({ ...given, nextVisit: null, fleet: { dates } });
+      return trend?.forecast?.status === 'running-out' ? (trend.forecast.days.mid ?? Infinity) : NaN;
+    };
+    expect(mid({ water: early })).toBeLessThan(mid({}));
+  });
+
+  test('what goes both ways, or is past its limit, has nothing to judge', () => {
+    expect(ageingSeries(only(raw('glycol', 'coolant.strength', [50, 48])))).toBeNull();
+    expect(ageingToStore(CAR, only(raw('glycol', 'coolant.strength', [50, 48])))).toBeNull();
+    expect(ageingToStore(CAR, upTo(5))).toBeNull();
   });
 });

@@ -134,7 +134,11 @@ describe('the demo workshop', () => {
     expect(scorecard.repeats.find(({ measure }) => measure === 'tread')?.sigma).toBeCloseTo(0.1, 1);
     const { vehicles } = fleetBoardSchema.parse((await workshop.client.get('/api/fleet/board')).body);
     const changes = (code: string) => vehicles.find(({ fleetCode }) => fleetCode === code)?.changes ?? [];
-    expect(changes('FH 07')).toEqual([expect.objectContaining({ kind: 'wear', measure: 'lining', places: ['1L'] })]);
+    // A brake that drags, and the fuel it costs.
+    expect(changes('FH 07')).toEqual([
+      expect.objectContaining({ kind: 'wear', measure: 'lining', places: ['1L'] }),
+      expect.objectContaining({ kind: 'use', what: 'fuel' }),
+    ]);
     expect(vehicles.flatMap(({ changes: all }) => all).length).toBeLessThan(6);
   });
 

@@ -1,5 +1,6 @@
 import type { BoardPart, VehicleBoard } from '@weskopos/contract';
 import { axleAt, vehicleOutlook, type FleetKnowledge, type Rules } from '@weskopos/core';
+import { ageingSeries, ageingToStore } from '@weskopos/core/src/states/ageScore';
 import { judge, type Judgement } from '@weskopos/core/src/score/judge';
 import { toStore, type StoredForecast } from '@weskopos/core/src/score/storedForecast';
 import { allPartsOf, peersRate } from '@weskopos/core/src/trends/partHistory';
@@ -56,6 +57,7 @@ export function sumVehicle(page: VehiclePage, rules: Rules, fleet: FleetKnowledg
     const told = { key, point, place, spot: 'whole', measure, size: '', value: last.value } as const;
     return [{ ...told, limit: edge.value, basis: edge.basis, status, at, distance, days, besidePeers: null }];
   });
+  const judgeable = [...series, ...outlook.states.flatMap((trend) => ageingSeries(trend) ?? [])];
   return {
     board: {
       vehicleId: vehicle.id,
@@ -72,10 +74,12 @@ export function sumVehicle(page: VehiclePage, rules: Rules, fleet: FleetKnowledg
     },
     histories: series.filter(({ key }) => wearing.has(key)).flatMap((one) => allPartsOf(vehicle, one)),
     meters: meterPoints(moments, entries, vehicle.meterUnit),
-    judged: page.forecasts.map((forecast) => judge(forecast, series)),
-    forecasts: () =>
-      outlook.parts.flatMap(
+    judged: page.forecasts.map((forecast) => judge(forecast, judgeable)),
+    forecasts: () => [
+      ...outlook.parts.flatMap(
         ({ series: one, forecast, limit }) => toStore(vehicle, one, limit, forecast, { fleet, use }) ?? [],
       ),
+      ...outlook.states.flatMap((trend) => ageingToStore(vehicle, trend) ?? []),
+    ],
   };
 }

@@ -1,6 +1,7 @@
 import type { Scorecard } from '@weskopos/contract';
-import { MEASURES, fromStored, newestRulebook, type MeasureCode } from '@weskopos/core';
+import { MEASURES, fromStored, newestRulebook, standardUncertainty, type MeasureCode } from '@weskopos/core';
 import { offeredRepeatability } from '@weskopos/core/src/score/repeatability';
+import { agesByTime } from '@weskopos/core/src/states/ageShapes';
 import { NAIVE_METHODS } from '@weskopos/core/src/score/naive';
 import { useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
@@ -59,7 +60,7 @@ export function ScorecardPage() {
           <Heading level={2}>Two persons, one thing</Heading>
           {answer.hands.map(({ measure, names: [first, second], pairs, bias, sigma }) => (
             <Words key={`${measure}${first}${second}`}>
-              {`${words.measure[measure]}: ${first} reads ${spread(measure, Math.abs(bias))} ${bias < 0 ? 'less' : 'more'} than ${second} on average; single readings lie within ±${spread(measure, (AGREE / Math.SQRT2) * sigma)} of that (${pairs} read by both).`}
+              {`${words.wearKind[measure] ?? words.measure[measure]}: ${first} reads ${spread(measure, Math.abs(bias))} ${bias < 0 ? 'less' : 'more'} than ${second} on average; single readings lie within ±${spread(measure, (AGREE / Math.SQRT2) * sigma)} of that (${pairs} read by both).`}
             </Words>
           ))}
           <Words size="s" soft>
@@ -92,14 +93,16 @@ function RepeatLine({ repeat }: { readonly repeat: Scorecard['repeats'][number] 
   const { measure, pairs, sigma } = repeat;
   const gradedBy = house.repeatability[measure] ?? MEASURES[measure].repeatability;
   const offered = offeredRepeatability(repeat, gradedBy);
+  const within = (repeatability: number) =>
+    `±${spread(measure, AGREE * standardUncertainty({ step: MEASURES[measure].step, repeatability }, 1))}`;
   return (
     <View style={styles.line}>
       <Words>
-        {`${words.measure[measure]}: two readings agree within ±${spread(measure, AGREE * sigma)} (${pairs} times read twice). Graded as if within ±${spread(measure, AGREE * gradedBy)}.`}
+        {`${words.wearKind[measure] ?? words.measure[measure]}: two readings agree within ±${spread(measure, AGREE * sigma)} (${pairs} times read twice). Graded as if within ${within(gradedBy)}.`}
       </Words>
       {lead && offered !== null ? (
         <Press
-          label={`Grade as within ±${spread(measure, AGREE * offered)}`}
+          label={`Grade as within ${within(offered)}`}
           onPress={() => router.push({ pathname: '/rules', params: { repeat: `${measure}:${offered}` } })}
         />
       ) : null}
@@ -127,12 +130,12 @@ function ScoreCard({ line, calibrated }: { readonly line: Scorecard['byKind'][nu
             {percent(held)}
           </Label>
           <Words style={styles.grow}>
-            {`of the distances fell within the 8-in-10 range${heldDays === null ? '' : `, and ${percent(heldDays)} of the dates`}. ${held < PROMISED - 0.05 ? 'The ranges were too narrow.' : held > PROMISED + 0.1 ? 'The ranges were wider than they had to be.' : ''}`}
+            {`of the ${agesByTime(name) ? 'dates fell within the 8-in-10 range' : `distances fell within the 8-in-10 range${heldDays === null ? '' : `, and ${percent(heldDays)} of the dates`}`}. ${held < PROMISED - 0.05 ? 'The ranges were too narrow.' : held > PROMISED + 0.1 ? 'The ranges were wider than they had to be.' : ''}`}
           </Words>
         </View>
       ) : null}
       {off !== null ? (
-        <Words>{`Half of them were within ${meterWords(Math.round(off), 'km')}${offDays === null ? '' : ` and ${Math.round(offDays)} days`}.`}</Words>
+        <Words>{`Half of them were within ${[agesByTime(name) ? '' : meterWords(Math.round(off), 'km'), offDays === null ? '' : `${Math.round(offDays)} days`].filter(Boolean).join(' and ')}.`}</Words>
       ) : null}
       {NAIVE_METHODS.map((method) => {
         const beside = line.naive[method];

@@ -54,6 +54,8 @@ export const wearKind: Readonly<Record<string, string>> = {
   lining: 'Brake pads',
   shoe: 'Brake shoes',
   disc: 'Brake discs',
+  water: 'Brake fluid',
+  crank: 'Batteries',
 };
 
 export const naive = {

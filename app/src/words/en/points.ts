@@ -237,3 +237,9 @@ export const spot = {
   '12-6': '12–6 o’clock',
   '3-9': '3–9 o’clock',
 } satisfies Record<Spot, string>;
+
+/** What a narrow list calls points whose names do not fit it. */
+export const narrowPoint: Partial<Record<PointCode, string>> = {
+  'brake.fluid.water': 'Brake fluid',
+  'battery.crank': 'Battery',
+};
