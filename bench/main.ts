@@ -1,6 +1,6 @@
 import { benchBundle } from './bundle';
 import { benchFleet } from './fleet';
-import { benchChanges, benchForecast } from './forecast/forecast';
+import { benchAges, benchChanges, benchForecast } from './forecast/forecast';
 import { benchPointChange } from './pointChange';
 import { benchRoute } from './route';
 import { benchSaving } from './saving';
@@ -13,6 +13,7 @@ async function main(): Promise<void> {
   benchBundle();
   benchRoute();
   benchForecast();
+  benchAges();
   benchChanges();
   await benchFleet();
   await benchStart();

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { expectAccessible, signIn } from './walk';
+import { expectAccessible, jump, signIn, type } from './walk';
 import { Workshop } from './workshop';
 
 let workshop: Workshop;
@@ -15,6 +15,7 @@ test('a life sheet tells what changed, takes fuel, a new part and a rotation, an
   await signIn(page, 'Callum', '135791');
   await page.getByRole('link', { name: 'FH 07, life sheet' }).click();
   await expect(page.getByText(/The pad nearside front wears about .* times as fast since/)).toBeVisible();
+  await expect(page.getByText(/Uses about \d+ % more fuel since .* Brakes that drag/)).toBeVisible();
   await expect(page.getByText(/Engine oil, rear crank seal: .*Two stages worse/)).toBeVisible();
   await expect(page.getByText(/L per 100 km, full to full/)).toBeVisible();
   await expectAccessible(page);
@@ -81,6 +82,9 @@ test('the fleet board and the scorecard, wide and by keyboard', async ({ page })
   await expect(page.getByText(/FH 07: The pad nearside front/)).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Visits due' })).toBeVisible();
   await expectAccessible(page);
+  await page.getByRole('radio', { name: 'Car', exact: true }).click();
+  await expect(page.getByText(/FH 07: The pad nearside front/)).toHaveCount(0);
+  await page.getByRole('radio', { name: 'All vehicles' }).click();
   await page.getByRole('radio', { name: 'Tyres' }).focus();
   await page.keyboard.press('Enter');
   await expect(page.getByText(/FH 07 .*[Ii]nner pad/)).toHaveCount(0);
@@ -92,4 +96,70 @@ test('the fleet board and the scorecard, wide and by keyboard', async ({ page })
   await expect(page.getByRole('heading', { name: 'Tyre tread' })).toBeVisible();
   await expect(page.getByText(/of the distances fell within the 8-in-10 range/).first()).toBeVisible();
   await expectAccessible(page);
+});
+
+test('a battery fades and brake fluid fills with water: by when, and when to look again', async ({ page }) => {
+  await page.goto(workshop.url);
+  await signIn(page, 'Isla', '246810');
+  await page.getByRole('link', { name: 'FH 03, life sheet' }).click();
+  await expect(page.getByText(/Loses \d+ kPa a month since/).first()).toBeVisible();
+  await page.getByRole('link', { name: /^Battery \d+ % of rated/ }).click();
+  await expect(page.getByRole('heading', { name: 'Cranking current' })).toBeVisible();
+  await expect(page.getByRole('img', { name: /^Cranking current: \d+ % of rated, / })).toBeVisible();
+  await expect(page.getByText(/^Reaches 60 % of rated between .* \(8 in 10\)\./)).toBeVisible();
+  await expect(page.getByText(/^Look again by /)).toBeVisible();
+  await expectAccessible(page);
+  // Without the network the device tells the same.
+  await page.context().setOffline(true);
+  await page.getByRole('button', { name: 'Back' }).click();
+  await page.getByRole('link', { name: /^Brake fluid 1.5 %/ }).click();
+  await expect(page.getByText(/^Reaches 3.0 % /)).toBeVisible();
+  await page.context().setOffline(false);
+});
+
+test('what looked new is asked, and an answer can be taken back', async ({ page }) => {
+  await page.goto(workshop.url);
+  await signIn(page, 'Isla', '246810');
+  await page.getByRole('link', { name: 'FH 10, life sheet' }).click();
+  const question = page.getByText(/^Pads, nearside front: .* mm, then .* mm, between/);
+  await expect(question).toBeVisible();
+  await page.getByRole('button', { name: 'Pads, nearside front: a new part' }).click();
+  await expect(question).toBeHidden();
+  await expect(page.getByText(/^Nearside front: pads new/)).toBeVisible();
+  await page.getByRole('button', { name: 'All', exact: false }).last().click();
+  await page.getByRole('button', { name: 'Take back: New: pads nearside front' }).first().click();
+  await expect(question).toBeVisible();
+});
+
+test('a pad that passes today and will not last until the next visit is an advisory, on the report too', async ({
+  page,
+}) => {
+  await page.goto(workshop.url);
+  await signIn(page, 'Isla', '246810');
+  await page.getByRole('button', { name: 'Go on with the visit of FH 07' }).click();
+  await page.goto(page.url().replace(/\/ends.*$/, ''));
+  await jump(page, 'inner pad nearside front');
+  await type(page, 'Inner pad, nearside front', '3.6');
+  await expect(page.getByText('Inner pad: Advisory')).toBeVisible();
+  await expect(
+    page.getByText(/3.6 mm passes today; \d+ % chance that it is under 1.5 before the next visit/),
+  ).toBeVisible();
+  const [visit] = /^.*\/visit\/[^/?]+/.exec(page.url()) ?? [];
+  await page.goto(`${visit}/report`);
+  await expect(page.getByText(/passes today; \d+ % chance/).first()).toBeVisible();
+});
+
+test('a lead takes over how well readings repeat, and sees what it would change first', async ({ page }) => {
+  await page.goto(workshop.url);
+  await signIn(page, 'Maren', '112358');
+  await page.goto(`${workshop.url}/scorecard`);
+  await expect(page.getByText(/Callum reads 0\.\d+ less than Isla on average/)).toBeVisible();
+  await expect(page.getByText(/^Isla: \d+ have come true/)).toBeVisible();
+  await page.goto(`${workshop.url}/rules?repeat=tread:0.24`);
+  await expect(page.getByLabel('Depth, mm')).toHaveValue('0.24');
+  await page.getByRole('button', { name: 'What would change?' }).click();
+  await page.getByRole('button', { name: /^Save as version/ }).click();
+  await expect(page.getByText('Saved and sent.')).toBeVisible();
+  await page.goto(`${workshop.url}/rules`);
+  await expect(page.getByLabel('Depth, mm')).toHaveValue('0.24');
 });

@@ -1,5 +1,6 @@
 import { NAIVE_METHODS } from '@weskopos/core/src/score/naive';
 import { meanPinball, quantileOf } from '@weskopos/core/src/score/loss';
+import { benchAgeing } from './ageing';
 import { backtest, type Judged } from './backtest';
 import { studyChanges, type CurvePoint } from './changes';
 import { TOLD_FROM } from '@weskopos/core/src/wear/rateChange';
@@ -25,6 +26,9 @@ export function benchForecast(seeds: readonly number[] = UNSEEN): void {
       );
   }
 }
+
+/** What ages by standing, on the same unseen seeds. */
+export const benchAges = (seeds: readonly number[] = UNSEEN): void => benchAgeing(seeds);
 
 /** How much of what changed is found within two visits, against what is raised for nothing. */
 export function benchChanges(seeds: readonly number[] = UNSEEN): void {

@@ -260,6 +260,7 @@ export {
 export { normalDraw, randomUuid, seededRandom } from './simulator/random';
 export { gaugeReads, type GaugeTruth } from './simulator/gauge';
 export { wornTo, type WearTruth } from './simulator/wear';
+export { drawBattery, drawFluid, healthAt, waterAt, type BatteryTruth, type FluidTruth } from './simulator/ageing';
 export { boilingFromWater } from './bench/brakeFluidBoiling';
 export { OIL_USED_LIMITS, oilUsed, stickToLitres, type StickAdvice } from './bench/oil';
 export { batteryHealth, stateOfCharge, type StateOfCharge } from './bench/battery';

@@ -62,18 +62,36 @@ const only = (...given: Parameters<typeof trends>) => {
 };
 
 describe('shapes of what ages by itself', () => {
-  test.each(Object.entries(AGE_SHAPES))('%s: months to progress and back; never falling', (_, shape) => {
-    for (const months of [0, 1, 12, 40, 100]) expect(shape.monthsAt(shape.progress(months))).toBeCloseTo(months, 6);
-    expect(shape.progress(13)).toBeGreaterThan(shape.progress(12));
-    expect(shape.valueOf(shape.yOf(0.7))).toBeCloseTo(0.7, 12);
-  });
+  test.each(Object.entries(AGE_SHAPES))(
+    '%s: months to loss and back, never falling; its curves are weighed to one',
+    (_, shape) => {
+      const { curves, lost, monthsAt } = shape;
+      expect(curves.reduce((sum, { weight }) => sum + weight, 0)).toBeCloseTo(1, 9);
+      for (const curve of curves) {
+        for (const months of [0, 1, 12, 40, 100]) expect(monthsAt(curve, lost(curve, months))).toBeCloseTo(months, 5);
+        expect(lost(curve, 13)).toBeGreaterThan(lost(curve, 12));
+      }
+      expect(shape.valueOf(shape.yOf(0.7))).toBeCloseTo(0.7, 12);
+    },
+  );
 
   test('brake fluid takes up less each year; a battery loses more each year', () => {
-    const year = (shape: (typeof AGE_SHAPES)['water' | 'crank'], n: number) =>
-      shape.progress(12 * n) - shape.progress(12 * (n - 1));
+    const year = (shape: (typeof AGE_SHAPES)['water' | 'crank'], n: number) => {
+      const [curve] = shape.curves;
+      return curve ? shape.lost(curve, 12 * n) - shape.lost(curve, 12 * (n - 1)) : NaN;
+    };
     expect(year(AGE_SHAPES.water, 4)).toBeLessThan(year(AGE_SHAPES.water, 1));
-    expect(year(AGE_SHAPES.crank, 4)).toBeGreaterThan(3 * year(AGE_SHAPES.crank, 1));
-    expect(AGE_SHAPES.water.monthsAt(9)).toBe(Infinity);
+    expect(year(AGE_SHAPES.crank, 4)).toBeGreaterThan(year(AGE_SHAPES.crank, 1));
+    expect(AGE_SHAPES.water.monthsAt({ scale: 4, bend: 50 }, 4.5)).toBe(Infinity);
+  });
+
+  test('a misread last time is odd, and moves the forecast less than a sound one would', () => {
+    const at = (n: number) => `202${n}-01-10T08:00:00Z`;
+    const looks = (last: number) => [1, 1.5, 1.8, last].map((value, n) => ({ at: at(n), value, u: 0.25 }));
+    const told = (last: number) => ageForecast(AGE_SHAPES.water, 3, looks(last), null, { bears: 0.2, nextVisit: null });
+    const [sound, odd] = [told(2.1), told(0.2)];
+    expect(sound.status !== 'needs-readings' && sound.odd).toBeLessThan(0.1);
+    expect(odd.status !== 'needs-readings' && odd.odd).toBeGreaterThan(0.6);
   });
 });
 

@@ -7,6 +7,7 @@ import {
   USUAL_LAMPS,
   cataloguePoint,
   gaugeReads,
+  healthAt,
   mainSlot,
   nextFinding,
   pointKey,
@@ -204,7 +205,7 @@ const HEALTHY: Partial<Record<MeasureCode, number>> = {
 };
 
 const READ_TWICE = 0.1;
-const SOUND_BATTERY = { months: 30, fade: 0.25 };
+const SOUND_BATTERY = { months: 30, life: 75, knee: 3 };
 
 /** What the gauge, the stick or the eye tells of one point. */
 function look(story: Story, visit: StoryVisit, index: number, ref: PointRef, random: () => number): FindingChange {
@@ -251,9 +252,8 @@ function truthOf(
   if (read !== undefined) return read;
   switch (measure) {
     case 'crank': {
-      const { months, fade } = story.battery ?? SOUND_BATTERY;
-      const age = Math.max(0, months - visit.daysAgo / 30.4);
-      return (story.vehicle.spec.battery.ratedA ?? 640) * (0.98 - fade * (age / 60) ** 3);
+      const { months, ...truth } = story.battery ?? SOUND_BATTERY;
+      return (story.vehicle.spec.battery.ratedA ?? 640) * 0.98 * healthAt(truth, months - visit.daysAgo / 30.4);
     }
     case 'glycol':
       return story.glycol?.(index) ?? HEALTHY.glycol ?? 0;

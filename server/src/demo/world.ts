@@ -5,6 +5,7 @@ import {
   USUAL_MAKE_UP,
   type ActContent,
   type Axle,
+  type BatteryTruth,
   type LeakObservation,
   type LifeEntryContent,
   type SpecSheet,
@@ -62,8 +63,8 @@ export interface Story {
   readonly pressureKpa: (place: string, visit: number) => number;
   readonly visits: readonly StoryVisit[];
   readonly template: string;
-  /** Age of its battery today and the share of its current that five years take; else one in good health. */
-  readonly battery?: { readonly months: number; readonly fade: number };
+  /** Age of its battery today, months, and how it fades; else one in good health. */
+  readonly battery?: BatteryTruth & { readonly months: number };
   /** Glycol by visit, %; else as it was filled. */
   readonly glycol?: (visit: number) => number;
   /** Parts put on new, by the meter; `told` where somebody wrote it down. */
@@ -203,7 +204,7 @@ export const FIRST_STORIES: readonly Story[] = [
     tread: (place) => ({ fresh: 7.4, fittedKm: -3000, per1000: front(place) ? 0.19 : 0.1 }),
     pad: () => ({ fresh: 10.4, fittedKm: -4000, per1000: 0.16 }),
     // Before its third winter the battery is weak.
-    battery: { months: 33, fade: 2 },
+    battery: { months: 33, life: 36, knee: 3 },
     // A slow puncture, hidden by the cold season.
     pressureKpa: (place, visit) => (place === '2R' ? 218 - 9 * visit : front(place) ? 229 : 219),
     visits: [

@@ -1,0 +1,101 @@
+import { quantileOf } from '@weskopos/core/src/score/loss';
+import { drawBattery, drawFluid, healthAt, waterAt } from '@weskopos/core/src/simulator/ageing';
+import { gaugeReads } from '@weskopos/core/src/simulator/gauge';
+import { seededRandom } from '@weskopos/core/src/simulator/random';
+import { ageForecast } from '@weskopos/core/src/states/ageForecast';
+import { AGE_SHAPES } from '@weskopos/core/src/states/ageShapes';
+
+const DAYS_PER_MONTH = 30.44;
+const DAY_MS = 86_400_000;
+const EVERY_MONTHS = 4;
+const PER_SEED = 80;
+const START = Date.parse('2020-01-01T08:00:00Z');
+
+interface Aged {
+  readonly held: boolean;
+  readonly off: number;
+  readonly lineOff: number | null;
+}
+
+const KINDS = {
+  water: {
+    name: 'water in brake fluid',
+    limit: 3,
+    gauge: { step: 0.5, sigma: 0.2 },
+    draw: (random: () => number) => {
+      const truth = drawFluid(random);
+      return (age: number) => waterAt(truth, age);
+    },
+  },
+  crank: {
+    name: 'battery',
+    limit: 0.6,
+    gauge: { step: 0.008, sigma: 0.025 },
+    draw: (random: () => number) => {
+      const truth = drawBattery(random);
+      return (age: number) => healthAt(truth, age);
+    },
+  },
+} as const;
+
+/** Every forecast made from the third look on until the limit is met, with when it truly is; half of the ages are known. */
+function aged(kind: keyof typeof KINDS, seed: number): Aged[] {
+  const random = seededRandom(seed);
+  const { limit, gauge, draw } = KINDS[kind];
+  const shape = AGE_SHAPES[kind];
+  return Array.from({ length: PER_SEED }, (_, n) => n).flatMap((n) => {
+    const truth = draw(random);
+    const past = (age: number) => shape.yOf(truth(age)) < shape.yOf(limit);
+    let end = 1;
+    while (!past(end) && end < 400) end += 0.1;
+    if (end >= 400) return [];
+    // One whose age nobody told was met anywhere in its life.
+    const told = n % 2 === 0;
+    const firstLook = told ? 3 + 20 * random() : 0.9 * end * random();
+    const at = (age: number) => new Date(START + age * DAYS_PER_MONTH * DAY_MS).toISOString();
+    const looks: { at: string; age: number; value: number; u: number }[] = [];
+    const found: Aged[] = [];
+    for (let age = firstLook; age < end; age += EVERY_MONTHS * (0.8 + 0.4 * random())) {
+      const value = gaugeReads(truth(age), { ...gauge, misread: 0 }, random);
+      looks.push({ at: at(age), age, value, u: Math.hypot(gauge.sigma, gauge.step / Math.sqrt(12)) });
+      if (looks.length < 3) continue;
+      const forecast = ageForecast(shape, limit, looks, told ? at(0) : null, { bears: 0.2, nextVisit: null });
+      if (forecast.status === 'needs-readings') continue;
+      const left = (end - age) * DAYS_PER_MONTH;
+      const { low, mid, high } = forecast.days;
+      found.push({
+        held: left >= low && (high === null || left <= high),
+        off: Math.abs((mid ?? 12 * 365) - left),
+        lineOff: lineOff(looks, limit, left),
+      });
+    }
+    return found;
+  });
+}
+
+/** Least squares through all looks, a straight line on: days it is off; null where the line never comes there. */
+function lineOff(looks: readonly { readonly age: number; readonly value: number }[], limit: number, left: number) {
+  const mean = (of: (look: (typeof looks)[number]) => number) =>
+    looks.reduce((sum, look) => sum + of(look), 0) / looks.length;
+  const [x, y] = [mean(({ age }) => age), mean(({ value }) => value)];
+  const slope =
+    looks.reduce((sum, { age, value }) => sum + (age - x) * (value - y), 0) /
+    looks.reduce((sum, { age }) => sum + (age - x) ** 2, 0);
+  const meets = x + (limit - y) / slope;
+  const last = looks.at(-1)?.age ?? 0;
+  return Number.isFinite(meets) && meets > last ? Math.abs((meets - last) * DAYS_PER_MONTH - left) : null;
+}
+
+/** How well what ages by standing is forecast, by built-in shapes and rates only, beside a straight line. */
+export function benchAgeing(seeds: readonly number[]): void {
+  for (const kind of ['water', 'crank'] as const) {
+    const all = seeds.flatMap((seed) => aged(kind, seed));
+    const held = all.filter((one) => one.held).length / all.length;
+    const told = all.filter(({ lineOff: off }) => off !== null);
+    const middle = (values: readonly number[]) => quantileOf(values, 0.5).toFixed(0);
+    console.log(
+      `${KINDS[kind].name}: ${all.length} forecasts, ${(held * 100).toFixed(1)} % of the dates held; off ${middle(all.map(({ off }) => off))} days in the middle; ` +
+        `where a straight line tells a date (${((told.length / all.length) * 100).toFixed(0)} %): off ${middle(told.map(({ off }) => off))}, the line ${middle(told.map(({ lineOff: off }) => off ?? 0))}`,
+    );
+  }
+}
