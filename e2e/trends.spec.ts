@@ -34,6 +34,15 @@ test('a life sheet tells what changed, takes fuel, a new part and a rotation, an
   await page.getByLabel(/^Odometer/).fill('83200');
   await page.getByRole('button', { name: 'Keep' }).click();
   await expect(page.getByText(/83.200 km: Fuel 48.00 L, full/)).toBeVisible();
+  // A long trip that is coming moves the dates; without a distance it is no plan.
+  await page.getByRole('button', { name: /^Write down/ }).click();
+  await page.getByRole('radio', { name: 'Coming trip' }).click();
+  await page.getByRole('button', { name: 'Keep' }).click();
+  await expect(page.getByText(/^How far: 1 km to/)).toBeVisible();
+  await page.getByLabel('How far over what is usual, km').fill('2500');
+  await page.getByRole('radio', { name: '2 weeks' }).click();
+  await page.getByRole('button', { name: 'Keep' }).click();
+  await expect(page.getByText(/Coming trip: 2.500 km over what is usual, by/)).toBeVisible();
   await page.getByRole('button', { name: /^Write down/ }).click();
   await page.getByRole('radio', { name: 'New part' }).click();
   await page.getByRole('radio', { name: 'Pads' }).click();

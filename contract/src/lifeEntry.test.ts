@@ -34,6 +34,7 @@ describe('an entry of a life', () => {
     ['a top-up', { ...common, kind: 'top-up', fluid: 'engine-oil', litres: 0.5 }],
     ['the meter', { ...common, kind: 'meter' }],
     ['a job', { ...common, kind: 'job', job: 'Engine oil and filter' }],
+    ['a coming trip', { ...common, kind: 'plan', distance: 3000, until: '2099-01-01T08:00:00.000Z' }],
     ['an undo', { ...common, kind: 'undo', refers: ID }],
   ])('%s is taken as it is', (_, entry) => {
     expect(lifeEntrySchema.parse(entry)).toEqual(entry);
@@ -76,6 +77,12 @@ describe('an entry of a life', () => {
     ['a fluid nobody logs', { ...common, kind: 'top-up', fluid: 'tea', litres: 1 }, 'fluid'],
     ['a price below nothing', { ...common, kind: 'fuel', litres: 2, full: true, price: -1 }, 'price'],
     ['a meter below nothing', { ...common, kind: 'meter', meter: -5 }, 'meter'],
+    [
+      'a trip done before it was told',
+      { ...common, kind: 'plan', distance: 30, until: '2001-01-01T08:00:00.000Z' },
+      'until',
+    ],
+    ['a trip round the sun', { ...common, kind: 'plan', distance: 9e8, until: '2099-01-01T08:00:00.000Z' }, 'distance'],
     ['a job without a name', { ...common, kind: 'job', job: '  ' }, 'job'],
     ['an undo of nothing', { ...common, kind: 'undo', refers: 'the last' }, 'refers'],
     ['a time that is none', { ...fit, at: 'yesterday' }, 'at'],

@@ -47,6 +47,14 @@ const kinds = [
   z.strictObject({ ...common, kind: z.literal('top-up'), fluid: z.enum(LOGGED_FLUIDS), litres: litresSchema }),
   z.strictObject({ ...common, kind: z.literal('meter') }),
   z.strictObject({ ...common, kind: z.literal('job'), job: textSchema(80).trim().min(1) }),
+  z
+    .strictObject({
+      ...common,
+      kind: z.literal('plan'),
+      distance: z.number().positive().max(200_000),
+      until: instantSchema,
+    })
+    .refine(({ at, until }) => until > at, { path: ['until'], message: 'after it was told' }),
   z.strictObject({ ...common, kind: z.literal('undo'), refers: idSchema }),
 ] as const;
 

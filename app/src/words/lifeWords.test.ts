@@ -4,6 +4,7 @@ import { dueMs, whenOf, type FleetPart } from '../features/fleet/fleetPart';
 import { oneOfEachSet, wantedName } from '../features/fleet/orderLines';
 import { entrySentence } from '../features/life/entrySentence';
 import { changeSentence } from './changeSentence';
+import { CAR } from '@weskopos/core/src/tests/builders';
 import { dueWords } from './dueWords';
 import { pointShort } from './show';
 
@@ -78,8 +79,12 @@ describe('an entry as a line of the log', () => {
       'Tyres rotated: nearside front to nearside rear, nearside rear to nearside front',
     ],
     [{ kind: 'misread', inspectionId: 'i', point: 'tyre.tread', place: '1L', spot: 'inner' }, 'Called a misread'],
+    [
+      { kind: 'plan', distance: 3000, until: '2026-06-30T08:00:00.000Z' },
+      'Coming trip: 3\u202f000 km over what is usual, by 30 Jun 2026',
+    ],
     [{ kind: 'undo', refers: 'e' }, 'Taken back'],
-  ])('%j', (content, sentence) => expect(entrySentence(entry(content), 2)).toContain(sentence));
+  ])('%j', (content, sentence) => expect(entrySentence(entry(content), CAR)).toContain(sentence));
 });
 
 describe('parts on the fleet board', () => {

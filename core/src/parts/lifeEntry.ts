@@ -34,6 +34,8 @@ export type LifeEntryContent =
   | { readonly kind: 'meter' }
   /** A job of the spec sheet was done: its interval begins anew. */
   | { readonly kind: 'job'; readonly job: string }
+  /** A trip that is coming, over what is usual: so much of the meter's unit, done by then. */
+  | { readonly kind: 'plan'; readonly distance: number; readonly until: string }
   | { readonly kind: 'undo'; readonly refers: string };
 
 export type LifeEntryKind = LifeEntryContent['kind'];

@@ -1,5 +1,6 @@
 import { CAR, inspectionOf } from '../tests/builders';
 import type { LifeEntry, LifeEntryContent } from '../parts/lifeEntry';
+import { expectedUse } from '../wear/useModel';
 import { BUILT_IN_FLEET } from './fleetKnowledge';
 import { METER_STEP, allPartsOf, partHistory, partName, peersRate } from './partHistory';
 import { seriesFrom, type RawReading, type VisitMoment } from './series';
@@ -58,6 +59,20 @@ describe('the meter’s points', () => {
     const use = useFrom([moment(1, '01-01', 10_000), moment(2, '12-31', 46_400)], [], 'km');
     expect(use?.perDay).toBeGreaterThan(0.09);
     expect(use?.perDay).toBeLessThan(0.11);
+  });
+
+  test('a coming trip is driven over what is usual until its end, and not after; taken back it is not', () => {
+    const visits = [moment(1, '01-01', 10_000), moment(2, '12-31', 46_400)];
+    const trip = entry('12-31', null, { kind: 'plan', distance: 3000, until: '2027-01-30T08:00:00.000Z' });
+    const [plain, planned] = [useFrom(visits, [], 'km'), useFrom(visits, [trip], 'km')];
+    if (!plain || !planned) throw new Error('the meter was read');
+    const more = (days: number) => expectedUse(planned, days) - expectedUse(plain, days);
+    expect(more(15)).toBeCloseTo(1.5, 1);
+    expect(more(30)).toBeCloseTo(3, 6);
+    expect(more(200)).toBeCloseTo(3, 6);
+    expect(more(0)).toBe(0);
+    const undo = entry('12-31', null, { kind: 'undo', refers: trip.id });
+    expect(useFrom(visits, [trip, undo], 'km')?.plans).toEqual([]);
   });
 });
 

@@ -36,7 +36,13 @@ export function useFrom(
   fleet: FleetUse = USUAL_USE,
 ): UseForecast | null {
   const points = meterPoints(visits, entries, unit);
-  return points.length === 0 ? null : useNow(points, fleet);
+  if (points.length === 0) return null;
+  const plans = entriesOf(standingEntries(entries), 'plan').map(({ at, until, distance }) => ({
+    from: Date.parse(at) / DAY_MS,
+    to: Date.parse(until) / DAY_MS,
+    x: distance / METER_STEP[unit],
+  }));
+  return { ...useNow(points, fleet), plans };
 }
 
 /** As {@link useFrom}, from whole visits. */

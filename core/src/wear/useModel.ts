@@ -39,6 +39,14 @@ export interface UseForecast {
   readonly fleet: FleetUse;
   /** How far this vehicle's own figure may be off, log. */
   readonly sigma: number;
+  /** Stated trips over what is usual, thousands, evenly between two days. */
+  readonly plans?: readonly UsePlan[];
+}
+
+export interface UsePlan {
+  readonly from: number;
+  readonly to: number;
+  readonly x: number;
 }
 
 const YEAR = 365.25;
@@ -75,9 +83,14 @@ export function useNow(history: readonly MeterPoint[], fleet: FleetUse): UseFore
   return { day, perDay, fleet, sigma: plainDays > 60 ? 0 : sigma };
 }
 
-/** Distance expected within `days` from the last reading, thousands. */
-export function expectedUse({ day, perDay, fleet }: UseForecast, days: number): number {
-  return days <= 0 ? 0 : perDay * days * season(fleet, day, day + days);
+/** Distance expected within `days` from the last reading, thousands: what is usual, and what is planned over it. */
+export function expectedUse({ day, perDay, fleet, plans = [] }: UseForecast, days: number): number {
+  if (days <= 0) return 0;
+  const planned = plans.reduce((sum, { from, to, x }) => {
+    const done = Math.min(to, day + days) - Math.max(from, day);
+    return sum + (done > 0 ? (x * done) / Math.max(to - from, 1) : 0);
+  }, 0);
+  return perDay * days * season(fleet, day, day + days) + planned;
 }
 
 function strayAt(strays: FleetUse['strays'], days: number): number {

@@ -10,6 +10,7 @@ import {
   type PartKind,
   type Vehicle,
 } from '@weskopos/core';
+import { addWeeks } from 'date-fns/addWeeks';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Choice } from '../../kit/Choice';
@@ -17,15 +18,19 @@ import { Field } from '../../kit/Field';
 import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
 import { Heading, Words } from '../../kit/Words';
+import { nowIso } from '../../sync/clock';
 import { words } from '../../words/en';
 import { amount, capital, houseRules, meterTypedUnit, meterWords, placeWords } from '../../words/show';
 import { putEntry } from './putEntry';
 
-const KINDS = ['fuel', 'top-up', 'meter', 'job', 'fit'] as const;
+const KINDS = ['fuel', 'top-up', 'meter', 'job', 'fit', 'plan'] as const;
+/** Weeks in which a coming trip will be done. */
+const WEEKS = ['2', '4', '8', '13'] as const;
 type FormKind = (typeof KINDS)[number];
 const WITH_LITRES: readonly FormKind[] = ['fuel', 'top-up'];
 const LITRES_MOST = 1000;
 const FRESH_MOST = 60;
+const TRIP = { least: 1, most: 200_000 } as const;
 
 interface EntryFormProps {
   readonly vehicle: Vehicle;
@@ -34,7 +39,7 @@ interface EntryFormProps {
   readonly onDone: () => void;
 }
 
-/** Something that happened between visits: fuel, a top-up, the meter, a job done, a part fitted. */
+/** Something that happened between visits, or is coming: fuel, a top-up, the meter, a job done, a part fitted, a long trip. */
 export function EntryForm({ vehicle, lastMeter, onDone }: EntryFormProps) {
   const [kind, setKind] = useState<FormKind>('fuel');
   const [meter, setMeter] = useState('');
@@ -46,6 +51,8 @@ export function EntryForm({ vehicle, lastMeter, onDone }: EntryFormProps) {
   const [what, setWhat] = useState<PartKind>('tyre');
   const [place, setPlace] = useState<string | null>(null);
   const [fresh, setFresh] = useState('');
+  const [trip, setTrip] = useState('');
+  const [weeks, setWeeks] = useState<(typeof WEEKS)[number]>('4');
   const [tried, setTried] = useState(false);
   const [asked, setAsked] = useState(false);
   const hubs = hubPlaces(vehicle.axles);
@@ -56,11 +63,13 @@ export function EntryForm({ vehicle, lastMeter, onDone }: EntryFormProps) {
   const volume = parseMeasure(litres, houseRules().units.volume);
   const paid = parseMeasure(price, 'step');
   const begun = parseMeasure(fresh, 'mm');
+  const far = parseMeasure(trip, meterTypedUnit(vehicle.meterUnit));
   const outOf = (one: typeof read, least: number, most: number) =>
     one.status === 'unreadable' || (one.status === 'value' && (one.stored < least || one.stored > most));
   const meterBad = outOf(read, range.least, range.most) || (kind === 'meter' && read.status === 'empty' && tried);
   const litresBad = outOf(volume, 0.01, LITRES_MOST) || (volume.status === 'empty' && tried);
   const priceBad = outOf(paid, 0, 100_000);
+  const tripBad = outOf(far, TRIP.least, TRIP.most) || (far.status === 'empty' && tried);
   const freshBad = outOf(begun, 0.1, FRESH_MOST);
   // Behind the last visit it may be told late, or misread: asked once, then kept.
   const behind = read.status === 'value' && lastMeter !== null && read.stored < lastMeter;
@@ -78,6 +87,10 @@ export function EntryForm({ vehicle, lastMeter, onDone }: EntryFormProps) {
         return read.status === 'value' ? { kind } : null;
       case 'job':
         return job ? { kind, job } : null;
+      case 'plan':
+        return far.status !== 'value' || tripBad
+          ? null
+          : { kind, distance: far.stored, until: addWeeks(new Date(nowIso()), Number(weeks)).toISOString() };
       case 'fit':
         return placeBad || freshBad
           ? null
@@ -153,11 +166,26 @@ export function EntryForm({ vehicle, lastMeter, onDone }: EntryFormProps) {
       {kind === 'job' ? (
         <Choice
           label="Job of the spec sheet"
-          options={vehicle.spec.intervals.map((interval) => interval.job)}
+          options={[...vehicle.spec.intervals.map((interval) => interval.job), ...words.usualJobs]}
           word={(one) => one}
           value={job}
           onChoose={setJob}
         />
+      ) : null}
+      {kind === 'plan' ? (
+        <>
+          <Field
+            label={`How far over what is usual, ${meterTypedUnit(vehicle.meterUnit)}`}
+            value={trip}
+            onChangeText={setTrip}
+            problem={
+              tripBad
+                ? `How far: ${meterWords(TRIP.least, vehicle.meterUnit)} to ${meterWords(TRIP.most, vehicle.meterUnit)}.`
+                : undefined
+            }
+          />
+          <Choice label="Within" options={WEEKS} word={(one) => `${one} weeks`} value={weeks} onChoose={setWeeks} />
+        </>
       ) : null}
       {kind === 'fit' ? (
         <>

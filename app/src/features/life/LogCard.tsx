@@ -46,12 +46,12 @@ export function LogCard({ life: { vehicle, entries }, lastMeter }: LogCardProps)
       {standing.slice(0, all ? undefined : MOST).map((entry) => (
         <View key={entry.id} style={[styles.row, { borderColor: palette.rule }]}>
           <Words size="m" style={styles.grow}>
-            {`${day(entry.at)}${entry.meter === null ? '' : `, ${meterWords(entry.meter, vehicle.meterUnit)}`}: ${entrySentence(entry, vehicle.axles.length)}`}
+            {`${day(entry.at)}${entry.meter === null ? '' : `, ${meterWords(entry.meter, vehicle.meterUnit)}`}: ${entrySentence(entry, vehicle)}`}
           </Words>
           <Press
             kind="quiet"
             label="Take back"
-            hint={`Take back: ${entrySentence(entry, vehicle.axles.length)}`}
+            hint={`Take back: ${entrySentence(entry, vehicle)}`}
             onPress={() => void putEntry({ vehicleId: vehicle.id, meter: null }, { kind: 'undo', refers: entry.id })}
           />
         </View>

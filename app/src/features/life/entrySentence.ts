@@ -1,9 +1,13 @@
-import type { LifeEntry } from '@weskopos/core';
+import type { LifeEntry, Vehicle } from '@weskopos/core';
 import { words } from '../../words/en';
-import { amount, placeWords } from '../../words/show';
+import { amount, day, meterWords, placeWords } from '../../words/show';
 
 /** One entry of a life as a line of its log. */
-export function entrySentence(entry: LifeEntry, axles: number): string {
+export function entrySentence(
+  entry: LifeEntry,
+  { axles, meterUnit: unit }: Pick<Vehicle, 'axles' | 'meterUnit'>,
+): string {
+  const n = axles.length;
   switch (entry.kind) {
     case 'fuel':
       return `Fuel ${amount('volume', entry.litres)}${entry.full ? ', full' : ', partial'}${entry.price === null ? '' : `, ${entry.price.toFixed(2)} paid`}`;
@@ -14,11 +18,13 @@ export function entrySentence(entry: LifeEntry, axles: number): string {
     case 'job':
       return `Done: ${entry.job}`;
     case 'fit':
-      return `New: ${words.partKind[entry.what].toLowerCase()}${entry.place ? ` ${placeWords(entry.place, axles)}` : ''}${entry.note ? `, ${entry.note}` : ''}`;
+      return `New: ${words.partKind[entry.what].toLowerCase()}${entry.place ? ` ${placeWords(entry.place, n)}` : ''}${entry.note ? `, ${entry.note}` : ''}`;
     case 'rotate':
-      return `Tyres rotated: ${entry.moves.map(({ from, to }) => `${placeWords(from, axles)} to ${placeWords(to, axles)}`).join(', ')}`;
+      return `Tyres rotated: ${entry.moves.map(({ from, to }) => `${placeWords(from, n)} to ${placeWords(to, n)}`).join(', ')}`;
     case 'misread':
-      return `Called a misread: ${words.point[entry.point]} ${placeWords(entry.place, axles)}`;
+      return `Called a misread: ${words.point[entry.point]} ${placeWords(entry.place, n)}`;
+    case 'plan':
+      return `Coming trip: ${meterWords(entry.distance, unit)} over what is usual, by ${day(entry.until)}`;
     case 'undo':
       return 'Taken back';
   }

@@ -80,7 +80,7 @@ export function TrendPanel({ vehicle, trend: { series, forecast, limit }, rules,
         {again ? <Words strong>{again}</Words> : null}
         {notes.map((note) => (
           <Words key={note.id} size="m" soft>
-            {`${day(note.at)}: ${entrySentence(note, vehicle.axles.length)}`}
+            {`${day(note.at)}: ${entrySentence(note, vehicle)}`}
           </Words>
         ))}
         <Words size="s" soft>

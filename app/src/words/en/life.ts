@@ -45,8 +45,12 @@ export const entryKind = {
   fit: 'New part',
   rotate: 'Rotate tyres',
   misread: 'Misread',
+  plan: 'Coming trip',
   undo: 'Taken back',
 } satisfies Record<LifeEntryKind, string>;
+
+/** Jobs that trends begin anew at, offered beside those of the spec sheet. */
+export const usualJobs = ['Brake fluid renewed', 'Coolant renewed'];
 
 /** Kinds of wear as the score tells them. */
 export const wearKind: Readonly<Record<string, string>> = {
