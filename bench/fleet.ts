@@ -1,4 +1,5 @@
-import { BUILT_IN_FLEET, BUILT_IN_RULEBOOK, randomUuid, rulesOf, seededRandom } from '@weskopos/core';
+import { BUILT_IN_FLEET, BUILT_IN_RULEBOOK, rulesOf } from '@weskopos/core';
+import { randomUuid, seededRandom } from '@weskopos/core/src/simulated';
 import { fleetWorld, type WorldVehicle } from '@weskopos/core/src/simulator/fleetWorld';
 import { monitorEventLoopDelay, performance } from 'node:perf_hooks';
 import { openEngine } from './openEngine';

@@ -257,29 +257,16 @@ export {
   type Beside,
   type Report,
 } from './report/composeReport';
-export { normalDraw, randomUuid, seededRandom } from './simulator/random';
-export { gaugeReads, type GaugeTruth } from './simulator/gauge';
-export { wornTo, type WearTruth } from './simulator/wear';
-export { drawBattery, drawFluid, healthAt, waterAt, type BatteryTruth, type FluidTruth } from './simulator/ageing';
 export { boilingFromWater } from './bench/brakeFluidBoiling';
 export { OIL_USED_LIMITS, oilUsed, stickToLitres, type StickAdvice } from './bench/oil';
 export { batteryHealth, stateOfCharge, type StateOfCharge } from './bench/battery';
 export { STUD_COUNTS, TORQUE_STAGES, torqueOrder, type StudCount } from './bench/torqueOrder';
 export { dripLoss, dropRate, type DripLoss } from './bench/drips';
-export {
-  vehicleOutlook,
-  worstSpots,
-  type ChangeNote,
-  type OutlookGiven,
-  type VehicleOutlook,
-} from './outlook/vehicleOutlook';
-export { leakSpots, type LeakLook, type LeakSpot } from './outlook/leakSpots';
+export type { ChangeNote, VehicleOutlook } from './outlook/vehicleOutlook';
+export type { LeakLook, LeakSpot } from './outlook/leakSpots';
 export { rawReadings, seriesFrom, type RawReading, type VisitMoment } from './trends/series';
-export { litresUntilThin, type StateTrend } from './states/stateTrends';
+export type { StateTrend } from './states/stateTrends';
 export type { AgeForecast } from './states/ageForecast';
-export { inferredChanges, type InferredChange } from './parts/inferredChanges';
-export { outlookOf } from './outlook/outlookOf';
 export { aheadNotes, lookAheadOf } from './outlook/lookAhead';
 export type { AheadNote, LookAhead } from './grading/aheadNote';
-export { chanceBy, expectedParts, type Expected, type WantedPart } from './fleet/expectedParts';
 export { peersRate } from './trends/partHistory';

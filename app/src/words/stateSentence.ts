@@ -1,4 +1,5 @@
-import { capacityL, litresUntilThin, type SpecSheet, type StateTrend } from '@weskopos/core';
+import { capacityL, type SpecSheet, type StateTrend } from '@weskopos/core';
+import { litresUntilThin } from '@weskopos/core/src/outlookSums';
 import { dateRange } from './forecastSentence';
 import { amount, day, figure, figureIn, unitOf } from './show';
 

@@ -41,21 +41,21 @@ export function lookAheadOf(given: LookAheadGiven): LookAhead {
   );
   const days = daysBetween(inspection.startedAt, nextVisit);
   const known = new Map<string, AheadNote | null>();
-  return (ref, { measure, spot, value }) => {
-    const key = seriesKey(ref.point, ref.place, spot, measure);
+  return ({ point, place }, { measure, spot, value }) => {
+    const key = seriesKey(point, place, spot, measure);
     const asked = `${key} ${value}`;
     const before = known.get(asked);
     if (before !== undefined) return before;
-    const today = { inspectionId: inspection.id, ...ref, spot, measure, phase: 'found', value } as const;
+    const today = { inspectionId: inspection.id, point, place, spot, measure, phase: 'found', value } as const;
     const u = uncertaintyOf({ measure, spot, phase: 'found', values: [value], bound: 'exact' }, rules.house);
-    const sofar = alike.get(`${ref.point} ${spot} ${measure}`) ?? [];
+    const sofar = alike.get(`${point} ${spot} ${measure}`) ?? [];
     const series = seriesFrom(moments, [...sofar, { ...today, u }], entries).find((one) => one.key === key);
     const limit = series && runsOut(series) ? (wearEnd(vehicle, series, rules)?.value ?? null) : null;
     const note =
       series && limit !== null
         ? {
-            point: ref.point,
-            place: ref.place,
+            point,
+            place,
             measure,
             spot,
             value,

@@ -99,6 +99,15 @@ describe('what readings say of one part', () => {
   });
 });
 
+test('a part hardly over its limit and read roughly has an end all the same, however slow it wears', () => {
+  const prior = { mu: Math.log(0.05), sigma: 0.3, changes: 0.002, handU: 0.3 };
+  const belief = believe(prior, null, [{ x: 0, y: 1.62, u: 0.4, bound: 'exact' }]);
+  const [low, high] = [0.1, 0.9].map((chance) => crossingAt(crossingCurve(belief, 1.6), chance));
+  expect(low).toBe(0);
+  expect(high).toBeGreaterThan(5);
+  expect(high).toBeLessThan(60);
+});
+
 describe('what the fleet teaches', () => {
   const random = seededRandom(3);
   const part = (vehicle: number, n: number, rate: number): PartHistory => ({

@@ -261,27 +261,31 @@ export function crossedBy(belief: WearBelief, limit: number, ahead: number): num
 
 /** The chance to meet the limit over distance, looked up once and read many times. Rises from its first step to its last. */
 export interface CrossingCurve {
-  readonly ahead: Float64Array;
-  readonly chance: Float64Array;
+  readonly ahead: readonly number[];
+  readonly chance: readonly number[];
 }
 
 const CURVE_STEPS = 44;
-/** The curve runs from here to there, in lives that the present rate would leave. */
+/** The curve runs from here to there, in lives that the present rate would leave; farther where it has not ended by then. */
 const [CURVE_FROM, CURVE_TO] = [0.02, 16];
+const CURVE_RATIO = (CURVE_TO / CURVE_FROM) ** (1 / (CURVE_STEPS - 1));
+const CURVE_UNTIL = 0.96;
+const MOST_STEPS = 80;
 /** A part that is at its limit, or over it, is looked at as finely as this, unit of x. */
 const LEAST_LIFE = 0.2;
 
 export function crossingCurve(belief: WearBelief, limit: number): CrossingCurve {
   const { value, rate } = stateOf(belief);
   const life = Math.max(LEAST_LIFE, (value - limit) / Math.max(rate, 1e-9));
-  const ahead = new Float64Array(CURVE_STEPS + 1);
-  const chance = new Float64Array(CURVE_STEPS + 1);
-  let highest = 0;
-  for (let step = 0; step <= CURVE_STEPS; step += 1) {
-    const at = step === 0 ? 0 : life * CURVE_FROM * (CURVE_TO / CURVE_FROM) ** ((step - 1) / (CURVE_STEPS - 1));
+  const ahead = [0];
+  const chance = [crossedBy(belief, limit, 0)];
+  let highest = chance[0] ?? 0;
+  // What is hardly over its limit, and not known well, may last many such lives: then the curve goes on.
+  for (let step = 0; step < CURVE_STEPS || (highest < CURVE_UNTIL && step < MOST_STEPS); step += 1) {
+    const at = life * CURVE_FROM * CURVE_RATIO ** step;
     highest = Math.max(highest, crossedBy(belief, limit, at));
-    ahead[step] = at;
-    chance[step] = highest;
+    ahead.push(at);
+    chance.push(highest);
   }
   return { ahead, chance };
 }

@@ -5,13 +5,13 @@ import {
   waitsOf,
   forecastSeries,
   rulesOf,
-  seededRandom,
   seriesOf,
-  outlookOf,
   pointKey,
   verdictFor,
   visitPoints,
 } from '@weskopos/core';
+import { outlookOf } from '@weskopos/core/src/outlookSums';
+import { seededRandom } from '@weskopos/core/src/simulated';
 import {
   fleetBoardSchema,
   operationSchema,

@@ -1,5 +1,5 @@
 import sharp from 'sharp';
-import { seededRandom } from '@weskopos/core';
+import { seededRandom } from '@weskopos/core/src/simulated';
 
 export type DrawnSubject = 'pad' | 'tread' | 'leak' | 'belt';
 

@@ -1,4 +1,5 @@
-import { randomUuid, seededRandom, type VisitRecord } from '@weskopos/core';
+import { type VisitRecord } from '@weskopos/core';
+import { randomUuid, seededRandom } from '@weskopos/core/src/simulated';
 import type { Context } from '../context';
 import { acceptChanges } from '../operations/acceptChanges';
 import { createPerson } from '../people/routes';

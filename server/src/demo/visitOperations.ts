@@ -6,16 +6,12 @@ import {
   MEASURES,
   USUAL_LAMPS,
   cataloguePoint,
-  gaugeReads,
-  healthAt,
   mainSlot,
   nextFinding,
   pointKey,
   pressureFromReference,
-  randomUuid,
   rulesOf,
   walkSteps,
-  wornTo,
   type Finding,
   type FindingChange,
   type MeasureCode,
@@ -25,8 +21,8 @@ import {
   type Reading,
   type Rules,
   type Spot,
-  type WearTruth,
 } from '@weskopos/core';
+import { gaugeReads, healthAt, randomUuid, wornTo, type WearTruth } from '@weskopos/core/src/simulated';
 import type { Operation } from '@weskopos/contract';
 import type { Story, StoryVisit } from './world';
 

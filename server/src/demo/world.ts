@@ -5,14 +5,13 @@ import {
   USUAL_MAKE_UP,
   type ActContent,
   type Axle,
-  type BatteryTruth,
   type LeakObservation,
   type LifeEntryContent,
   type SpecSheet,
   type Vehicle,
-  type WearTruth,
   type Word,
 } from '@weskopos/core';
+import type { BatteryTruth, WearTruth } from '@weskopos/core/src/simulated';
 import type { DrawnSubject } from './drawPhoto';
 
 /** The demo's people; their PINs are printed at the start. */

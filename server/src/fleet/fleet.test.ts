@@ -1,5 +1,6 @@
 import { fleetBoardSchema, fleetKnowledgeSchema, scorecardSchema } from '@weskopos/contract';
-import { seededRandom, type LifeEntry } from '@weskopos/core';
+import { type LifeEntry } from '@weskopos/core';
+import { seededRandom } from '@weskopos/core/src/simulated';
 import { randomUUID } from 'node:crypto';
 import {
   Client,

@@ -1,5 +1,6 @@
 import type { BoardPart, VehicleBoard } from '@weskopos/contract';
-import { axleAt, vehicleOutlook, type FleetKnowledge, type Rules } from '@weskopos/core';
+import { axleAt, type FleetKnowledge, type Rules } from '@weskopos/core';
+import { vehicleOutlook } from '@weskopos/core/src/outlookSums';
 import { ageingSeries, ageingToStore } from '@weskopos/core/src/states/ageScore';
 import { judge, type Judgement } from '@weskopos/core/src/score/judge';
 import { toStore, type StoredForecast } from '@weskopos/core/src/score/storedForecast';

@@ -1,4 +1,4 @@
-import { expectedParts } from '@weskopos/core';
+import { expectedParts } from '@weskopos/core/src/outlookSums';
 import { addMonths } from 'date-fns/addMonths';
 import { format } from 'date-fns/format';
 import { startOfMonth } from 'date-fns/startOfMonth';

@@ -1,4 +1,5 @@
-import { inferredChanges, type InferredChange, type Series, type Vehicle } from '@weskopos/core';
+import { type Series, type Vehicle } from '@weskopos/core';
+import { inferredChanges, type InferredChange } from '@weskopos/core/src/outlookSums';
 import { StyleSheet, View } from 'react-native';
 import { Card } from '../../kit/Card';
 import { Press } from '../../kit/Press';

@@ -1,4 +1,5 @@
-import { newestRulebook, outlookOf, rulesOf, verdictFor, worstFirst } from '@weskopos/core';
+import { newestRulebook, rulesOf, verdictFor, worstFirst } from '@weskopos/core';
+import { outlookOf } from '@weskopos/core/src/outlookSums';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { Suspense, useMemo, useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';

@@ -1,4 +1,5 @@
-import { outlookOf, runOutOf } from '@weskopos/core';
+import { runOutOf } from '@weskopos/core';
+import { outlookOf } from '@weskopos/core/src/outlookSums';
 import { useLocalSearchParams } from 'expo-router';
 import { Page } from '../../kit/Page';
 import { Words } from '../../kit/Words';

@@ -1,0 +1,7 @@
+/** What is summed up over a vehicle's life and the fleet: a door of its own, so that the walk loads without it. */
+export { outlookOf } from './outlook/outlookOf';
+export { vehicleOutlook, worstSpots, type OutlookGiven } from './outlook/vehicleOutlook';
+export { leakSpots } from './outlook/leakSpots';
+export { litresUntilThin } from './states/stateTrends';
+export { inferredChanges, type InferredChange } from './parts/inferredChanges';
+export { chanceBy, expectedParts, type Expected, type WantedPart } from './fleet/expectedParts';
