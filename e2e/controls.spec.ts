@@ -36,6 +36,24 @@ test('tread by the wear bars is a bound: it does not pass until a gauge tells', 
   await expect(line).toHaveValue('5 x 4');
 });
 
+test('a figure typed in the same moment as the tap keeps its first digit, and a later tap selects what stands', async () => {
+  await jump(page, 'charging voltage');
+  const field = page.getByRole('textbox', { name: 'Charging voltage, typed' });
+  await field.evaluate((input: HTMLInputElement) => {
+    input.focus();
+    document.execCommand('insertText', false, '1');
+  });
+  await page.keyboard.type('4.2');
+  await expect(field).toHaveValue('14.2');
+  await page.keyboard.press('Enter');
+  await card(/14\.20 V/).toBeVisible();
+  await field.blur();
+  await field.click();
+  await page.keyboard.type('13.9');
+  await page.keyboard.press('Enter');
+  await card(/13\.90 V/).toBeVisible();
+});
+
 test('a warm tyre is judged once its own temperature is read', async () => {
   await jump(page, 'tyre pressure nearside front');
   await type(page, 'Tyre pressure, nearside front', '2.5 bar');

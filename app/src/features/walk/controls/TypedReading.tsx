@@ -48,6 +48,7 @@ export function TypedReading({ measure, label, value, onValue }: TypedReadingPro
   const [typed, setTyped] = useState<string | null>(null);
   const timer = useRef<ReturnType<typeof setTimeout> | null>(null);
   const pending = useRef<string | null>(null);
+  const input = useRef<(TextInput & Partial<HTMLInputElement>) | null>(null);
   const impossible = typed !== null && readTyped(measure, typed).status === 'impossible';
 
   const settle = () => {
@@ -74,6 +75,16 @@ export function TypedReading({ measure, label, value, onValue }: TypedReadingPro
     timer.current = setTimeout(() => settleNow.current(), SETTLE_MS);
   };
 
+  // What stands is selected in the tap itself: done later, as the platform would, it swallows the first figure of a hand
+  // that is quicker, and 14.2 becomes 4.2.
+  const selectAll = (event: Pick<Event, 'preventDefault'>) => {
+    const field = input.current as HTMLInputElement | null;
+    if (!field || field === document.activeElement) return;
+    event.preventDefault();
+    field.focus();
+    field.select();
+  };
+
   return (
     <View style={styles.typed}>
       <TextInput
@@ -83,7 +94,8 @@ export function TypedReading({ measure, label, value, onValue }: TypedReadingPro
         placeholder={unitWord(measure)}
         placeholderTextColor={palette.soft}
         inputMode={measure === 'level' ? 'text' : 'decimal'}
-        selectTextOnFocus
+        ref={input}
+        {...{ onMouseDown: selectAll }}
         onChangeText={change}
         onBlur={settle}
         onSubmitEditing={settle}
