@@ -21,6 +21,18 @@ const seriesSchema: z.ZodType<Series> = z.object({
   measure: z.enum(MEASURE_CODES),
   readings: z.array(seriesReadingSchema),
   ofPart: z.array(seriesReadingSchema),
+  bounds: z
+    .array(
+      z.object({
+        inspectionId: idSchema,
+        at: instantSchema,
+        travelled: z.number(),
+        value: z.number(),
+        u: z.number(),
+        bound: z.enum(['over', 'under']),
+      }),
+    )
+    .optional(),
   fitted: z.object({ at: instantSchema, travelled: z.number(), fresh: z.number() }).nullable(),
 });
 

@@ -5,7 +5,7 @@ import type { Rules } from '../rules/rulebook';
 import type { FleetKnowledge } from '../trends/fleetKnowledge';
 import { chanceWithin } from '../trends/forecast';
 import { METER_STEP, partHistory } from '../trends/partHistory';
-import { seriesFrom, type RawReading, type Series, type VisitMoment } from '../trends/series';
+import { lastLook, seriesFrom, type RawReading, type Series, type VisitMoment } from '../trends/series';
 import { useFrom } from '../trends/useOf';
 import type { Vehicle } from '../vehicle/vehicle';
 import { priorFor } from '../wear/fleetRates';
@@ -75,7 +75,7 @@ export function vehicleOutlook({ vehicle, moments, raw, leaks, entries, rules, f
   const parts = forecastSeries(vehicle, worstSpots(vehicle, series, rules), rules, { fleet, use });
   return {
     parts: parts.map((part) => {
-      const last = part.series.ofPart.at(-1);
+      const last = lastLook(part.series);
       const days = nextVisit && last ? daysBetween(last.at, nextVisit) : null;
       const told = use !== null && days !== null && part.forecast.status === 'running-out';
       return {

@@ -4,7 +4,7 @@ import { chanceAt, crossingAt, crossingCurve } from '../wear/wearBelief';
 import { dayOfChance } from '../wear/useModel';
 import { beliefOf, type Forecast, type ForecastGiven, type Range } from '../trends/forecast';
 import { METER_STEP } from '../trends/partHistory';
-import type { Series } from '../trends/series';
+import { lastLook, type Series } from '../trends/series';
 import { NAIVE_METHODS, naiveLeft, type NaiveMethod } from './naive';
 
 /** A forecast as it was shown, with all that is needed to judge it when the truth comes. */
@@ -40,8 +40,8 @@ export function toStore(
   forecast: Forecast,
   { fleet, use = null }: Pick<ForecastGiven, 'fleet' | 'use'>,
 ): StoredForecast | null {
-  const last = series.ofPart.at(-1);
-  if (!last || forecast.status === 'needs-readings' || forecast.status === 'reached') return null;
+  const [last, read] = [lastLook(series), series.ofPart.at(-1)];
+  if (!last || !read || forecast.status === 'needs-readings' || forecast.status === 'reached') return null;
   const step = METER_STEP[vehicle.meterUnit];
   const { part, belief } = beliefOf(series, { vehicle, ...(fleet ? { fleet } : {}) });
   const curve = crossingCurve(belief, limit);
@@ -59,10 +59,11 @@ export function toStore(
     series: series.key,
     point: series.point,
     place: series.place,
-    part: last.part,
+    part: read.part,
     kind: part.kind,
     travelled: last.travelled,
-    value: last.value,
+    // Judged from what was read: a bound is no figure to draw a line from.
+    value: read.value,
     limit,
     distanceSteps: STORED_CHANCES.map((chance) => finite(crossingAt(curve, chance), step)),
     daySteps: STORED_CHANCES.map((chance) =>

@@ -5,7 +5,7 @@ import { chanceByDay, dayOfChance, type UseForecast } from '../wear/useModel';
 import { believe, chanceAt, crossingAt, crossingCurve, stateOf, type WearBelief } from '../wear/wearBelief';
 import { BUILT_IN_FLEET, calibrationOf, type FleetKnowledge } from './fleetKnowledge';
 import { METER_STEP, partHistory } from './partHistory';
-import type { Series } from './series';
+import { lastLook, type Series } from './series';
 
 /** A quantity as the middle and the ends of its 80 % interval; an end that no plan reaches is null. */
 export interface Range {
@@ -87,7 +87,7 @@ export function beliefOf(
 export function forecastOf(series: Series, limit: number, given: ForecastGiven): Forecast {
   const fleet = given.fleet ?? BUILT_IN_FLEET;
   const step = METER_STEP[given.vehicle.meterUnit];
-  const last = series.ofPart.at(-1);
+  const last = lastLook(series);
   if (!last) return { status: 'needs-readings', have: 0, want: LEAST_READINGS };
   const { part, belief } = beliefOf(series, given);
   const curve = crossingCurve(belief, limit);
@@ -111,7 +111,7 @@ export function forecastOf(series: Series, limit: number, given: ForecastGiven):
     from: part.readings.length + (part.fitted ? 1 : 0) >= 2 ? 'readings' : 'fleet',
     odd: belief.odd,
   };
-  if (last.value < limit) return { status: 'reached', ...outlook };
+  if (!('bound' in last) && last.value < limit) return { status: 'reached', ...outlook };
   return { status: low > FAR_STEPS || outlook.distance.mid === null ? 'far-off' : 'running-out', ...outlook };
 }
 
@@ -129,7 +129,7 @@ function lineOf(belief: WearBelief, travelled: number, step: number): ValueLine 
 
 /** The line alone, without when it meets anything; undefined before the part has been read. */
 export function wearLine(series: Series, given: Pick<ForecastGiven, 'vehicle' | 'fleet'>): ValueLine | undefined {
-  const last = series.ofPart.at(-1);
+  const last = lastLook(series);
   if (!last) return undefined;
   const { belief } = beliefOf(series, given);
   return lineOf(belief, last.travelled, METER_STEP[given.vehicle.meterUnit]);

@@ -3,7 +3,7 @@ import type { Vehicle } from '../vehicle/vehicle';
 import { priorFor, type PartHistory } from '../wear/fleetRates';
 import type { FleetKnowledge } from './fleetKnowledge';
 import { groupBy } from '../wear/groupBy';
-import type { Series } from './series';
+import type { Series, SeriesBound } from './series';
 
 /** What one step of x is in the meter's unit: wear per 1000 km and per 25 h lie near each other. */
 export const METER_STEP = { km: 1000, h: 25 } as const;
@@ -24,13 +24,13 @@ export function partName(
 /** The part that sits at the series' place now, as the wear model takes it. */
 export function partHistory(vehicle: Pick<Vehicle, 'id' | 'class' | 'use' | 'meterUnit'>, series: Series): PartHistory {
   const step = METER_STEP[vehicle.meterUnit];
-  const { fitted, ofPart, measure } = series;
+  const { fitted, ofPart, bounds = [], measure } = series;
   const [least, most] = MEASURES[measure].tape;
   return {
     id: `${vehicle.id} ${ofPart.at(-1)?.part ?? series.key}`,
     ...partName(vehicle, series),
     fitted: fitted && { x: fitted.travelled / step, fresh: fitted.fresh, sigma: FRESH_SPREAD * (most - least) },
-    readings: wearReadings(ofPart, step),
+    readings: wearReadings(ofPart, step, bounds),
   };
 }
 
@@ -55,8 +55,20 @@ export function allPartsOf(
   ];
 }
 
-function wearReadings(readings: Series['readings'], step: number): PartHistory['readings'] {
-  return readings.map(({ travelled, value, u }) => ({ x: travelled / step, y: value, u, bound: 'exact' }));
+function wearReadings(
+  readings: Series['readings'],
+  step: number,
+  bounds: readonly SeriesBound[] = [],
+): PartHistory['readings'] {
+  const exact = readings.map(
+    ({ travelled, value, u }) => ({ x: travelled / step, y: value, u, bound: 'exact' }) as const,
+  );
+  if (bounds.length === 0) return exact;
+  const told = bounds.map(
+    ({ travelled, value, u, bound }) =>
+      ({ x: travelled / step, y: value, u, bound: bound === 'over' ? 'above' : 'below' }) as const,
+  );
+  return [...exact, ...told].sort((a, b) => a.x - b.x);
 }
 
 /** What such parts usually wear on the fleet, this vehicle's own habit left out: loss per unit of the meter. */

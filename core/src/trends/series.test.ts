@@ -2,7 +2,8 @@ import { CAR, findingOf, inspectionOf, readingOf, rulesWith, treadOf } from '../
 import { wearEnd, forecastSeries } from '../report/composeReport';
 import type { Finding } from '../inspection/finding';
 import type { Vehicle } from '../vehicle/vehicle';
-import { seriesKey, seriesOf, type VisitRecord } from './series';
+import { forecastOf } from './forecast';
+import { lastLook, seriesKey, seriesOf, type VisitRecord } from './series';
 
 const visit = (n: number, meter: number, look: (id: string) => Finding[]): VisitRecord => {
   const id = `00000000-0000-4000-8000-0000000000e${n}`;
@@ -53,6 +54,29 @@ describe('what is no reading is no point of a series', () => {
       without.map(({ readings }) => readings.map(({ value }) => value)),
     );
     expect(with1).toHaveLength(3);
+  });
+
+  test('a bar is known of its part all the same, and is told again with every forecast', () => {
+    const plain = [visit(1, 10_000, tread(6)), visit(2, 20_000, tread(3.4))];
+    const end = (visits: readonly VisitRecord[]) => {
+      const [one] = seriesOf(visits).filter(({ spot }) => spot === 'centre');
+      if (!one) throw new Error('no series');
+      const forecast = forecastOf(one, 1.6, { vehicle: CAR });
+      if (forecast.status !== 'running-out') throw new Error(forecast.status);
+      return { one, at: forecast.at, mid: (forecast.distance.mid ?? Infinity) + (lastLook(one)?.travelled ?? 0) };
+    };
+    const [without, over, under] = [
+      end(plain),
+      end([...plain, visit(3, 29_000, bars('over'))]),
+      end([...plain, visit(3, 23_000, bars('under'))]),
+    ];
+    expect(without.one.bounds).toBeUndefined();
+    expect(over.one.bounds).toMatchObject([{ value: 1.6, bound: 'over', travelled: 19_000 }]);
+    expect(over.one.readings).toHaveLength(2);
+    // Clear of the bar where it should have been gone: it lasts longer; flush where it should not: shorter.
+    expect(over.mid).toBeGreaterThan(without.mid + 500);
+    expect(under.mid).toBeLessThan(without.mid - 500);
+    expect([without.at, over.at].map((at) => at.slice(0, 7))).toEqual(['2026-02', '2026-03']);
   });
 
   test('as left is not as found: a top-up is no better reading of the same oil', () => {

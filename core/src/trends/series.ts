@@ -2,7 +2,7 @@ import { MEASURES, type MeasureCode } from '../catalogue/measures';
 import { cataloguePoint, mainSlot, pointKey, type PointCode } from '../catalogue/catalogue';
 import { currentFindings } from '../inspection/currentFindings';
 import type { Spot } from '../catalogue/points/point';
-import { readingValue, type Finding, type Phase } from '../inspection/finding';
+import { readingValue, type Bound, type Finding, type Phase } from '../inspection/finding';
 import type { Inspection } from '../inspection/inspection';
 import { standardUncertainty } from '../grading/uncertainty';
 import { entriesOf, standingEntries, type LifeEntry } from '../parts/lifeEntry';
@@ -25,6 +25,12 @@ export interface SeriesReading {
   readonly part: string;
 }
 
+/** A look that told an inequality only: a bar not flush, a gauge that fell in. No point of the line, and known all the same. */
+export interface SeriesBound extends Pick<SeriesReading, 'inspectionId' | 'at' | 'travelled' | 'value' | 'u'> {
+  /** The truth is more, or at most, the value. */
+  readonly bound: Exclude<Bound, 'exact'>;
+}
+
 /** When and how the part that sits here now was fitted. */
 export interface FittedPart {
   readonly at: string;
@@ -41,6 +47,8 @@ export interface Series {
   readonly readings: readonly SeriesReading[];
   /** Readings of the part that sits here now, wherever it sat when it was read. */
   readonly ofPart: readonly SeriesReading[];
+  /** Inequalities of the part that sits here now, oldest first; left out where there are none. */
+  readonly bounds?: readonly SeriesBound[];
   /** Null where nobody told what it was when new. */
   readonly fitted: FittedPart | null;
 }
@@ -67,6 +75,8 @@ export interface RawReading {
   readonly value: number;
   /** Standard uncertainty, stored unit. */
   readonly u: number;
+  /** Left out where the value is one: a bound says on which side of it the truth lies. */
+  readonly bound?: Exclude<Bound, 'exact'>;
 }
 
 /** What a vehicle's readings are hung on: its visits' times and meters. */
@@ -84,13 +94,13 @@ export function seriesOf(visits: readonly VisitRecord[], entries: readonly LifeE
   );
 }
 
-/** What one visit's standing findings read, as found and as left. A carried look is the old reading again; a bound is no number. */
+/** What one visit's standing findings read, as found and as left. A carried look is the old reading again. A bound counts of what wears only. */
 export function rawReadings(inspectionId: string, findings: readonly Finding[]): RawReading[] {
   return [...currentFindings(findings).standing.values()].flatMap(({ point, place, carried, readings }) =>
     carried
       ? []
       : readings
-          .filter(({ bound }) => bound === 'exact')
+          .filter(({ bound, measure }) => bound === 'exact' || MEASURES[measure].nature === 'wear')
           .map((reading) => ({
             inspectionId,
             point,
@@ -100,6 +110,7 @@ export function rawReadings(inspectionId: string, findings: readonly Finding[]):
             phase: reading.phase,
             value: readingValue(reading),
             u: standardUncertainty(MEASURES[reading.measure], reading.values.length),
+            ...(reading.bound === 'exact' ? {} : { bound: reading.bound }),
           })),
   );
 }
@@ -122,27 +133,30 @@ export function seriesFrom(
   const drafts = new Map<string, Omit<Series, 'ofPart' | 'fitted' | 'readings'> & { readings: SeriesReading[] }>();
   // What looks new is told apart from what sat there before by a count of its own.
   const looks = new Map<string, number>();
+  const boundsOf = new Map<string, SeriesBound[]>();
   for (const visit of moments)
-    for (const { point, place, spot, measure, phase, value, u } of byVisit.get(visit.id) ?? []) {
+    for (const { point, place, spot, measure, phase, value, u, bound } of byVisit.get(visit.id) ?? []) {
       if (phase !== 'found') continue;
       if (misread.has(`${visit.id} ${point} ${place} ${spot}`)) continue;
+      const what = partOfPoint(point);
+      const seated = what ? book.partAt(what, place, visit.startedAt).id : `${point}@${place}`;
+      const seat = `${seated} ${point} ${spot}`;
+      const look = { inspectionId: visit.id, at: visit.startedAt, travelled: travelled.get(visit.id) ?? 0, value, u };
+      if (bound) {
+        const part = `${seat} ${looks.get(seat) ?? 0}`;
+        boundsOf.set(part, [...(boundsOf.get(part) ?? []), { ...look, bound }]);
+        continue;
+      }
       const key = seriesKey(point, place, spot, measure);
       const sofar = drafts.get(key) ?? { key, point, place, spot, measure, readings: [] };
       drafts.set(key, sofar);
-      const what = partOfPoint(point);
-      const seated = what ? book.partAt(what, place, visit.startedAt).id : `${point}@${place}`;
       const before = sofar.readings.at(-1);
-      const seat = `${seated} ${point} ${spot}`;
       if (MEASURES[measure].nature === 'wear' && before?.part.startsWith(seat) && looksNew(value, u, before))
         looks.set(seat, (looks.get(seat) ?? 0) + 1);
       const part = `${seat} ${looks.get(seat) ?? 0}`;
       sofar.readings.push({
-        inspectionId: visit.id,
-        at: visit.startedAt,
+        ...look,
         meter: visit.meter,
-        travelled: travelled.get(visit.id) ?? 0,
-        value,
-        u,
         startsPart: before !== undefined && before.part !== part,
         part,
       });
@@ -165,8 +179,15 @@ export function seriesFrom(
         : null;
     // A part cannot have been read before it was fitted: then what was told of its fitting is not used.
     const sound = fitted && fitted.travelled <= (ofPart[0]?.travelled ?? Infinity) ? fitted : null;
-    return { ...series, ofPart, fitted: sound };
+    const bounds = boundsOf.get(part);
+    return { ...series, ofPart, ...(bounds ? { bounds } : {}), fitted: sound };
   });
+}
+
+/** The last look at the part that sits here now, an inequality too: forecasts count from there. */
+export function lastLook({ ofPart, bounds = [] }: Series): SeriesReading | SeriesBound | undefined {
+  const [last, bound] = [ofPart.at(-1), bounds.at(-1)];
+  return last && bound && bound.travelled > last.travelled ? bound : last;
 }
 
 /** Distance since the first visit at a moment between visits: by the meter where it was read, else as at the visit before. */

@@ -145,12 +145,15 @@ test('repeats in one reading are one, with the smaller uncertainty', () => {
     spot: 'whole',
     measure: 'lining',
     phase: 'found',
+    bound: 'exact',
   } as const;
-  const [twice, once] = readingsFrom([
+  const [twice, once, bar] = readingsFrom([
     { ...row, value: 6 },
     { ...row, value: 7 },
     { ...row, place: '1R', value: 5 },
+    { ...row, place: '1R', value: 1.6, bound: 'over' },
   ]);
+  expect([twice, once, bar].map((one) => one?.bound)).toEqual([undefined, undefined, 'over']);
   expect(twice).toMatchObject({ value: 6.5 });
   expect(twice?.u).toBeLessThan(once?.u ?? 0);
 });

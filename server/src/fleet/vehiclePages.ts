@@ -26,13 +26,15 @@ export interface ReadingRow {
   readonly measure: RawReading['measure'];
   readonly phase: RawReading['phase'];
   readonly value: number;
+  readonly bound: 'exact' | 'over' | 'under';
 }
 
-/** The readings trends are made of: what wears, pressures, and what ages. What stands only, nothing carried, no bound. */
+/** The readings trends are made of: what wears, pressures, and what ages. What stands only, nothing carried; bounds of what wears. */
 export const READINGS_OF_VEHICLE = `
-  select f.inspection_id, f.point, f.place, r.spot, r.measure, r.phase, r.value
+  select f.inspection_id, f.point, f.place, r.spot, r.measure, r.phase, r.value, r.bound
   from inspection i join finding f on f.inspection_id = i.id join reading r on r.finding_id = f.id
-  where i.vehicle_id = $1 and i.signed_at is not null and r.bound = 'exact' and f.carried_at is null
+  where i.vehicle_id = $1 and i.signed_at is not null and f.carried_at is null
+    and (r.bound = 'exact' or r.measure in ('tread', 'lining', 'shoe', 'disc'))
     and (r.measure in ('tread', 'lining', 'shoe', 'disc', 'pressure', 'water', 'rest-voltage')
       or r.measure = 'crank' and f.standard = (select v.spec -> 'battery' ->> 'standard' from vehicle v where v.id = $1))
     and not exists (select 1 from finding later where later.parent = f.id)
@@ -113,6 +115,7 @@ export function readingsFrom(rows: readonly ReadingRow[]): RawReading[] {
       phase: row.phase,
       value: sum / count,
       u: standardUncertainty(MEASURES[row.measure], count),
+      ...(row.bound === 'exact' ? {} : { bound: row.bound }),
     });
   }
   return readings;
@@ -124,4 +127,5 @@ const isSame = (a: ReadingRow, b: ReadingRow) =>
   a.place === b.place &&
   a.measure === b.measure &&
   a.phase === b.phase &&
+  a.bound === b.bound &&
   a.inspection_id === b.inspection_id;
