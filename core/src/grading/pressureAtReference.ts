@@ -21,3 +21,10 @@ export function pressureFromReference(referenceKpa: number, tyreC: number): numb
   const factor = (tyreC + KELVIN_AT_0_C) / (PLACARD_TEMPERATURE_C + KELVIN_AT_0_C);
   return (referenceKpa + ATMOSPHERE_KPA) * factor - ATMOSPHERE_KPA;
 }
+
+/** Taken for a tyre's temperature where nobody read the air, °C. */
+const USUAL_AMBIENT_C = 12;
+
+/** A cold tyre's pressure over the seasons, at the placard's temperature, kPa; `ambientC` null where it was not read. */
+export const coldPressureAtReference = (gaugeKpa: number, ambientC: number | null): number =>
+  pressureAtReference(gaugeKpa, ambientC ?? USUAL_AMBIENT_C);

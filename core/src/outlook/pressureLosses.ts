@@ -1,10 +1,7 @@
-import { pressureAtReference } from '../grading/pressureAtReference';
+import { coldPressureAtReference } from '../grading/pressureAtReference';
 import { daysBetween } from '../trends/daysBetween';
 import type { RawReading, VisitMoment } from '../trends/series';
 import type { PressureLoss } from '../wear/rateChange';
-
-/** Taken where nobody read the air, °C. */
-const USUAL_AMBIENT_C = 12;
 
 /**
  * What each tyre lost between the last two visits that read it, brought to one temperature so that a cold day is no
@@ -24,7 +21,7 @@ export function pressureLosses(moments: readonly VisitMoment[], raw: readonly Ra
               {
                 ...reading,
                 at: moment.startedAt,
-                kpa: pressureAtReference(reading.value, moment.ambientC ?? USUAL_AMBIENT_C),
+                kpa: coldPressureAtReference(reading.value, moment.ambientC),
               },
             ]
           : [];

@@ -1,6 +1,6 @@
 import type { MeasureCode } from '../catalogue/measures';
 import type { PointCode } from '../catalogue/catalogue';
-import { pressureAtReference } from '../grading/pressureAtReference';
+import { coldPressureAtReference } from '../grading/pressureAtReference';
 import { rowsFor } from '../limits/rowsFor';
 import type { Threshold } from '../limits/limitSheet';
 import { entriesOf, standingEntries, type LifeEntry } from '../parts/lifeEntry';
@@ -55,8 +55,6 @@ const SHOWN: readonly MeasureCode[] = ['pressure', 'level', 'glycol', 'water', '
 const CHARGED_V = 12.4;
 /** A job by this in its name puts new fluid in the brakes. */
 const BLEED_JOB = /brake fluid/i;
-/** Taken where nobody read the air, °C. */
-const USUAL_AMBIENT_C = 12;
 /** A change is told from none by this many standard deviations, over at least so many days. */
 const TOLD_SIGMAS = 2;
 const LEAST_DAYS = 20;
@@ -98,8 +96,7 @@ interface Look {
 function inTermsOfItsLimits(raw: RawReading, moment: VisitMoment, { spec }: Vehicle): Look | null {
   const at = moment.startedAt;
   if (raw.measure === 'pressure') {
-    const airC = moment.ambientC ?? USUAL_AMBIENT_C;
-    return { raw, at, value: pressureAtReference(raw.value, airC), u: raw.u };
+    return { raw, at, value: coldPressureAtReference(raw.value, moment.ambientC), u: raw.u };
   }
   if (raw.measure !== 'crank') return { raw, at, value: raw.value, u: raw.u };
   const { ratedA } = spec.battery;
