@@ -178,7 +178,7 @@ export {
 } from './route/visitRoute';
 export { paceOf } from './route/pace';
 export { type UsedWait } from './route/explain';
-export { currentFindings, type CurrentFindings } from './inspection/currentFindings';
+export { currentFindings, standingOf, type CurrentFindings } from './inspection/currentFindings';
 export {
   restOfStop,
   visitPoints,
@@ -264,7 +264,15 @@ export { STUD_COUNTS, TORQUE_STAGES, torqueOrder, type StudCount } from './bench
 export { dripLoss, dropRate, type DripLoss } from './bench/drips';
 export type { ChangeNote, VehicleOutlook } from './outlook/vehicleOutlook';
 export type { LeakLook, LeakSpot } from './outlook/leakSpots';
-export { rawReadings, seriesFrom, type RawReading, type VisitMoment } from './trends/series';
+export { seriesFrom, type VisitMoment } from './trends/series';
+export {
+  FORECAST_MEASURES,
+  rawReadings,
+  standingLooks,
+  type LooksGiven,
+  type RawReading,
+  type TrendEntry,
+} from './trends/standingLooks';
 export type { StateTrend } from './states/stateTrends';
 export type { AgeForecast } from './states/ageForecast';
 export { aheadNotes, lookAheadOf } from './outlook/lookAhead';

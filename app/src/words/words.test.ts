@@ -5,6 +5,7 @@ import {
   HOUSE_CHOICES,
   USUAL_HOUSE_RULES,
   gradePoint,
+  readingValue,
   type AgeForecast,
   type Forecast,
   type Outlook,
@@ -232,7 +233,15 @@ describe('reasons of every kind in one sentence', () => {
 test('a reading that will not last says the limit, the chance and the visit it would not reach', () => {
   const pad = findingOf('pad.inner', '1L', { readings: [readingOf('lining', 3.9)] });
   const nextVisit = '2026-12-01T08:00:00.000Z';
-  const lookAhead: LookAhead = (ref, reading) => ({ ...ref, ...reading, limit: 1.5, chance: 0.314, nextVisit });
+  const lookAhead: LookAhead = (ref, reading) => ({
+    ...ref,
+    measure: reading.measure,
+    spot: reading.spot,
+    value: readingValue(reading),
+    limit: 1.5,
+    chance: 0.314,
+    nextVisit,
+  });
   const sentence = gradeSentence(graded(pad, { lookAhead }));
   expect(sentence).toBe(
     '3.9 mm passes today; 31 % chance that it is under 1.5 before the next visit, about 1 Dec 2026.',

@@ -1,6 +1,7 @@
 import type { MeasureCode } from '../catalogue/measures';
 import type { PointCode } from '../catalogue/catalogue';
 import type { Spot } from '../catalogue/points/point';
+import { readingValue, type Reading } from '../inspection/finding';
 import type { PointRef } from '../inspection/walkSteps';
 import type { Place } from '../vehicle/vehicle';
 
@@ -19,8 +20,8 @@ export interface AheadNote {
   readonly nextVisit: string;
 }
 
-/** Looks ahead from one reading of today; null where nothing can be told: no limit, no pace of visits, no meter. */
-export type LookAhead = (ref: PointRef, reading: Pick<AheadNote, 'measure' | 'spot' | 'value'>) => AheadNote | null;
+/** Looks ahead from one reading of today, repeats and all; null where nothing can be told: no limit, no pace of visits, no meter. */
+export type LookAhead = (ref: PointRef, reading: Pick<Reading, 'measure' | 'spot' | 'values'>) => AheadNote | null;
 
 /** Looks up what went on record when a visit was signed. */
 export function aheadOnRecord(notes: readonly AheadNote[]): LookAhead {
@@ -31,6 +32,6 @@ export function aheadOnRecord(notes: readonly AheadNote[]): LookAhead {
         note.place === ref.place &&
         note.measure === reading.measure &&
         note.spot === reading.spot &&
-        note.value === reading.value,
+        note.value === readingValue(reading),
     ) ?? null;
 }

@@ -46,7 +46,10 @@ const CHARGED_V = 12.4;
 const TURNED: Record<Bound, Bound> = { exact: 'exact', over: 'under', under: 'over' };
 
 /** Standard uncertainty of one reading by its gauge's step and how well the house's readings repeat, stored unit. */
-export function uncertaintyOf({ measure, values }: Reading, house: Pick<HouseRules, 'repeatability'>): number {
+export function uncertaintyOf(
+  { measure, values }: Pick<Reading, 'measure' | 'values'>,
+  house: Pick<HouseRules, 'repeatability'>,
+): number {
   const { step, repeatability } = MEASURES[measure];
   return standardUncertainty({ step, repeatability: house.repeatability[measure] ?? repeatability }, values.length);
 }

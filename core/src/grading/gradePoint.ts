@@ -1,7 +1,7 @@
 import { cataloguePoint, mainSlot, pointKey } from '../catalogue/catalogue';
 import { MEASURES, type MeasureCode } from '../catalogue/measures';
 import type { CataloguePoint, MeasureSlot, Spot } from '../catalogue/points/point';
-import { readingAt, readingValue, type Finding, type Phase, type Reading } from '../inspection/finding';
+import { readingAt, type Finding, type Phase, type Reading } from '../inspection/finding';
 import type { PointRef } from '../inspection/walkSteps';
 import { wordGrade, type LimitRow } from '../limits/limitSheet';
 import { rowsFor, type LimitScope } from '../limits/rowsFor';
@@ -162,7 +162,7 @@ function aheadReasons(
   const notes = used
     .filter(({ measure }) => MEASURES[measure].nature === 'wear')
     .flatMap(({ readings }) => readings.filter(({ bound }) => bound === 'exact'))
-    .flatMap((reading) => ahead(ref, { ...reading, value: readingValue(reading) }) ?? [])
+    .flatMap((reading) => ahead(ref, reading) ?? [])
     .filter(({ chance, value, limit }) => chance >= rules.house.lookAhead && value >= limit)
     .sort((a, b) => b.chance - a.chance);
   return notes.slice(0, 1).map(({ point: _point, place: _place, ...note }) => ({

@@ -1,6 +1,5 @@
-import { CAR, contextOf, findingOf, inspectionOf, leakOf, readingOf, treadOf } from '../tests/builders';
+import { CAR, contextOf, findingOf, inspectionOf, leakOf, readingOf, treadOf, plainSeries } from '../tests/builders';
 import { verdictOf } from '../grading/verdict';
-import { seriesOf } from '../trends/series';
 import { carriedContent, carriedFrom } from './carry';
 import { nextFinding } from './finding';
 import { parseLine } from './parseLine';
@@ -45,7 +44,7 @@ describe('an earlier look stands in', () => {
       { id: 'x', at: today },
       content,
     );
-    expect(seriesOf([{ inspection: inspectionOf(CAR), findings: [finding] }])).toEqual([]);
+    expect(plainSeries([{ inspection: inspectionOf(CAR), findings: [finding] }])).toEqual([]);
   });
 });
 

@@ -90,7 +90,7 @@ export interface Finding {
 }
 
 /** The mean of a reading's values. Throws on an empty reading, which no valid finding holds. */
-export function readingValue(reading: Reading): number {
+export function readingValue(reading: Pick<Reading, 'values'>): number {
   if (reading.values.length === 0) throw new RangeError('a reading needs at least one value');
   return reading.values.reduce((sum, value) => sum + value, 0) / reading.values.length;
 }

@@ -1,5 +1,5 @@
 import { gradePoint } from '../grading/gradePoint';
-import { CAR, contextOf, findingOf, inspectionOf, readingOf, rulesWith, treadOf } from '../tests/builders';
+import { CAR, contextOf, findingOf, inspectionOf, readingOf, rulesWith, treadOf, ofItsVisit } from '../tests/builders';
 import { currentFindings } from '../inspection/currentFindings';
 import type { Finding, Reading } from '../inspection/finding';
 import type { VisitRecord } from '../trends/series';
@@ -7,15 +7,16 @@ import { aheadNotes, lookAheadOf } from './lookAhead';
 
 const REF = { point: 'pad.inner', place: '1L' } as const;
 const pads = (mm: number) => [findingOf('pad.inner', '1L', { readings: [readingOf('lining', mm)] })];
-const visit = (n: number, findings: Finding[]): VisitRecord => ({
-  inspection: inspectionOf(CAR, {
-    id: `visit ${n}`,
-    meter: 10_000 + n * 5000,
-    startedAt: `2026-0${1 + 2 * n}-01T08:00:00.000Z`,
-    signedAt: 'x',
-  }),
-  findings,
-});
+const visit = (n: number, findings: Finding[]): VisitRecord =>
+  ofItsVisit({
+    inspection: inspectionOf(CAR, {
+      id: `visit ${n}`,
+      meter: 10_000 + n * 5000,
+      startedAt: `2026-0${1 + 2 * n}-01T08:00:00.000Z`,
+      signedAt: 'x',
+    }),
+    findings,
+  });
 /** Pads that lose almost 3 mm every two months, and then what is read today. */
 const visits = [visit(0, pads(9.6)), visit(1, pads(6.7))];
 const today = inspectionOf(CAR, { id: 'today', meter: 20_000, startedAt: '2026-05-01T08:00:00.000Z' });
@@ -51,7 +52,7 @@ describe('a passing wear reading that will not last until the next visit', () =>
 
   test('the chance rises as less is left, and what has failed is not looked at ahead', () => {
     const chance = (mm: number) =>
-      lookAhead(REF, { measure: 'lining', spot: 'whole', value: mm })?.chance ?? Number.NaN;
+      lookAhead(REF, { measure: 'lining', spot: 'whole', values: [mm] })?.chance ?? Number.NaN;
     const chances = [5.5, 4.5, 3.5, 2.5].map(chance);
     expect([...chances].sort((a, b) => a - b)).toEqual(chances);
     expect(chances[0]).toBeLessThan(0.05);
@@ -74,7 +75,7 @@ describe('a passing wear reading that will not last until the next visit', () =>
 });
 
 test('before there is a pace of visits nothing looks ahead; later visits do not count', () => {
-  const reading = { measure: 'lining', spot: 'whole', value: 2 } as const;
+  const reading = { measure: 'lining', spot: 'whole', values: [2] } as const;
   expect(lookAheadOf({ ...given, visits: [] })(REF, reading)).toBeNull();
   const later = visit(3, pads(1));
   expect(lookAheadOf({ ...given, visits: [...visits, later] })(REF, reading)).toEqual(lookAhead(REF, reading));
@@ -82,9 +83,9 @@ test('before there is a pace of visits nothing looks ahead; later visits do not 
 
 test('a pressure, and a spare nobody drives on, have nothing to run out', () => {
   expect(
-    lookAhead({ point: 'tyre.pressure', place: '1L' }, { measure: 'pressure', spot: 'whole', value: 230 }),
+    lookAhead({ point: 'tyre.pressure', place: '1L' }, { measure: 'pressure', spot: 'whole', values: [230] }),
   ).toBeNull();
-  expect(lookAhead({ point: 'walk.spare', place: '' }, { measure: 'tread', spot: 'whole', value: 1.7 })).toBeNull();
+  expect(lookAhead({ point: 'walk.spare', place: '' }, { measure: 'tread', spot: 'whole', values: [1.7] })).toBeNull();
 });
 
 test('new pads fitted since are not taken for the old ones', () => {
@@ -99,7 +100,7 @@ test('new pads fitted since are not taken for the old ones', () => {
     fresh: 5,
     note: '',
   } as const;
-  const reading = { measure: 'lining', spot: 'whole', value: 3.9 } as const;
+  const reading = { measure: 'lining', spot: 'whole', values: [3.9] } as const;
   const sinceNew = lookAheadOf({ ...given, entries: [fit] })(REF, reading);
   expect(sinceNew?.chance).not.toBeCloseTo(lookAhead(REF, reading)?.chance ?? 0, 3);
 });

@@ -6,7 +6,8 @@ import { wearEnd, runsOut } from '../report/composeReport';
 import type { Rules } from '../rules/rulebook';
 import { BUILT_IN_FLEET, type FleetKnowledge } from '../trends/fleetKnowledge';
 import { chanceWithin } from '../trends/forecast';
-import { rawReadings, seriesFrom, seriesKey, type VisitMoment, type VisitRecord } from '../trends/series';
+import { seriesFrom, seriesKey, type VisitMoment, type VisitRecord } from '../trends/series';
+import { rawReadings, standingLooks } from '../trends/standingLooks';
 import { useFrom } from '../trends/useOf';
 import type { Vehicle } from '../vehicle/vehicle';
 import { groupBy } from '../wear/groupBy';
@@ -36,18 +37,19 @@ export function lookAheadOf(given: LookAheadGiven): LookAhead {
   const use = nextVisit === null ? null : useFrom(moments, entries, vehicle.meterUnit, fleet.use);
   if (nextVisit === null || use === null) return () => null;
   const alike = groupBy(
-    visits.flatMap((visit) => rawReadings(visit.inspection.id, visit.findings)),
+    rawReadings(standingLooks(visits.flatMap(({ findings }) => findings)), { vehicle, house: rules.house }),
     ({ point, spot, measure }) => `${point} ${spot} ${measure}`,
   );
   const days = daysBetween(inspection.startedAt, nextVisit);
   const known = new Map<string, AheadNote | null>();
-  return ({ point, place }, { measure, spot, value }) => {
+  return ({ point, place }, { measure, spot, values }) => {
+    const value = readingValue({ values });
     const key = seriesKey(point, place, spot, measure);
-    const asked = `${key} ${value}`;
+    const asked = `${key} ${values.join()}`;
     const before = known.get(asked);
     if (before !== undefined) return before;
     const today = { inspectionId: inspection.id, point, place, spot, measure, phase: 'found', value } as const;
-    const u = uncertaintyOf({ measure, spot, phase: 'found', values: [value], bound: 'exact' }, rules.house);
+    const u = uncertaintyOf({ measure, values }, rules.house);
     const sofar = alike.get(`${point} ${spot} ${measure}`) ?? [];
     const series = seriesFrom(moments, [...sofar, { ...today, u }], entries).find((one) => one.key === key);
     const limit = series && runsOut(series) ? (wearEnd(vehicle, series, rules)?.value ?? null) : null;
@@ -75,13 +77,13 @@ const LEAST_KEPT = 0.005;
 /** What goes on record when a visit is signed: every chance worth a word, whatever the house makes of it. */
 export function aheadNotes(standing: ReadonlyMap<string, Finding>, lookAhead: LookAhead): AheadNote[] {
   return [...standing.values()].flatMap((finding) => {
-    const { point, place, carried, readings } = finding;
-    if (carried) return [];
+    const { point, place, carried, outOf, readings } = finding;
+    if (carried || outOf.length > 0) return [];
     return readings.flatMap((reading) => {
       const { measure, spot, bound } = reading;
       // Of a reading as found and one as left, the later counts.
       if (bound !== 'exact' || readingAt(finding, measure, spot) !== reading) return [];
-      const note = lookAhead({ point, place }, { measure, spot, value: readingValue(reading) });
+      const note = lookAhead({ point, place }, reading);
       return note && note.chance >= LEAST_KEPT ? [note] : [];
     });
   });

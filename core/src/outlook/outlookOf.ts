@@ -1,8 +1,7 @@
 import type { LifeEntry } from '../parts/lifeEntry';
 import type { Rules } from '../rules/rulebook';
-import { currentFindings } from '../inspection/currentFindings';
 import { BUILT_IN_FLEET, type FleetKnowledge } from '../trends/fleetKnowledge';
-import { rawReadings, type VisitRecord } from '../trends/series';
+import type { VisitRecord } from '../trends/series';
 import type { Vehicle } from '../vehicle/vehicle';
 import { vehicleOutlook, type VehicleOutlook } from './vehicleOutlook';
 
@@ -14,32 +13,7 @@ export function outlookOf(
   rules: Rules,
   fleet: FleetKnowledge = BUILT_IN_FLEET,
 ): VehicleOutlook {
-  return vehicleOutlook({
-    vehicle,
-    moments: signed.map(({ inspection }) => inspection),
-    raw: signed.flatMap(({ inspection, findings }) =>
-      // A current measured by another standard than the rating's is never converted: it is no part of the trend.
-      rawReadings(
-        inspection.id,
-        findings.filter(
-          ({ point, standard }) => point !== 'battery.crank' || standard === vehicle.spec.battery.standard,
-        ),
-      ),
-    ),
-    leaks: signed.flatMap(({ inspection, findings }) =>
-      [...currentFindings(findings).standing.values()].flatMap((finding) =>
-        finding.carried
-          ? []
-          : finding.leaks.map((observation) => ({
-              inspectionId: inspection.id,
-              at: inspection.startedAt,
-              point: finding.point,
-              observation,
-            })),
-      ),
-    ),
-    entries,
-    rules,
-    fleet,
-  });
+  const moments = signed.map(({ inspection }) => inspection);
+  const looks = signed.flatMap(({ findings }) => findings);
+  return vehicleOutlook({ vehicle, moments, looks, entries, rules, fleet });
 }

@@ -1,6 +1,7 @@
 import { pressureFromReference } from '../grading/pressureAtReference';
 import { CAR, inspectionOf } from '../tests/builders';
-import type { RawReading, VisitMoment } from '../trends/series';
+import type { RawReading } from '../trends/standingLooks';
+import type { VisitMoment } from '../trends/series';
 import { pressureLosses } from './pressureLosses';
 
 const moment = (n: number, ambientC: number | null): VisitMoment =>

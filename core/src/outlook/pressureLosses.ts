@@ -1,6 +1,7 @@
 import { coldPressureAtReference } from '../grading/pressureAtReference';
 import { daysBetween } from '../trends/daysBetween';
-import type { RawReading, VisitMoment } from '../trends/series';
+import type { RawReading } from '../trends/standingLooks';
+import type { VisitMoment } from '../trends/series';
 import type { PressureLoss } from '../wear/rateChange';
 
 /**

@@ -5,7 +5,8 @@ import type { Rules } from '../rules/rulebook';
 import type { FleetKnowledge } from '../trends/fleetKnowledge';
 import { chanceWithin } from '../trends/forecast';
 import { METER_STEP, partHistory } from '../trends/partHistory';
-import { lastLook, seriesFrom, type RawReading, type Series, type VisitMoment } from '../trends/series';
+import { lastLook, seriesFrom, type Series, type VisitMoment } from '../trends/series';
+import { leakLooks, rawReadings, standingLooks, type RawReading, type TrendEntry } from '../trends/standingLooks';
 import { useFrom } from '../trends/useOf';
 import type { Vehicle } from '../vehicle/vehicle';
 import { priorFor } from '../wear/fleetRates';
@@ -14,7 +15,7 @@ import { TOLD_FROM, findPressureLoss, findRateChange } from '../wear/rateChange'
 import { daysBetween } from '../trends/daysBetween';
 import { stateTrends, type StateTrend } from '../states/stateTrends';
 import { nextVisitOf } from './nextVisit';
-import { leakSpots, type LeakLook, type LeakSpot } from './leakSpots';
+import { leakSpots, type LeakSpot } from './leakSpots';
 import { pressureLosses } from './pressureLosses';
 import { useChanges, type UseChange } from './useChanges';
 
@@ -22,8 +23,8 @@ export interface OutlookGiven {
   readonly vehicle: Vehicle;
   /** Signed visits only. */
   readonly moments: readonly VisitMoment[];
-  readonly raw: readonly RawReading[];
-  readonly leaks: readonly LeakLook[];
+  /** Every entry of these visits, those that stand and those that do not. */
+  readonly looks: readonly TrendEntry[];
   readonly entries: readonly LifeEntry[];
   readonly rules: Rules;
   readonly fleet: FleetKnowledge;
@@ -68,7 +69,9 @@ export interface VehicleOutlook {
 }
 
 /** Everything a vehicle's signed visits and entries say of what comes. */
-export function vehicleOutlook({ vehicle, moments, raw, leaks, entries, rules, fleet }: OutlookGiven): VehicleOutlook {
+export function vehicleOutlook({ vehicle, moments, looks, entries, rules, fleet }: OutlookGiven): VehicleOutlook {
+  const standing = standingLooks(looks);
+  const raw = rawReadings(standing, { vehicle, house: rules.house });
   const series = seriesFrom(moments, raw, entries);
   const use = useFrom(moments, entries, vehicle.meterUnit, fleet.use);
   const nextVisit = nextVisitOf(moments);
@@ -87,7 +90,7 @@ export function vehicleOutlook({ vehicle, moments, raw, leaks, entries, rules, f
       ...changesOf(vehicle, moments, raw, series, fleet),
       ...(vehicle.meterUnit === 'km' ? useChanges(entries) : []),
     ],
-    leaks: leakSpots(leaks),
+    leaks: leakSpots(leakLooks(standing, new Map(moments.map(({ id, startedAt }) => [id, startedAt])))),
     states: stateTrends({ vehicle, moments, raw, entries, rules, nextVisit, fleet }),
     nextVisit,
     series,

@@ -1,5 +1,5 @@
-import { CAR, findingOf, inspectionOf, readingOf, treadOf } from '../tests/builders';
-import { seriesOf, type VisitRecord } from '../trends/series';
+import { CAR, findingOf, inspectionOf, readingOf, treadOf, plainSeries } from '../tests/builders';
+import { type VisitRecord } from '../trends/series';
 import { inferredChanges } from './inferredChanges';
 import type { LifeEntry, LifeEntryContent } from './lifeEntry';
 
@@ -29,7 +29,7 @@ const entry = (id: string, when: string, content: LifeEntryContent): LifeEntry =
   ...content,
 });
 const asked = (visits: readonly VisitRecord[], entries: readonly LifeEntry[] = []) =>
-  inferredChanges(seriesOf(visits, entries));
+  inferredChanges(plainSeries(visits, entries));
 const ALL = (front: number, rear: number) => ({ '1L': front, '1R': front, '2L': rear, '2R': rear });
 
 test('pads that got thicker are asked about once for the brake, with both looks', () => {

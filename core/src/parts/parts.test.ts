@@ -1,6 +1,6 @@
 import fc from 'fast-check';
-import { CAR, findingOf, inspectionOf, treadOf } from '../tests/builders';
-import { seriesOf, type VisitRecord } from '../trends/series';
+import { CAR, findingOf, inspectionOf, treadOf, plainSeries } from '../tests/builders';
+import { type VisitRecord } from '../trends/series';
 import { rotationProblem, standingEntries, type LifeEntry, type LifeEntryContent } from './lifeEntry';
 import { oilPer1000 } from './logs';
 import { threadParts } from './threadParts';
@@ -103,7 +103,7 @@ describe('series follow parts', () => {
   };
   const visits = [visit(1, 2, 6, 7.5), visit(2, 6, 5.6, 7.3), visit(3, 12, 7, 5.4)];
   const seriesAt = (entries: readonly LifeEntry[], place: string) =>
-    seriesOf(visits, entries).find((one) => one.place === place && one.spot === 'centre');
+    plainSeries(visits, entries).find((one) => one.place === place && one.spot === 'centre');
 
   test('over a rotation: the part’s own readings, wherever it sat', () => {
     const front = seriesAt([swap('turn', 9)], '1L');

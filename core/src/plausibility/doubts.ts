@@ -1,7 +1,9 @@
 import { MEASURES, type MeasureCode } from '../catalogue/measures';
 import type { Spot } from '../catalogue/points/point';
+import { uncertaintyOf } from '../grading/compared';
 import { tyreAgeYears } from '../grading/tyreAge';
 import { readingAt, readingValue, type Finding, type Reading } from '../inspection/finding';
+import type { HouseRules } from '../rules/houseRules';
 
 /** Something odd that is asked once and kept. */
 export interface Doubt {
@@ -26,17 +28,19 @@ const PARTNER_FACTOR = 3;
  * wants a new part, another wheel, or a misread.
  *
  * @param at ISO date of the visit
+ * @param house how well the house's readings repeat
  */
 export function doubtsAbout(
   finding: Finding,
   last: Finding | undefined,
   partner: Finding | undefined,
   at: string,
+  house: Pick<HouseRules, 'repeatability'>,
 ): Doubt[] {
   const doubts = finding.readings
     .filter(({ phase, bound }) => phase === 'found' && bound === 'exact')
     .flatMap((reading): Doubt[] => {
-      const doubt = firstDoubt(reading, last, partner, at);
+      const doubt = firstDoubt(reading, last, partner, at, house);
       return doubt ? [doubt] : [];
     });
   return doubts.filter((doubt) => !finding.kept.includes(doubtId(doubt)));
@@ -47,6 +51,7 @@ function firstDoubt(
   last: Finding | undefined,
   partner: Finding | undefined,
   at: string,
+  house: Pick<HouseRules, 'repeatability'>,
 ): Doubt | undefined {
   const { measure, spot } = reading;
   const gauge = MEASURES[measure];
@@ -60,7 +65,7 @@ function firstDoubt(
   if (gauge.nature === 'wear' && lastValue !== null && lastValue > 0) {
     if (value > DECIMAL_SLIP * lastValue || (value > 0 && value < lastValue / DECIMAL_SLIP))
       return { ...doubt, code: 'decimal-slip' };
-    const noise = Math.SQRT2 * Math.hypot(gauge.step / Math.sqrt(12), gauge.repeatability);
+    const noise = Math.SQRT2 * uncertaintyOf({ measure, values: [value] }, house);
     if (value > lastValue + 3 * noise) return { ...doubt, code: 'better-than-last' };
   }
   if (gauge.likely && (value < gauge.likely[0] || value > gauge.likely[1])) return { ...doubt, code: 'unlikely' };

@@ -1,13 +1,14 @@
 import { MEASURES, MEASURE_CODES } from '../catalogue/measures';
 import { CATALOGUE } from '../catalogue/catalogue';
 import { CAR, findingOf, leakOf, readingOf, treadOf } from '../tests/builders';
+import { USUAL_HOUSE_RULES } from '../rules/houseRules';
 import { impossibleIn } from './checkFinding';
 import { doubtId, doubtsAbout as doubtsOf } from './doubts';
 import { checkMeter } from './checkMeter';
 
 const DAY = '2026-06-01T08:00:00Z';
 const doubtsAbout = (now: Parameters<typeof doubtsOf>[0], last: Parameters<typeof doubtsOf>[1]) =>
-  doubtsOf(now, last, undefined, DAY);
+  doubtsOf(now, last, undefined, DAY, USUAL_HOUSE_RULES);
 
 describe('what cannot be is refused with its field and range', () => {
   test.each([
@@ -182,9 +183,11 @@ describe('odd against its partner and its date', () => {
     [5, 9, []],
     [0.5, 2, []],
   ])('inner %d mm beside outer %d mm', (inner, outer, codes) => {
-    expect(doubtsOf(pad('pad.inner', inner), undefined, pad('pad.outer', outer), DAY).map(({ code }) => code)).toEqual(
-      codes,
-    );
+    expect(
+      doubtsOf(pad('pad.inner', inner), undefined, pad('pad.outer', outer), DAY, USUAL_HOUSE_RULES).map(
+        ({ code }) => code,
+      ),
+    ).toEqual(codes);
   });
 
   test('a tyre made next week is asked about, one made last week is not', () => {

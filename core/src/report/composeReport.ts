@@ -52,7 +52,7 @@ export function runOutOf(
   rules: Rules,
   beside: Beside = {},
 ): Report['runOut'] {
-  const series = seriesOf(visits, beside.entries);
+  const series = seriesOf(visits, beside.entries ?? [], { vehicle, house: rules.house });
   return forecastSeries(vehicle, series, rules, {
     ...(beside.fleet ? { fleet: beside.fleet } : {}),
     use: useOf(visits, beside.entries ?? [], vehicle.meterUnit, beside.fleet?.use),

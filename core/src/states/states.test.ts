@@ -3,7 +3,7 @@ import { CAR, rulesWith } from '../tests/builders';
 import type { MeasureCode } from '../catalogue/measures';
 import type { PointCode } from '../catalogue/catalogue';
 import { BUILT_IN_FLEET } from '../trends/fleetKnowledge';
-import type { RawReading } from '../trends/series';
+import type { RawReading } from '../trends/standingLooks';
 import { AGE_SHAPES } from './ageShapes';
 import { ageForecast } from './ageForecast';
 import { judge } from '../score/judge';

@@ -1,6 +1,8 @@
 import type { GradingContext } from '../grading/compared';
 import { BUILT_IN_RULEBOOK, rulesOf, type Rules } from '../rules/rulebook';
-import type { HouseRules } from '../rules/houseRules';
+import { USUAL_HOUSE_RULES, type HouseRules } from '../rules/houseRules';
+import type { LifeEntry } from '../parts/lifeEntry';
+import { seriesOf, type Series, type VisitRecord } from '../trends/series';
 import { currentFindings } from '../inspection/currentFindings';
 import { nextFinding, type Finding, type FindingChange, type Reading } from '../inspection/finding';
 import type { Inspection } from '../inspection/inspection';
@@ -124,4 +126,14 @@ export function contextOf(
     standing: currentFindings(findings).standing,
     ...change,
   };
+}
+
+/** The series of a plain car in a house that knows nothing of its own gauges. Entries belong to the visit they are given with. */
+export function plainSeries(visits: readonly VisitRecord[], entries: readonly LifeEntry[] = []): Series[] {
+  return seriesOf(visits.map(ofItsVisit), entries, { vehicle: CAR, house: USUAL_HOUSE_RULES });
+}
+
+/** A visit whose entries name it. */
+export function ofItsVisit({ inspection, findings }: VisitRecord): VisitRecord {
+  return { inspection, findings: findings.map((finding) => ({ ...finding, inspectionId: inspection.id })) };
 }

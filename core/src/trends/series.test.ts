@@ -1,9 +1,9 @@
-import { CAR, findingOf, inspectionOf, readingOf, rulesWith, treadOf } from '../tests/builders';
+import { CAR, findingOf, inspectionOf, readingOf, rulesWith, treadOf, plainSeries } from '../tests/builders';
 import { wearEnd, forecastSeries } from '../report/composeReport';
 import type { Finding } from '../inspection/finding';
 import type { Vehicle } from '../vehicle/vehicle';
 import { forecastOf } from './forecast';
-import { lastLook, seriesKey, seriesOf, type VisitRecord } from './series';
+import { lastLook, seriesKey, type VisitRecord } from './series';
 
 const visit = (n: number, meter: number, look: (id: string) => Finding[]): VisitRecord => {
   const id = `00000000-0000-4000-8000-0000000000e${n}`;
@@ -14,7 +14,7 @@ const disc = (mm: number, lip: number) => (id: string) => [
 ];
 
 describe('series of points that take several measures', () => {
-  const series = seriesOf([visit(1, 10_000, disc(24, 0.2)), visit(2, 20_000, disc(23, 0.4))]);
+  const series = plainSeries([visit(1, 10_000, disc(24, 0.2)), visit(2, 20_000, disc(23, 0.4))]);
 
   test('each measure is a series of its own; the point’s main one needs no name', () => {
     expect(series.map(({ key, measure }) => [key, measure])).toEqual([
@@ -34,7 +34,7 @@ describe('series of points that take several measures', () => {
   });
 
   test('a lining told in percent has its limit in millimetres still', () => {
-    const [pads] = seriesOf([
+    const [pads] = plainSeries([
       visit(1, 10_000, (id) => [findingOf('pad.outer', '1L', { readings: [readingOf('lining', 9)] }, id)]),
     ]);
     expect(pads && wearEnd(CAR, pads, rulesWith({ liningAs: 'percent' }))).toEqual({ value: 1.5, basis: 'law' });
@@ -48,8 +48,8 @@ describe('what is no reading is no point of a series', () => {
   const tread = (mm: number) => (id: string) => [findingOf('tyre.tread', '1L', { readings: treadOf(mm, mm, mm) }, id)];
 
   test.each(['over', 'under'] as const)('a bar that says %s leaves the line as it was', (bound) => {
-    const with1 = seriesOf([visit(1, 10_000, tread(6)), visit(2, 15_000, bars(bound)), visit(3, 20_000, tread(5))]);
-    const without = seriesOf([visit(1, 10_000, tread(6)), visit(3, 20_000, tread(5))]);
+    const with1 = plainSeries([visit(1, 10_000, tread(6)), visit(2, 15_000, bars(bound)), visit(3, 20_000, tread(5))]);
+    const without = plainSeries([visit(1, 10_000, tread(6)), visit(3, 20_000, tread(5))]);
     expect(with1.map(({ readings }) => readings.map(({ value }) => value))).toEqual(
       without.map(({ readings }) => readings.map(({ value }) => value)),
     );
@@ -59,7 +59,7 @@ describe('what is no reading is no point of a series', () => {
   test('a bar is known of its part all the same, and is told again with every forecast', () => {
     const plain = [visit(1, 10_000, tread(6)), visit(2, 20_000, tread(3.4))];
     const end = (visits: readonly VisitRecord[]) => {
-      const [one] = seriesOf(visits).filter(({ spot }) => spot === 'centre');
+      const [one] = plainSeries(visits).filter(({ spot }) => spot === 'centre');
       if (!one) throw new Error('no series');
       const forecast = forecastOf(one, 1.6, { vehicle: CAR });
       if (forecast.status !== 'running-out') throw new Error(forecast.status);
@@ -83,12 +83,12 @@ describe('what is no reading is no point of a series', () => {
     const left = (id: string) => [
       findingOf('oil.level', '', { readings: [readingOf('level', 0.2), readingOf('level', 0.9, 'whole', 'left')] }, id),
     ];
-    expect(seriesOf([visit(1, 10_000, left)])[0]?.readings.map(({ value }) => value)).toEqual([0.2]);
+    expect(plainSeries([visit(1, 10_000, left)])[0]?.readings.map(({ value }) => value)).toEqual([0.2]);
   });
 
   test('a carried look is the old reading again', () => {
     const carried = (id: string) =>
       tread(6)(id).map((one) => ({ ...one, carried: { at: '2026-01-01', from: 'visit' as const } }));
-    expect(seriesOf([visit(1, 10_000, tread(6)), visit(2, 12_000, carried)])[0]?.readings).toHaveLength(1);
+    expect(plainSeries([visit(1, 10_000, tread(6)), visit(2, 12_000, carried)])[0]?.readings).toHaveLength(1);
   });
 });

@@ -1,13 +1,12 @@
 import { MEASURES, type MeasureCode } from '../catalogue/measures';
 import { cataloguePoint, mainSlot, pointKey, type PointCode } from '../catalogue/catalogue';
-import { currentFindings } from '../inspection/currentFindings';
 import type { Spot } from '../catalogue/points/point';
-import { readingValue, type Bound, type Finding, type Phase } from '../inspection/finding';
+import type { Bound, Finding } from '../inspection/finding';
 import type { Inspection } from '../inspection/inspection';
-import { standardUncertainty } from '../grading/uncertainty';
 import { entriesOf, standingEntries, type LifeEntry } from '../parts/lifeEntry';
 import { partOfPoint, threadParts } from '../parts/threadParts';
 import { groupBy } from '../wear/groupBy';
+import { rawReadings, standingLooks, type LooksGiven, type RawReading } from './standingLooks';
 import { travelledByVisit } from './travelled';
 
 export interface SeriesReading {
@@ -64,21 +63,6 @@ export function seriesKey(point: PointCode, place: string, spot: Spot, measure: 
   return `${pointKey(point, place)}:${spot}${main ? '' : `:${measure}`}`;
 }
 
-/** One reading as it was taken, before it belongs to anything. */
-export interface RawReading {
-  readonly inspectionId: string;
-  readonly point: PointCode;
-  readonly place: string;
-  readonly spot: Spot;
-  readonly measure: MeasureCode;
-  readonly phase: Phase;
-  readonly value: number;
-  /** Standard uncertainty, stored unit. */
-  readonly u: number;
-  /** Left out where the value is one: a bound says on which side of it the truth lies. */
-  readonly bound?: Exclude<Bound, 'exact'>;
-}
-
 /** What a vehicle's readings are hung on: its visits' times and meters. */
 export type VisitMoment = Pick<Inspection, 'id' | 'startedAt' | 'meter' | 'meterAnswer' | 'ambientC'>;
 
@@ -86,32 +70,11 @@ export type VisitMoment = Pick<Inspection, 'id' | 'startedAt' | 'meter' | 'meter
  * Every measured series of a vehicle, readings as found, oldest first. Readings follow the parts: `entries` tell what was
  * fitted and where it was moved to; what looks new without an entry begins a part of its own.
  */
-export function seriesOf(visits: readonly VisitRecord[], entries: readonly LifeEntry[] = []): Series[] {
+export function seriesOf(visits: readonly VisitRecord[], entries: readonly LifeEntry[], given: LooksGiven): Series[] {
   return seriesFrom(
     visits.map(({ inspection }) => inspection),
-    visits.flatMap(({ inspection, findings }) => rawReadings(inspection.id, findings)),
+    rawReadings(standingLooks(visits.flatMap(({ findings }) => findings)), given),
     entries,
-  );
-}
-
-/** What one visit's standing findings read, as found and as left. A carried look is the old reading again. A bound counts of what wears only. */
-export function rawReadings(inspectionId: string, findings: readonly Finding[]): RawReading[] {
-  return [...currentFindings(findings).standing.values()].flatMap(({ point, place, carried, readings }) =>
-    carried
-      ? []
-      : readings
-          .filter(({ bound, measure }) => bound === 'exact' || MEASURES[measure].nature === 'wear')
-          .map((reading) => ({
-            inspectionId,
-            point,
-            place,
-            spot: reading.spot,
-            measure: reading.measure,
-            phase: reading.phase,
-            value: readingValue(reading),
-            u: standardUncertainty(MEASURES[reading.measure], reading.values.length),
-            ...(reading.bound === 'exact' ? {} : { bound: reading.bound }),
-          })),
   );
 }
 

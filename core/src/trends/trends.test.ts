@@ -1,7 +1,7 @@
-import { CAR, findingOf, inspectionOf, readingOf, treadOf } from '../tests/builders';
+import { CAR, findingOf, inspectionOf, readingOf, treadOf, plainSeries } from '../tests/builders';
 import type { LifeEntry } from '../parts/lifeEntry';
 import { chanceWithin, expectedAt, forecastOf } from './forecast';
-import { seriesOf, type VisitRecord } from './series';
+import { type VisitRecord } from './series';
 import { useOf } from './useOf';
 import { travelledByVisit } from './travelled';
 
@@ -49,7 +49,7 @@ describe('series and forecast', () => {
     return { inspection, findings: [findingOf('pad.inner', '1L', { readings: [readingOf('lining', pad)] }, id)] };
   };
   const padSeries = (visits: VisitRecord[]) => {
-    const [series] = seriesOf(visits);
+    const [series] = plainSeries(visits);
     if (!series) throw new Error('no series');
     return series;
   };
@@ -111,12 +111,12 @@ describe('series and forecast', () => {
       fresh: 11.8,
       note: '',
     };
-    const [told] = seriesOf(visits, [fit]);
+    const [told] = plainSeries(visits, [fit]);
     expect(told?.fitted).toEqual({ at: fit.at, travelled: 2500, fresh: 11.8 });
     expect(told?.ofPart).toHaveLength(2);
     // Fitted after it was first read: what was told cannot be.
     const late = { ...fit, meter: 15_000 };
-    expect(seriesOf(visits, [late])[0]?.fitted).toBeNull();
+    expect(plainSeries(visits, [late])[0]?.fitted).toBeNull();
   });
 
   test.each([
@@ -143,7 +143,7 @@ describe('series and forecast', () => {
   test('three places of a tread are three series', () => {
     const inspection = inspectionOf(CAR);
     expect(
-      seriesOf([
+      plainSeries([
         { inspection, findings: [findingOf('tyre.tread', '2R', { readings: treadOf(5, 6, 7) }, inspection.id)] },
       ]).map(({ key }) => key),
     ).toEqual(['tyre.tread@2R:outer', 'tyre.tread@2R:centre', 'tyre.tread@2R:inner']);

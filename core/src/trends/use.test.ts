@@ -3,7 +3,8 @@ import type { LifeEntry, LifeEntryContent } from '../parts/lifeEntry';
 import { expectedUse } from '../wear/useModel';
 import { BUILT_IN_FLEET } from './fleetKnowledge';
 import { METER_STEP, allPartsOf, partHistory, partName, peersRate } from './partHistory';
-import { seriesFrom, type RawReading, type VisitMoment } from './series';
+import type { RawReading } from './standingLooks';
+import { seriesFrom, type VisitMoment } from './series';
 import { meterPoints, useFrom } from './useOf';
 
 const moment = (n: number, day: string, meter: number, change: Partial<VisitMoment> = {}): VisitMoment => ({

@@ -1,6 +1,6 @@
 /** Items by a name of theirs, each group in its order. */
-export function groupBy<T>(items: readonly T[], key: (item: T) => string): Map<string, T[]> {
-  const groups = new Map<string, T[]>();
+export function groupBy<T, K extends string>(items: readonly T[], key: (item: T) => K): Map<K, T[]> {
+  const groups = new Map<K, T[]>();
   for (const item of items) {
     const group = groups.get(key(item));
     if (group) group.push(item);

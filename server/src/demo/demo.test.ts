@@ -150,7 +150,11 @@ describe('the demo workshop', () => {
   test('shows its stories: the dragging calliper runs out first, the oil burner fails on the stick', async () => {
     const minibus = await lifeOf('FH 07');
     const signed = minibus.visits.filter(({ inspection }) => inspection.signedAt);
-    const [soonest] = forecastSeries(minibus.vehicle, seriesOf(signed), RULES);
+    const [soonest] = forecastSeries(
+      minibus.vehicle,
+      seriesOf(signed, [], { vehicle: minibus.vehicle, house: RULES.house }),
+      RULES,
+    );
     expect(soonest?.series.key).toBe('pad.inner@1L:whole');
     const estate = await lifeOf('FH 02');
     const last = estate.visits.at(-1)!;

@@ -11,7 +11,7 @@ import {
   startWorkshop,
   type TestWorkshop,
 } from '../tests/workshop';
-import { readVehiclePage, readingsFrom } from './vehiclePages';
+import { readVehiclePage } from './vehiclePages';
 
 let workshop: TestWorkshop;
 const vehicles = [newVehicle(), newVehicle(), newVehicle()];
@@ -114,7 +114,7 @@ test('what happens besides visits is kept, re-threads the parts, and can be take
   expect(await workshop.client.operations(operationOf('entry.put', undo))).toMatchObject([{ status: 'applied' }]);
   const page = await readVehiclePage(workshop.context.engine, vehicles[1]?.id ?? '');
   expect(page?.entries).toHaveLength(2);
-  expect(readingsFrom(page?.readings ?? [])).toHaveLength(16);
+  expect(page?.looks.flatMap(({ readings }) => readings)).toHaveLength(16);
 });
 
 test.each([
@@ -135,27 +135,6 @@ test.each([
     operations: [operationOf('entry.put', entry(content))],
   });
   expect(answer.status).toBe(400);
-});
-
-test('repeats in one reading are one, with the smaller uncertainty', () => {
-  const row = {
-    inspection_id: 'i',
-    point: 'pad.inner',
-    place: '1L',
-    spot: 'whole',
-    measure: 'lining',
-    phase: 'found',
-    bound: 'exact',
-  } as const;
-  const [twice, once, bar] = readingsFrom([
-    { ...row, value: 6 },
-    { ...row, value: 7 },
-    { ...row, place: '1R', value: 5 },
-    { ...row, place: '1R', value: 1.6, bound: 'over' },
-  ]);
-  expect([twice, once, bar].map((one) => one?.bound)).toEqual([undefined, undefined, 'over']);
-  expect(twice).toMatchObject({ value: 6.5 });
-  expect(twice?.u).toBeLessThan(once?.u ?? 0);
 });
 
 test('what tells of persons is for a lead; two persons’ readings of one thing say how they differ', async () => {

@@ -104,7 +104,7 @@ export class FleetBook {
       byInspector: lead ? [...this.scores.byInspector] : [],
       calibrated: Object.fromEntries(calibrated),
       repeats: await readRepeats(this.engine),
-      hands: lead ? await readHands(this.engine) : [],
+      hands: lead ? (await readHands(this.engine)).map((one) => ({ ...one, names: [...one.names] })) : [],
     };
   }
 

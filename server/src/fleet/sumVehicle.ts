@@ -8,7 +8,7 @@ import { allPartsOf, peersRate } from '@weskopos/core/src/trends/partHistory';
 import { meterPoints } from '@weskopos/core/src/trends/useOf';
 import type { PartHistory } from '@weskopos/core/src/wear/fleetRates';
 import type { MeterPoint } from '@weskopos/core/src/wear/useModel';
-import { readingsFrom, type VehiclePage } from './vehiclePages';
+import type { VehiclePage } from './vehiclePages';
 
 /** What one vehicle gives the fleet, and gets from it. */
 export interface VehicleSum {
@@ -22,9 +22,8 @@ export interface VehicleSum {
 
 /** Sums up one vehicle by what the fleet has taught so far. */
 export function sumVehicle(page: VehiclePage, rules: Rules, fleet: FleetKnowledge): VehicleSum {
-  const { vehicle, moments, leaks, entries } = page;
-  const raw = readingsFrom(page.readings);
-  const outlook = vehicleOutlook({ vehicle, moments, raw, leaks, entries, rules, fleet });
+  const { vehicle, moments, looks, entries } = page;
+  const outlook = vehicleOutlook({ vehicle, moments, looks, entries, rules, fleet });
   const { series, use } = outlook;
   const wearing = new Set(outlook.parts.map(({ series: { key } }) => key));
   const parts = outlook.parts.flatMap(({ series: one, forecast, limit, basis }): BoardPart[] => {

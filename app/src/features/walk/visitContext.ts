@@ -60,7 +60,7 @@ export function historyOf(
   const looks = earlier.map((one) => ({ visit: one, standing: currentFindings(one.findings).standing }));
   const visits = [...earlier.map((visit) => visit.inspection), inspection];
   const today = travelledByVisit(visits.map((one) => ({ ...one, at: one.startedAt }))).get(inspection.id) ?? 0;
-  const series = new Map(seriesOf(earlier, entries).map((one) => [one.key, one]));
+  const series = new Map(seriesOf(earlier, entries, { vehicle, house: rules.house }).map((one) => [one.key, one]));
   const lastLook = (ref: PointRef) => {
     const key = pointKey(ref.point, ref.place);
     const look = looks.findLast(({ standing }) => {
