@@ -61,7 +61,11 @@ export default tseslint.config(
       ],
     },
   },
-  { files: ['contract/src/**'], rules: forbid('@weskopos/server', '@weskopos/app', 'react*', 'express', 'node:*') },
+  {
+    files: ['contract/src/**'],
+    ignores: ['**/*.test.ts'],
+    rules: forbid('@weskopos/server', '@weskopos/app', 'react*', 'express', 'node:*'),
+  },
   { files: ['server/src/**'], rules: forbid('@weskopos/app', 'react*', 'expo*', '**/app/**') },
   {
     files: ['app/**'],

@@ -56,7 +56,7 @@ export async function benchFleet(vehicles = PLAN.vehicles): Promise<void> {
       `  memory ${mb(before)} MB before, at most ${mb(most)} MB (+${mb(most - before)}); event loop held ${(delay.max / 1e6).toFixed(0)} ms at most, p99 ${(delay.percentile(99) / 1e6).toFixed(0)} ms`,
     );
     const book = new FleetBook(engine, () => new Date());
-    const changes = await timed(ids.slice(0, SHEETS), (id) => book.vehicleChanged(id));
+    const changes = await timed(ids.slice(0, SHEETS), (id) => book.sumUp(id));
     console.log(
       `  one vehicle after a visit: median ${quantile(changes, 0.5).toFixed(1)} ms, p95 ${quantile(changes, 0.95).toFixed(1)} ms`,
     );

@@ -2,15 +2,16 @@ import { BUILT_IN_RULEBOOK, CATALOGUE, MEASURES, POINT_CODES, namedSteps } from 
 import { findingOf, inspectionOf, CAR, leakOf, readingOf, rulesWith, treadOf } from '@weskopos/core/src/tests/builders';
 import fc from 'fast-check';
 import { ENDPOINTS } from './endpoints';
-import { findingSchema, storedFindingSchema } from './finding';
-import { inspectionSchema, newInspectionSchema } from './inspection';
-import { operationBatchSchema, operationSchema } from './operation';
+import { findingRecord, findingSchema, storedFindingSchema } from './records/finding';
+import { inspectionRecord, inspectionSchema, newInspectionSchema } from './records/inspection';
+import { operationBatchSchema, operationSchema, upgradeOperation } from './operation';
 import { newPersonSchema, setupSchema } from './person';
 import { fieldErrors } from './problem';
-import { rulebookSchema } from './rulebook';
-import { upgradeFinding, upgradeInspection, upgradeOperation, upgradeVehicle } from './upgrade';
-import { vehicleSchema } from './vehicle';
+import { rulebookSchema } from './records/rulebook';
+import { lift } from './records/record';
+import { vehicleRecord, vehicleSchema } from './records/vehicle';
 
+const liftedFinding = (raw: object) => findingSchema.parse(lift(findingRecord, raw));
 const ID = '00000000-0000-4000-8000-000000000009';
 const AT = '2026-06-01T08:00:00.000Z';
 const fieldsOf = (schema: typeof findingSchema | typeof operationSchema, value: unknown) => {
@@ -146,25 +147,25 @@ describe('what an older app wrote', () => {
   const oldLeak = { stage: 'damp', fluid: 'engine-oil', place: 'drain-plug', reaches: 'nothing', wiped: true };
 
   test('a finding with its one leak, plain photos and readings', () => {
-    const lifted = findingSchema.parse({ ...kept, leak: oldLeak, photos: [ID] });
+    const lifted = liftedFinding({ ...kept, leak: oldLeak, photos: [ID] });
     expect(lifted).toEqual({
       ...old,
       leaks: [leakOf({ ...oldLeak, place: 'drain-plug', stage: 'damp' } as never)],
       photos: [{ id: ID, caption: '', marks: [] }],
     });
     const { bound: _bound, ...reading } = readingOf('level', 0.5);
-    const level = findingSchema.parse({ ...kept, point: 'cold.oil', leak: null, readings: [reading] });
+    const level = liftedFinding({ ...kept, point: 'cold.oil', leak: null, readings: [reading] });
     expect(level).toMatchObject({ readings: [readingOf('level', 0.5)], leaks: [] });
   });
 
   test('an inspection by odometer and fourteen points, a vehicle without a sheet', () => {
     const { meter, load: _load, rulebook: _rulebook, template: _template, focus: _focus, ...rest } = inspectionOf(CAR);
-    expect(newInspectionSchema.parse({ ...rest, meterKm: meter, limitSheet: 'baseline 1' })).toEqual(
+    expect(lift(inspectionRecord, { ...rest, meterKm: meter, limitSheet: 'baseline 1' })).toEqual(
       inspectionOf(CAR, { template: 'first-fourteen' }),
     );
     const { makeUp: _makeUp, spec: _spec, vin: _vin, meterUnit: _unit, ...plain } = CAR;
     const axles = CAR.axles.map(({ dual, brake, placardKpa }) => ({ dual, brake, placardKpa }));
-    expect(vehicleSchema.parse({ ...plain, axles })).toMatchObject({
+    expect(lift(vehicleRecord, { ...plain, axles })).toMatchObject({
       meterUnit: 'km',
       axles: [{ steered: false, placardKpa: 230 }, {}],
     });
@@ -172,9 +173,10 @@ describe('what an older app wrote', () => {
 
   test('today’s shapes and nonsense pass through untouched', () => {
     for (const value of [old, null, 7, 'x', []]) {
-      expect([upgradeFinding(value), upgradeInspection(value)]).toEqual([value, value]);
+      if (value !== old) expect([lift(findingRecord, value), lift(inspectionRecord, value)]).toEqual([value, value]);
     }
-    expect(upgradeVehicle(CAR)).toBe(CAR);
+    expect(lift(vehicleRecord, CAR)).toBe(CAR);
+    expect(lift(findingRecord, old)).toBe(old);
   });
 
   test('rules of a house that was not asked how far to look ahead follow what is usual', () => {

@@ -1,12 +1,12 @@
 import { z } from 'zod';
 import { fleetBoardSchema, fleetKnowledgeSchema, scorecardSchema } from './fleet';
 import { lifeSchema, yardEntrySchema } from './life';
-import { visitSchema } from './inspection';
+import { visitSchema } from './records/inspection';
 import { operationBatchSchema, operationOutcomeSchema } from './operation';
 import { placeHeldSchema } from './live';
 import { newPersonSchema, personSchema, setupSchema, signInSchema } from './person';
 import { idSchema } from './shapes';
-import { rulebookPreviewSchema, rulebookSchema } from './rulebook';
+import { rulebookPreviewSchema, rulebookSchema } from './records/rulebook';
 import { reportSchema, trendSchema } from './trend';
 
 /** Who may call: anyone, anyone signed in, or a workshop lead. */

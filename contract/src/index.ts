@@ -1,5 +1,12 @@
 export { LIVE_PATH, deviceSchema, type Changed, type LiveEvent, type Presence } from './live';
-export { lifeEntrySchema, storedLifeEntrySchema, type StoredLifeEntry } from './lifeEntry';
+export {
+  flatLifeEntry,
+  lifeEntryFrom,
+  lifeEntrySchema,
+  lifeEntryTable,
+  storedLifeEntrySchema,
+  type StoredLifeEntry,
+} from './records/lifeEntry';
 export {
   fleetBoardSchema,
   fleetKnowledgeSchema,
@@ -9,19 +16,30 @@ export {
   type Scorecard,
   type VehicleBoard,
 } from './fleet';
-export { actSchema, storedActSchema, type StoredAct } from './act';
+export { actFrom, actSchema, actTable, flatAct, storedActSchema, type StoredAct } from './records/act';
 export { idSchema, instantSchema } from './shapes';
-export { plainVehicleSchema, specSchema, vehicleSchema } from './vehicle';
-export { rulebookPreviewSchema, rulebookSchema, type RulebookPreview } from './rulebook';
-export { upgradeOperation } from './upgrade';
-export { findingSchema, leakSchema, readingSchema, storedFindingSchema, type StoredFinding } from './finding';
-export { inspectionSchema, visitSchema, type Visit } from './inspection';
+export { plainVehicleSchema, specSchema, vehicleSchema, vehicleTable } from './records/vehicle';
+export { rulebookPreviewSchema, rulebookSchema, type RulebookPreview } from './records/rulebook';
+export { NewerRecord } from './records/record';
+export type { AnyTable, Column, ColumnType, Field, Group, List, Table } from './records/table';
+export {
+  findingSchema,
+  findingTable,
+  leakSchema,
+  readingSchema,
+  storedFindingSchema,
+  type StoredFinding,
+} from './records/finding';
+export { blankInspection, inspectionSchema, inspectionTable, visitSchema, type Visit } from './records/inspection';
 export {
   MOST_OPERATIONS,
+  OPERATION_RECORDS,
   REFUSALS,
+  liftOperation,
   operationBatchSchema,
   operationOutcomeSchema,
   operationSchema,
+  upgradeOperation,
   type Operation,
   type OperationBody,
   type OperationKind,

@@ -1,42 +1,108 @@
 import { z } from 'zod';
-import { actSchema } from './act';
-import { findingSchema } from './finding';
-import { MOST_AHEAD, aheadNoteSchema, newInspectionSchema } from './inspection';
+import { actRecord } from './records/act';
+import { findingRecord } from './records/finding';
+import { MOST_AHEAD, aheadNoteSchema, inspectionRecord } from './records/inspection';
+import { lifeEntryRecord } from './records/lifeEntry';
+import { isRaw, NewerRecord, lift, recordKind, type Lifting, type RecordKind } from './records/record';
+import { rulebookRecord } from './records/rulebook';
+import { vehicleRecord } from './records/vehicle';
 import { idSchema, instantSchema, textSchema } from './shapes';
-import { lifeEntrySchema } from './lifeEntry';
-import { rulebookSchema } from './rulebook';
-import { vehicleSchema } from './vehicle';
 
-const envelope = { id: idSchema, at: instantSchema, device: textSchema(60).min(1) };
+const signatureSchema = z.strictObject({
+  inspectionId: idSchema,
+  signedAt: instantSchema,
+  /** A lead signs over open ends, and says why. */
+  over: textSchema(500).trim().min(1).optional(),
+  /** How the wear readings looked ahead as the signer saw them; none told by an app too old to. */
+  ahead: z.array(aheadNoteSchema).max(MOST_AHEAD).optional(),
+});
+const signatureRecord = recordKind<z.infer<typeof signatureSchema>>({
+  name: 'signature',
+  schema: signatureSchema,
+  versionOf: () => 1,
+  upgrades: [],
+});
 
-/** A change made on a device: applied once by its id, in one transaction with its effect. */
-export const operationSchema = z.discriminatedUnion('kind', [
-  z.strictObject({ ...envelope, kind: z.literal('vehicle.put'), body: vehicleSchema }),
+/** The record each kind of operation carries. */
+export const OPERATION_RECORDS = {
+  'vehicle.put': vehicleRecord,
+  'inspection.start': inspectionRecord,
+  'finding.put': findingRecord,
+  'inspection.sign': signatureRecord,
+  'act.put': actRecord,
+  'entry.put': lifeEntryRecord,
+  'rulebook.put': rulebookRecord,
+} as const;
+export type OperationKind = keyof typeof OPERATION_RECORDS;
+export type OperationBody<K extends OperationKind> =
+  (typeof OPERATION_RECORDS)[K] extends RecordKind<infer Body> ? Body : never;
+
+/** A change made on a device. `v` is the version of the body's record, left out by apps older than versions. */
+export type Operation = {
+  [K in OperationKind]: {
+    readonly id: string;
+    readonly at: string;
+    readonly device: string;
+    readonly v?: number | undefined;
+    readonly kind: K;
+    readonly body: OperationBody<K>;
+  };
+}[OperationKind];
+
+/** What any operation bears besides its kind and body. */
+const envelope = {
+  id: idSchema,
+  at: instantSchema,
+  device: textSchema(60).min(1),
+  v: z.number().int().min(1).max(10_000).optional(),
+};
+
+const declared = <const K extends OperationKind>(kind: K) =>
   z.strictObject({
     ...envelope,
-    kind: z.literal('inspection.start'),
-    body: newInspectionSchema,
-  }),
-  z.strictObject({ ...envelope, kind: z.literal('finding.put'), body: findingSchema }),
-  z.strictObject({
-    ...envelope,
-    kind: z.literal('inspection.sign'),
-    body: z.strictObject({
-      inspectionId: idSchema,
-      signedAt: instantSchema,
-      /** A lead signs over open ends, and says why. */
-      over: textSchema(500).trim().min(1).optional(),
-      /** How the wear readings looked ahead as the signer saw them; none told by an app too old to. */
-      ahead: z.array(aheadNoteSchema).max(MOST_AHEAD).optional(),
-    }),
-  }),
-  z.strictObject({ ...envelope, kind: z.literal('act.put'), body: actSchema }),
-  z.strictObject({ ...envelope, kind: z.literal('entry.put'), body: lifeEntrySchema }),
-  z.strictObject({ ...envelope, kind: z.literal('rulebook.put'), body: rulebookSchema }),
+    kind: z.literal(kind),
+    body: OPERATION_RECORDS[kind].schema as z.ZodType<OperationBody<K>>,
+  });
+
+const todaysOperationSchema: z.ZodType<Operation> = z.discriminatedUnion('kind', [
+  declared('vehicle.put'),
+  declared('inspection.start'),
+  declared('finding.put'),
+  declared('inspection.sign'),
+  declared('act.put'),
+  declared('entry.put'),
+  declared('rulebook.put'),
 ]);
-export type Operation = z.infer<typeof operationSchema>;
-export type OperationKind = Operation['kind'];
-export type OperationBody<K extends OperationKind> = Extract<Operation, { kind: K }>['body'];
+
+/** A change made on a device: applied once by its id, in one transaction with its effect. Older bodies are lifted. */
+export const operationSchema = z.preprocess((raw, context) => {
+  try {
+    return liftOperation(raw);
+  } catch (error) {
+    if (!(error instanceof NewerRecord)) throw error;
+    context.addIssue({ code: 'custom', path: ['v'], message: `allowed: 1 to ${error.known}` });
+    return z.NEVER;
+  }
+}, todaysOperationSchema);
+
+/**
+ * An operation with its body lifted to today's shape, as far as it is one. Queues and journals hold what older apps wrote.
+ *
+ * @throws NewerRecord when a newer program wrote it
+ */
+export function liftOperation(operation: unknown): unknown {
+  if (!isRaw(operation)) return operation;
+  const { kind, v, body } = operation;
+  const record = Object.entries<Lifting>(OPERATION_RECORDS).find(([name]) => name === kind)?.[1];
+  if (!record) return operation;
+  const version = typeof v === 'number' && Number.isInteger(v) && v >= 1 ? v : undefined;
+  return { ...operation, v: record.version, body: lift(record, body, version) };
+}
+
+/** As {@link liftOperation}, for what is known to be an operation of some version. */
+export function upgradeOperation<Op extends { readonly kind: string; readonly body: unknown }>(operation: Op): Op {
+  return liftOperation(operation) as Op;
+}
 
 export const MOST_OPERATIONS = 100;
 export const operationBatchSchema = z.strictObject({
@@ -57,6 +123,7 @@ export const REFUSALS = [
   'ends-open',
   'no-end',
   'no-entry',
+  'cannot-be-kept',
 ] as const;
 export type Refusal = (typeof REFUSALS)[number];
 

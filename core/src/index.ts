@@ -86,6 +86,15 @@ export {
   type Vehicle,
   type VehicleClass,
 } from './vehicle/vehicle';
+export {
+  PLACE_PATTERN,
+  WHEEL_PATTERN,
+  hasPlace,
+  isPlaceOf,
+  parsePlace,
+  type ParsedPlace,
+  type Repeats,
+} from './vehicle/place';
 export { DRIVES, GEARBOXES, POWERS, STEERINGS, USUAL_MAKE_UP, type MakeUp } from './vehicle/makeUp';
 export {
   BATTERY_TYPES,

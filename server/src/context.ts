@@ -1,24 +1,25 @@
 import path from 'node:path';
 import { pino, type Logger } from 'pino';
 import type { Config } from './config/config';
-import type { Engine } from './db/engine';
+import { DatabaseError, DatabaseUnavailable, type Engine } from './db/engine';
 import { lockFolder } from './db/lock';
-import { migrate, readMigrations } from './db/migrate';
 import { openPglite } from './db/pgliteEngine';
 import { FleetBook } from './fleet/fleetBook';
-import { Journal } from './journal/journal';
-import { replayJournal, type Replay } from './operations/acceptChanges';
-import type { Change } from './operations/change';
-import { Sessions } from './people/sessions';
+import type { Asks } from './ledger/change';
+import { checkpointIfWorth } from './ledger/checkpoints';
+import type { Ledger } from './ledger/ledger';
+import { foldersOf, openLedger, type OpenedLedger } from './ledger/openLedger';
 import { LiveHub } from './live/liveHub';
+import { Sessions } from './people/sessions';
 import { newSetupCode } from './people/setupCode';
 import { PhotoFiles } from './photos/photoFiles';
+import { WRITERS } from './writers';
 
 /** Everything a request works with, built once. */
 export interface Context {
   readonly config: Config;
   readonly engine: Engine;
-  readonly journal: Journal;
+  readonly ledger: Ledger;
   readonly sessions: Sessions;
   readonly photos: PhotoFiles;
   readonly live: LiveHub;
@@ -27,43 +28,70 @@ export interface Context {
   readonly log: Logger;
   /** Lets the first lead in; null once there are people. */
   readonly setupCode: string | null;
-  /** Changes the journal held and the database did not. */
-  readonly replay: Replay;
-  /** Stops in order: journal, database, lock. */
+  /** What opening the ledger found and put right. */
+  readonly opened: Pick<OpenedLedger, 'replay' | 'notes'>;
+  /** Copies the database when enough has come since the last copy. */
+  checkpoint(worthBytes?: number): Promise<number | null>;
+  /** Stops in order: fleet, journal, database, lock. */
   close(): Promise<void>;
 }
 
-/** Opens a workshop's data folder. Throws when another process has it. */
+/** Opens a workshop's data folder. Throws when another process has it, or something acknowledged would be missing. */
 export async function openContext(config: Config, clock: () => Date): Promise<Context> {
   const log = pino({ level: config.logLevel });
   const unlock = await lockFolder(config.dataFolder, clock());
-  const opened: (() => Promise<void>)[] = [unlock];
+  const stops: (() => Promise<void>)[] = [unlock];
   const close = async () => {
-    for (const stop of opened.splice(0).reverse()) await stop();
+    for (const stop of stops.splice(0).reverse()) await stop();
   };
   try {
-    const engine = await openPglite(path.join(config.dataFolder, 'database'));
-    opened.push(() => engine.close());
-    await migrate(engine, await readMigrations());
-    const { journal, entries } = await Journal.open<Change>(path.join(config.dataFolder, 'journal'));
-    opened.push(() => journal.close());
-    const replay = await replayJournal(engine, entries);
-    const fleet = new FleetBook(engine, clock);
-    opened.push(() => fleet.close());
-    await fleet.open();
+    let fleet: FleetBook | undefined;
+    const asks: Asks = {
+      forecastsAt: async (tx, vehicleId, inspectionId) => {
+        try {
+          return (await fleet?.forecastsAt(tx, vehicleId, inspectionId)) ?? [];
+        } catch (error) {
+          if (error instanceof DatabaseError || error instanceof DatabaseUnavailable) throw error;
+          // A visit is signed whatever its forecasts do; none of them go on record then.
+          log.error(error, 'a signed visit was not forecast');
+          return [];
+        }
+      },
+    };
+    const { engine, journal, ledger, replay, notes } = await openLedger(
+      config.dataFolder,
+      WRITERS,
+      (on) => {
+        fleet = new FleetBook(on, clock);
+        return asks;
+      },
+      clock(),
+    );
+    stops.push(() => engine.close());
+    stops.push(() => journal.close());
+    if (!fleet) throw new Error('the ledger was opened without its fleet');
+    const book: FleetBook = fleet;
+    await book.open();
+    stops.push(() => ledger.idle());
+    stops.push(() => book.close());
     const [anyone] = await engine.query('select 1 from person limit 1');
     return {
       config,
       engine,
-      journal,
+      ledger,
       sessions: new Sessions(engine, clock),
       photos: new PhotoFiles(path.join(config.dataFolder, 'photos')),
       live: new LiveHub(),
-      fleet,
+      fleet: book,
       clock,
       log,
       setupCode: anyone ? null : newSetupCode(),
-      replay,
+      opened: { replay, notes },
+      checkpoint: (worthBytes) =>
+        checkpointIfWorth(
+          { folder: foldersOf(config.dataFolder).checkpoints, engine, journal, ledger, open: openPglite },
+          worthBytes,
+        ),
       close,
     };
   } catch (error) {

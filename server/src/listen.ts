@@ -1,7 +1,7 @@
 import type { AddressInfo } from 'node:net';
 import http from 'node:http';
 import type { Context } from './context';
-import { createApp } from './http/createApp';
+import { createApp } from './createApp';
 
 /** Requests still running after this long are cut off, so that a stop ends within five seconds. */
 const GRACE_MS = 3000;

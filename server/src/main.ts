@@ -7,16 +7,26 @@ import { listen } from './listen';
 
 const ROOT = path.resolve(__dirname, '..', '..');
 
+/** How often it is looked whether a copy of the database is due. */
+const CHECKPOINT_EVERY_MS = 60 * 60 * 1000;
+
 async function main(): Promise<void> {
+  // What is written holds hashes of secrets and the workshop's photos: for this user alone.
+  process.umask(0o077);
   const demo = process.argv.includes('--demo');
   const context = await openContext(readConfig(process.env, ROOT), () => new Date());
-  const { replayed, failed } = context.replay;
+  const { replayed, failed } = context.opened.replay;
+  for (const note of context.opened.notes) console.log(note);
   if (replayed > 0) console.log(`Brought back ${replayed} changes from the journal.`);
   for (const { id, why } of failed)
-    console.error(`The change ${id} in the journal cannot be applied (${why}). It was never acknowledged.`);
+    console.error(`The change ${id} in the journal could not take effect again (${why}).`);
   if (demo) await seedDemo(context);
   const running = await listen(context);
   void context.fleet.keepLearning((error) => context.log.error(error, 'the fleet was not summed up'));
+  const checkpoint = () =>
+    void context.checkpoint().catch((error: unknown) => context.log.error(error, 'the database was not copied'));
+  checkpoint();
+  setInterval(checkpoint, CHECKPOINT_EVERY_MS);
   let stopping = false;
   for (const signal of ['SIGTERM', 'SIGINT'] as const) {
     process.on(signal, () => {

@@ -111,6 +111,7 @@ export const en = {
     'lead-only': 'only a workshop lead may do this',
     'ends-open': 'something opened is not closed; the loose ends name it',
     'no-end': 'what it closes is not known to the workshop',
+    'cannot-be-kept': 'the workshop’s database cannot keep it',
     'no-entry': 'What it takes back is not known here.',
     'rules-changed': 'somebody else has changed the rules meanwhile; look at them again',
   } satisfies Record<Refusal, string>,

@@ -1,3 +1,4 @@
+import { isPlaceOf } from '../vehicle/place';
 import { MEASURES } from '../catalogue/measures';
 import { cataloguePoint, isPointCode } from '../catalogue/catalogue';
 import type { CataloguePoint } from '../catalogue/points/point';
@@ -40,11 +41,10 @@ export function impossibleIn(finding: Checked): Impossible[] {
   ];
 }
 
-const PLACES = { tyre: /^[1-4][LR][oi]?$/, hub: /^[1-4][LR]$/, axle: /^[1-4]$/ } as const;
 const PLACE_WORDS = { tyre: 'a wheel, e.g. 1L', hub: 'a wheel, e.g. 1L', axle: 'an axle, e.g. 2' } as const;
 
 function placeProblems({ repeats }: CataloguePoint, place: string): Impossible[] {
-  if (repeats && !PLACES[repeats].test(place))
+  if (repeats && !isPlaceOf(repeats, place))
     return [{ field: 'place', code: 'place-needed', allowed: PLACE_WORDS[repeats] }];
   if (!repeats && place !== '')
     return [{ field: 'place', code: 'no-place', allowed: 'empty: this point does not repeat' }];

@@ -3,7 +3,7 @@ import fs from 'node:fs/promises';
 import os from 'node:os';
 import path from 'node:path';
 import { newFolder } from '../tests/workshop';
-import type { Engine } from './engine';
+import { DatabaseUnavailable, type Engine } from './engine';
 import { FolderInUse, lockFolder } from './lock';
 import { migrate, readMigrations } from './migrate';
 import { openPglite } from './pgliteEngine';
@@ -21,7 +21,8 @@ describe('the folder has one process', () => {
     await (
       await lockFolder(folder, NOW)
     )();
-    expect(await fs.readdir(folder)).toEqual([]);
+    // What is left says that it is free, and that the next number is 3.
+    expect(await fs.readdir(folder)).toEqual(['weskopos.lock.2']);
   });
 
   test.each([
@@ -45,6 +46,45 @@ describe('the folder has one process', () => {
       JSON.stringify({ host: 'bay-two', pid: 1, since: 'x', started: null }),
     );
     await expect(lockFolder(folder, NOW)).rejects.toThrow(/bay-two/);
+  });
+});
+
+test('of many starts in the same moment on a stale lock one gets the folder', async () => {
+  for (let round = 0; round < 10; round += 1) {
+    const folder = await newFolder();
+    const stale = { pid: spawnSync('true').pid, host: os.hostname(), since: 'x', started: null };
+    await fs.writeFile(path.join(folder, 'weskopos.lock'), JSON.stringify(stale));
+    const tries = await Promise.allSettled(Array.from({ length: 6 }, () => lockFolder(folder, NOW)));
+    const held = tries.flatMap((one) => (one.status === 'fulfilled' ? [one.value] : []));
+    expect(held).toHaveLength(1);
+    await held[0]?.();
+    await (
+      await lockFolder(folder, NOW)
+    )();
+  }
+});
+
+describe('a database thread that gives no answer', () => {
+  test('is ended; others are told at once, and the next one answers on the same folder', async () => {
+    const own = await openPglite(path.join(await newFolder(), 'database'), { statementLimitMs: 1500 });
+    await own.script('create table t (n integer)');
+    await own.query('insert into t values (1)');
+    const stuck = own.query('select pg_sleep(600)');
+    const behind = own.query('select n from t');
+    await expect(stuck).rejects.toThrow(DatabaseUnavailable);
+    await expect(behind).rejects.toThrow(DatabaseUnavailable);
+    for (let tries = 0; tries < 100; tries += 1) {
+      const rows = await own.query('select n from t').catch((error: unknown) => error);
+      if (Array.isArray(rows)) {
+        expect(rows).toEqual([{ n: 1 }]);
+        await own.close();
+        await expect(own.query('select 1')).rejects.toThrow(DatabaseUnavailable);
+        return;
+      }
+      expect(rows).toBeInstanceOf(DatabaseUnavailable);
+      await new Promise((resolve) => setTimeout(resolve, 100));
+    }
+    throw new Error('it was not opened anew');
   });
 });
 
@@ -92,6 +132,19 @@ describe('the engine', () => {
     await expect(failing).rejects.toMatchObject({ code: '23505' });
     await other;
     expect(await engine.query('select n from t')).toEqual([{ n: 2 }]);
+  });
+
+  test('statements kept planned see what the tables have become', async () => {
+    await engine.script('create table kept (a integer)');
+    await engine.query('insert into kept (a) values ($1)', [1]);
+    expect(await engine.query('select * from kept')).toEqual([{ a: 1 }]);
+    await engine.script("alter table kept add column b text not null default 'new'");
+    expect(await engine.query('select * from kept')).toEqual([{ a: 1, b: 'new' }]);
+    const many = Array.from({ length: 250 }, (_, n) => engine.query(`select ${n} as n`));
+    expect((await Promise.all(many)).map(([row]) => row?.['n'])).toEqual(Array.from({ length: 250 }, (_, n) => n));
+    await expect(engine.query('select nonsense')).rejects.toMatchObject({ code: '42703' });
+    await expect(engine.query('select $1::integer as n', ['x'])).rejects.toMatchObject({ isOfData: true });
+    expect(await engine.query('select $1::integer as n', [7])).toEqual([{ n: 7 }]);
   });
 
   test('instants come back as ISO text', async () => {

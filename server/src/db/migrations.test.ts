@@ -2,9 +2,7 @@ import { randomUUID } from 'node:crypto';
 import path from 'node:path';
 import { lifeSchema } from '@weskopos/contract';
 import { DRY, PLAIN_AXLE } from '@weskopos/core';
-import { replayJournal } from '../operations/acceptChanges';
-import type { Change } from '../operations/change';
-import { newFolder, newInspection, newVehicle } from '../tests/workshop';
+import { newFolder } from '../tests/workshop';
 import { readLife } from '../vehicles/readLife';
 import type { Engine } from './engine';
 import { migrate, readMigrations } from './migrate';
@@ -78,28 +76,5 @@ test('each migration runs on tables that are filled by the version before, and t
     photos: [{ id: photo, caption: '', marks: [] }],
     override: null,
     by: 'Isla',
-  });
-});
-
-test('a journal line of the first version is applied as today’s', async () => {
-  const vehicle = newVehicle();
-  const { vin: _vin, meterUnit: _unit, makeUp: _makeUp, spec: _spec, ...old } = vehicle;
-  const inspection = newInspection(vehicle.id);
-  const { meter, load: _load, rulebook: _rulebook, template: _template, focus: _focus, ...oldInspection } = inspection;
-  const [person] = await engine.query<{ id: string }>('select id from person');
-  const change = (kind: 'vehicle.put' | 'inspection.start', body: object) =>
-    ({
-      operation: { id: randomUUID(), at: AT, device: 'd', kind, body },
-      by: person?.id ?? null,
-      receivedAt: AT,
-    }) as Change;
-  const replay = await replayJournal(engine, [
-    change('vehicle.put', old),
-    change('inspection.start', { ...oldInspection, meterKm: meter, limitSheet: 'baseline 1' }),
-  ]);
-  expect(replay).toEqual({ replayed: 2, failed: [] });
-  expect((await readLife(engine, vehicle.id))?.visits[0]?.inspection).toEqual({
-    ...inspection,
-    template: 'first-fourteen',
   });
 });

@@ -1,83 +1,75 @@
-import path from 'node:path';
-import { Worker } from 'node:worker_threads';
 import pLimit from 'p-limit';
-import type { Engine, Queries, SqlValue, Tx } from './engine';
-import type { WorkerAnswer, WorkerRequest } from './pgliteWorker';
+import { copyDurably } from './copyDurably';
+import { DatabaseThread } from './databaseThread';
+import { DatabaseUnavailable, type Engine, type Queries, type SqlValue, type Tx } from './engine';
 
-/** A statement the database refused, with its SQLSTATE and the constraint it hurt. */
-export class DatabaseError extends Error {
-  constructor(
-    message: string,
-    readonly code: string | undefined,
-    readonly constraint: string | undefined,
-  ) {
-    super(message);
-  }
+export interface EngineOptions {
+  /** A statement without an answer after this long ends the thread, and another is opened, ms. */
+  readonly statementLimitMs?: number;
+  readonly openLimitMs?: number;
 }
 
-interface Waiting {
-  resolve(rows: object[]): void;
-  reject(error: Error): void;
-}
+const STATEMENT_LIMIT_MS = 60_000;
+const OPEN_LIMIT_MS = 120_000;
 
 /** Opens PGlite on `folder` in its own thread. The caller holds the folder's lock. */
-export async function openPglite(folder: string): Promise<Engine> {
-  // Node 20 starts no thread from a .ts file by itself, so the thread first loads what can read it.
-  const start = `require(${JSON.stringify(require.resolve('tsx/cjs'))}); require(${JSON.stringify(path.join(__dirname, 'pgliteWorker.ts'))});`;
-  const worker = new Worker(start, { eval: true, workerData: { folder }, execArgv: [] });
-  const waiting = new Map<number, Waiting>();
-  let dead: Error | null = null;
-  const fail = (error: Error) => {
-    dead ??= error;
-    for (const one of waiting.values()) one.reject(error);
-    waiting.clear();
-  };
-  const opened = new Promise<object[]>((resolve, reject) => waiting.set(0, { resolve, reject }));
-  worker.on('error', fail);
-  worker.on('exit', (code) => fail(new Error(`the database thread ended (${code})`)));
-  worker.on('message', ({ id, rows, error }: WorkerAnswer) => {
-    const one = waiting.get(id);
-    waiting.delete(id);
-    if (error) one?.reject(new DatabaseError(error.message, error.code, error.constraint));
-    else one?.resolve(rows ?? []);
-  });
-  await opened;
+export async function openPglite(folder: string, options: EngineOptions = {}): Promise<Engine> {
+  const { statementLimitMs = STATEMENT_LIMIT_MS, openLimitMs = OPEN_LIMIT_MS } = options;
+  let thread = await DatabaseThread.open(folder, openLimitMs);
+  let reopening: Promise<void> | null = null;
+  let closed = false;
 
-  let lastId = 0;
-  const ask = (kind: WorkerRequest['kind'], sql: string, values: readonly SqlValue[] = []): Promise<object[]> => {
-    if (dead) return Promise.reject(dead);
-    const id = ++lastId;
-    return new Promise((resolve, reject) => {
-      waiting.set(id, { resolve, reject });
-      worker.postMessage({ id, kind, sql, values } satisfies WorkerRequest);
-    });
+  /** Whoever comes while it is opened anew is told so at once: a request in the bay is better asked again. */
+  const alive = (): DatabaseThread => {
+    if (!thread.isOver) return thread;
+    if (!closed)
+      reopening ??= DatabaseThread.open(folder, openLimitMs).then(
+        (fresh) => {
+          reopening = null;
+          if (closed) return fresh.end();
+          thread = fresh;
+        },
+        () => void (reopening = null),
+      );
+    throw new DatabaseUnavailable(closed ? 'the database is closed' : 'the database is being opened anew');
   };
   // One connection: a transaction has it to itself, everything else waits its turn.
   const turn = pLimit(1);
-  const queries: Queries = {
-    query: async <T extends object>(sql: string, values?: readonly SqlValue[]) =>
-      (await ask('query', sql, values)) as T[],
-  };
+  const queriesOf = (on: DatabaseThread): Queries => ({
+    query: async <T extends object>(sql: string, values: readonly SqlValue[] = []) =>
+      (await on.ask('query', sql, values, statementLimitMs)) as T[],
+  });
 
   return {
-    query: <T extends object>(sql: string, values?: readonly SqlValue[]) => turn(() => queries.query<T>(sql, values)),
-    script: (sql) => turn(async () => void (await ask('script', sql))),
+    query: <T extends object>(sql: string, values?: readonly SqlValue[]) =>
+      turn(() => queriesOf(alive()).query<T>(sql, values)),
+    script: (sql) => turn(async () => void (await alive().ask('script', sql, [], null))),
     transaction: (work) =>
       turn(async () => {
-        await ask('query', 'begin');
+        const on = alive();
+        const tx = queriesOf(on);
+        // Not waited for: it is under way before the work's first statement, and a thread that fails it fails that too.
+        tx.query('begin').catch(() => undefined);
         try {
-          const result = await work(queries as Tx);
-          await ask('query', 'commit');
+          const result = await work(tx as Tx);
+          await tx.query('commit');
           return result;
         } catch (error) {
-          await ask('query', 'rollback');
+          // A thread that is over rolled back by dying; what went wrong is what was thrown first.
+          if (!on.isOver) await tx.query('rollback');
           throw error;
         }
       }),
+    copyTo: (target) =>
+      turn(async () => {
+        await queriesOf(alive()).query('checkpoint');
+        await copyDurably(folder, target);
+      }),
     close: async () => {
-      if (!dead) await turn(() => ask('close', ''));
-      dead = new Error('the database is closed');
-      await worker.terminate();
+      closed = true;
+      if (!thread.isOver) await turn(() => thread.ask('close', '', [], openLimitMs));
+      await reopening;
+      await thread.end();
     },
   };
 }

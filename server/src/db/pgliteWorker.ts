@@ -1,5 +1,7 @@
 import { PGlite } from '@electric-sql/pglite';
 import { parentPort, workerData } from 'node:worker_threads';
+import type { SqlValue } from './engine';
+import { PreparedQueries } from './preparedQueries';
 
 /** The database's own thread: the server's event loop never stands still for a query. */
 
@@ -7,7 +9,7 @@ export interface WorkerRequest {
   readonly id: number;
   readonly kind: 'query' | 'script' | 'close';
   readonly sql: string;
-  readonly values: readonly unknown[];
+  readonly values: readonly SqlValue[];
 }
 export interface WorkerAnswer {
   readonly id: number;
@@ -25,14 +27,22 @@ async function serve(): Promise<void> {
     dataDir: folder,
     parsers: { [TIMESTAMPTZ]: (text: string) => new Date(text).toISOString() },
   });
+  const statements = new PreparedQueries(db);
   const answerTo = async ({ kind, sql, values }: WorkerRequest): Promise<object[]> => {
+    if (kind === 'query') return statements.query(sql, values);
     if (kind === 'close') await db.close();
-    else if (kind === 'script') await db.exec(sql);
-    else return (await db.query<object>(sql, [...values])).rows;
+    else {
+      await db.exec(sql);
+      await statements.forget();
+    }
     return [];
   };
+  // One after another in the order they came: what is asked in one breath takes one trip, not one each.
+  let turn: Promise<unknown> = Promise.resolve();
   port.on('message', (request: WorkerRequest) => {
-    answerTo(request).then(
+    const answer = turn.then(() => answerTo(request));
+    turn = answer.catch(() => undefined);
+    answer.then(
       (rows) => port.postMessage({ id: request.id, rows } satisfies WorkerAnswer),
       (error: Error & { code?: string; constraint?: string }) =>
         port.postMessage({

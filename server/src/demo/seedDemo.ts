@@ -1,8 +1,7 @@
 import { type VisitRecord } from '@weskopos/core';
 import { randomUuid, seededRandom } from '@weskopos/core/src/simulated';
 import type { Context } from '../context';
-import { acceptChanges } from '../operations/acceptChanges';
-import { createPerson } from '../people/routes';
+import { createPerson } from '../people/createPerson';
 import { keepPhoto } from '../photos/keepPhoto';
 import { drawPhoto } from './drawPhoto';
 import { lookedAhead, visitIn } from './lookedAhead';
@@ -14,7 +13,7 @@ const SEED = 20_26;
 
 /** Fills an empty workshop with the demo world, through the same doors a phone's changes take. Leaves any other as it is. */
 export async function seedDemo(context: Context): Promise<void> {
-  const { engine, journal, clock } = context;
+  const { engine, ledger, clock } = context;
   const [anyone] = await engine.query('select 1 from person limit 1');
   if (anyone) return;
   const random = seededRandom(SEED);
@@ -27,7 +26,7 @@ export async function seedDemo(context: Context): Promise<void> {
   for (const story of [...FIRST_STORIES, ...MORE_STORIES]) {
     const vehicle = { ...story.vehicle, id: randomUuid(random) };
     const receivedAt = clock().toISOString();
-    await acceptChanges(engine, journal, [
+    await ledger.accept([
       {
         operation: { id: randomUuid(random), at: receivedAt, device: 'demo', kind: 'vehicle.put', body: vehicle },
         by: idOf('Maren'),
@@ -39,7 +38,7 @@ export async function seedDemo(context: Context): Promise<void> {
       by: idOf('Callum'),
       receivedAt,
     }));
-    for (let from = 0; from < log.length; from += 50) await acceptChanges(engine, journal, log.slice(from, from + 50));
+    for (let from = 0; from < log.length; from += 50) await ledger.accept(log.slice(from, from + 50));
     const entries = log.flatMap(({ operation }) => (operation.kind === 'entry.put' ? [operation.body] : []));
     const visits: VisitRecord[] = [];
     for (const [index, visit] of story.visits.entries()) {
@@ -52,9 +51,7 @@ export async function seedDemo(context: Context): Promise<void> {
         const [subject, wear] = visit.photos?.[key] ?? ['leak', 0];
         await keepPhoto(context, id, await drawPhoto(subject, wear, Math.floor(random() * 1e6)), by);
       }
-      const outcomes = await acceptChanges(
-        engine,
-        journal,
+      const outcomes = await ledger.accept(
         operations.map((operation) => ({
           operation,
           by: secondHand.has(operation.id) ? idOf(otherHand(visit.by)) : by,
@@ -62,8 +59,6 @@ export async function seedDemo(context: Context): Promise<void> {
         })),
       );
       const refused = outcomes.find(({ refusal }) => refusal);
-      const signed = operations.find(({ kind }) => kind === 'inspection.sign');
-      if (signed?.kind === 'inspection.sign') await context.fleet.vehicleChanged(vehicle.id, signed.body.inspectionId);
       if (refused) throw new Error(`the demo's own change was refused: ${refused.refusal}`);
     }
   }

@@ -1,7 +1,8 @@
 import type { FleetBoard, Person, Scorecard, VehicleBoard } from '@weskopos/contract';
 import { BUILT_IN_FLEET, type FleetKnowledge } from '@weskopos/core';
 import { setTimeout } from 'node:timers/promises';
-import type { Engine } from '../db/engine';
+import type { StoredForecast } from '@weskopos/core/src/score/storedForecast';
+import type { Engine, Tx } from '../db/engine';
 import { rulesOfToday } from '../rules/rulesOfVisit';
 import type { FleetAnswer } from './fleetWorker';
 import { recomputeFleet } from './recomputeFleet';
@@ -66,26 +67,29 @@ export class FleetBook {
     );
   }
 
-  /** Sums one vehicle up anew. After a signed visit its forecasts go on record as they are shown from now on. */
-  async vehicleChanged(vehicleId: string, signedVisit: string | null = null): Promise<void> {
-    const page = await readVehiclePage(this.engine, vehicleId);
-    if (!page) return;
-    const { board, forecasts } = sumVehicle(page, await rulesOfToday(this.engine), this.knowledge);
-    this.boards.set(vehicleId, board);
-    if (signedVisit === null) return;
-    const shown = forecasts().filter(({ inspectionId }) => inspectionId === signedVisit);
-    if (shown.length === 0) return;
-    await this.engine.query(
-      `insert into forecast (inspection_id, series, body)
-       select $1::uuid, f ->> 'series', f from jsonb_array_elements($2::jsonb) f on conflict do nothing`,
-      [signedVisit, JSON.stringify(shown)],
-    );
+  /** Something else is to be told of a vehicle from now on: it is summed up anew when somebody asks. */
+  vehicleChanged(vehicleId: string): void {
+    this.boards.delete(vehicleId);
   }
 
-  /** Every vehicle's sum; those never summed up are so now. */
+  /** Sums one vehicle up. */
+  async sumUp(vehicleId: string): Promise<void> {
+    const page = await readVehiclePage(this.engine, vehicleId);
+    if (page) this.boards.set(vehicleId, sumVehicle(page, await rulesOfToday(this.engine), this.knowledge).board);
+  }
+
+  /** The forecasts that are shown of a vehicle once this visit is signed: they go on record with the signature. */
+  async forecastsAt(tx: Tx, vehicleId: string, inspectionId: string): Promise<readonly StoredForecast[]> {
+    const page = await readVehiclePage(tx, vehicleId, inspectionId);
+    if (!page) return [];
+    const { forecasts } = sumVehicle(page, await rulesOfToday(tx), this.knowledge);
+    return forecasts().filter((forecast) => forecast.inspectionId === inspectionId);
+  }
+
+  /** Every vehicle's sum; those that changed are summed up now. */
   async board(): Promise<FleetBoard> {
     const ids = await this.engine.query<{ id: string }>('select id from vehicle');
-    for (const { id } of ids) if (!this.boards.has(id)) await this.vehicleChanged(id);
+    for (const { id } of ids) if (!this.boards.has(id)) await this.sumUp(id);
     const vehicles = [...this.boards.values()].sort((a, b) =>
       a.fleetCode.localeCompare(b.fleetCode, 'en', { numeric: true }),
     );

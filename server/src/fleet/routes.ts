@@ -1,6 +1,6 @@
 import { ENDPOINTS } from '@weskopos/contract';
 import type { Context } from '../context';
-import { register, type Api } from '../http/register';
+import { register, type Api } from '../people/register';
 
 export function fleetRoutes(api: Api, { fleet }: Context): void {
   register(api, ENDPOINTS.fleetKnowledge, () => Promise.resolve(fleet.knowledge));

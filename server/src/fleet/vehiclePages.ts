@@ -9,7 +9,7 @@ import {
 import type { StoredForecast } from '@weskopos/core/src/score/storedForecast';
 import type { Queries } from '../db/engine';
 import { readLifeEntries } from '../vehicles/readLifeEntries';
-import { vehicleFrom, type VehicleRow } from '../vehicles/vehicleRow';
+import { readVehicle } from '../vehicles/readLife';
 import { readTrendEntries, type EntriesWanted } from './trendEntries';
 
 /** All that trends are made of, of one vehicle: signed visits only. */
@@ -30,12 +30,15 @@ const WATCHED = CATALOGUE.filter(
     leakPlaces.length > 0 || measures.some(({ measure }) => FORECAST_MEASURES.includes(measure)),
 ).map(({ code }) => code);
 
-/** Which entries a vehicle's page needs. */
-export function entriesOfVehicle(vehicleId: string): EntriesWanted {
+/** Visits that are signed, and one that is about to be. */
+const SIGNED = '(signed_at is not null or id = $2::uuid)';
+
+/** Which entries a vehicle's page needs; `asSigned` a visit that counts as if it were signed. */
+export function entriesOfVehicle(vehicleId: string, asSigned: string | null = null): EntriesWanted {
   return {
-    which: `f.inspection_id in (select id from inspection where vehicle_id = $1 and signed_at is not null)
-      and f.point in (select jsonb_array_elements_text($2::jsonb))`,
-    values: [vehicleId, JSON.stringify(WATCHED)],
+    which: `f.inspection_id in (select id from inspection where vehicle_id = $1 and ${SIGNED})
+      and f.point in (select jsonb_array_elements_text($3::jsonb))`,
+    values: [vehicleId, asSigned, JSON.stringify(WATCHED)],
     measures: FORECAST_MEASURES,
   };
 }
@@ -48,13 +51,21 @@ interface MomentRow {
   readonly ambient_c: number | null;
 }
 
-/** One vehicle as the fleet's sums take it; undefined when there is none by that id. */
-export async function readVehiclePage(db: Queries, vehicleId: string): Promise<VehiclePage | undefined> {
-  const [row] = await db.query<VehicleRow>('select * from vehicle where id = $1', [vehicleId]);
-  if (!row) return undefined;
+/**
+ * One vehicle as the fleet's sums take it; undefined when there is none by that id.
+ *
+ * @param asSigned a visit that counts as if it were signed
+ */
+export async function readVehiclePage(
+  db: Queries,
+  vehicleId: string,
+  asSigned: string | null = null,
+): Promise<VehiclePage | undefined> {
+  const vehicle = await readVehicle(db, vehicleId);
+  if (!vehicle) return undefined;
   const moments = await db.query<MomentRow>(
-    'select id, started_at, meter, meter_answer, ambient_c from inspection where vehicle_id = $1 and signed_at is not null order by started_at',
-    [vehicleId],
+    `select id, started_at, meter, meter_answer, ambient_c from inspection where vehicle_id = $1 and ${SIGNED} order by started_at, id`,
+    [vehicleId, asSigned],
   );
   const shown = await db.query<{ body: StoredForecast; inspector: string }>(
     `select f.body, p.name as inspector
@@ -63,7 +74,7 @@ export async function readVehiclePage(db: Queries, vehicleId: string): Promise<V
     [vehicleId],
   );
   return {
-    vehicle: vehicleFrom(row),
+    vehicle,
     moments: moments.map(({ id, started_at, meter, meter_answer, ambient_c }) => ({
       id,
       startedAt: started_at,
@@ -71,7 +82,7 @@ export async function readVehiclePage(db: Queries, vehicleId: string): Promise<V
       meterAnswer: meter_answer,
       ambientC: ambient_c,
     })),
-    looks: await readTrendEntries(db, entriesOfVehicle(vehicleId)),
+    looks: await readTrendEntries(db, entriesOfVehicle(vehicleId, asSigned)),
     entries: await readLifeEntries(db, vehicleId),
     forecasts: shown.map(({ body }) => body),
     forecastBy: shown.map(({ inspector }) => inspector),

@@ -2,6 +2,8 @@ import { fieldErrors, type FieldError, type Problem } from '@weskopos/contract';
 import type { NextFunction, Request, Response } from 'express';
 import type { Logger } from 'pino';
 import { ZodError } from 'zod';
+import { DatabaseError, DatabaseUnavailable } from '../db/engine';
+import { StorageFull } from '../ledger/ledger';
 
 /** A request that cannot be met, with the status and code it is answered by. */
 export class Refused extends Error {
@@ -42,6 +44,8 @@ export class Taken extends Refused {
 }
 
 const TITLES: Record<number, string> = {
+  503: 'The database is being opened anew',
+  507: 'The disk of the server is full',
   400: 'The request is not as it should be',
   401: 'Sign in first',
   403: 'Not allowed',
@@ -77,6 +81,9 @@ export function sendProblem(response: Response, refused: Refused): void {
 
 function asRefused(error: unknown): Refused | undefined {
   if (error instanceof Refused) return error;
+  if (error instanceof DatabaseUnavailable) return new Refused(503, 'database-restarting', 'database');
+  if (error instanceof StorageFull || (error instanceof DatabaseError && error.isOfStorage))
+    return new Refused(507, 'storage-full', 'storage');
   if (error instanceof ZodError) return new Refused(400, 'invalid', 'body', fieldErrors(error));
   // Express's own body parsers and router mark what the sender did wrong with a status below 500.
   const { status, type } = (error ?? {}) as { status?: unknown; type?: unknown };

@@ -1,9 +1,9 @@
 import { ENDPOINTS, LIVE_PATH, deviceSchema } from '@weskopos/contract';
 import { z } from 'zod';
 import type { Context } from '../context';
-import { requirePerson, signedInPerson } from '../http/guard';
+import { requirePerson, signedInPerson } from '../people/guard';
 import { NotFound } from '../http/problems';
-import { register, type Api } from '../http/register';
+import { register, type Api } from '../people/register';
 
 /** A line now and then keeps proxies from closing a quiet answer, ms. */
 const HEARTBEAT_MS = 25_000;

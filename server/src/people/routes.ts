@@ -2,12 +2,10 @@ import { ENDPOINTS, type Person } from '@weskopos/contract';
 import { randomUUID } from 'node:crypto';
 import type { Context } from '../context';
 import { NotSignedIn, Taken, WrongSecret } from '../http/problems';
-import { register, type Api } from '../http/register';
-import { clearSessionCookie, sessionToken, setSessionCookie } from '../http/sessionCookie';
-import { acceptChanges } from '../operations/acceptChanges';
+import { createPerson } from './createPerson';
+import { register, type Api } from './register';
+import { clearSessionCookie, sessionToken, setSessionCookie } from './sessionCookie';
 import { hashSecret, secretMatches } from './secret';
-
-type NewPerson = { name: string; role: Person['role']; secret: string };
 
 export function peopleRoutes(api: Api, context: Context): void {
   const { engine, sessions } = context;
@@ -51,19 +49,3 @@ export function peopleRoutes(api: Api, context: Context): void {
 }
 
 const unmatchable = hashSecret(randomUUID());
-
-/** Hashes the secret and adds the person as a journalled change. Throws {@link Taken} when the name is in use. */
-export async function createPerson(
-  { engine, journal, clock }: Pick<Context, 'engine' | 'journal' | 'clock'>,
-  { name, role, secret }: NewPerson,
-  by: string | null,
-): Promise<Person> {
-  const id = randomUUID();
-  const at = clock().toISOString();
-  const body = { id, name, role, secretHash: await hashSecret(secret) };
-  const [outcome] = await acceptChanges(engine, journal, [
-    { operation: { id: randomUUID(), at, device: 'server', kind: 'person.add', body }, by, receivedAt: at },
-  ]);
-  if (outcome?.refusal) throw new Taken('name');
-  return { id, name, role };
-}

@@ -1,7 +1,7 @@
 import fs from 'node:fs/promises';
 import { openContext, type Context } from '../context';
 import { configFor, newFolder } from '../tests/workshop';
-import { createPerson } from './routes';
+import { createPerson } from './createPerson';
 import { SESSION_DAYS, Sessions } from './sessions';
 
 const DAY_MS = 86_400_000;

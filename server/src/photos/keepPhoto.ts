@@ -1,11 +1,10 @@
 import { randomUUID } from 'node:crypto';
 import type { Context } from '../context';
-import { acceptChanges } from '../operations/acceptChanges';
 import { developPhoto } from './developPhoto';
 
 /** Develops a sent picture, keeps its files, then its row. Sending the same id again keeps the first picture. */
 export async function keepPhoto(
-  { engine, journal, photos, clock }: Pick<Context, 'engine' | 'journal' | 'photos' | 'clock'>,
+  { engine, ledger, photos, clock }: Pick<Context, 'engine' | 'ledger' | 'photos' | 'clock'>,
   id: string,
   sent: Buffer,
   by: string,
@@ -22,5 +21,5 @@ export async function keepPhoto(
     kind: 'photo.add',
     body: { id, sha256, width, height, bytes: full.length },
   } as const;
-  await acceptChanges(engine, journal, [{ operation, by, receivedAt: at }]);
+  await ledger.accept([{ operation, by, receivedAt: at }]);
 }

@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto';
 import fs from 'node:fs/promises';
 import path from 'node:path';
+import { sync } from '../db/copyDurably';
 
 export type PhotoSize = 'full' | 'thumb';
 
@@ -23,9 +24,9 @@ export class PhotoFiles {
 
 /** Under a name of its own first, then renamed: a file by its final name is always whole. */
 async function writeDurably(file: string, bytes: Buffer): Promise<void> {
-  await fs.mkdir(path.dirname(file), { recursive: true });
+  await fs.mkdir(path.dirname(file), { recursive: true, mode: 0o700 });
   const draft = `${file}.${process.pid}.${Math.random().toString(36).slice(2)}`;
-  const handle = await fs.open(draft, 'w');
+  const handle = await fs.open(draft, 'w', 0o600);
   try {
     await handle.writeFile(bytes);
     await handle.sync();
@@ -33,4 +34,6 @@ async function writeDurably(file: string, bytes: Buffer): Promise<void> {
     await handle.close();
   }
   await fs.rename(draft, file);
+  // The name as well: a file whose folder was not written down is gone after a power loss.
+  await sync(path.dirname(file));
 }

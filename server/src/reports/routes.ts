@@ -2,7 +2,7 @@ import { ENDPOINTS } from '@weskopos/contract';
 import { composeReport } from '@weskopos/core';
 import type { Context } from '../context';
 import { NotFound } from '../http/problems';
-import { register, type Api } from '../http/register';
+import { register, type Api } from '../people/register';
 import { rulesOfVisit } from '../rules/rulesOfVisit';
 import { readLife } from '../vehicles/readLife';
 

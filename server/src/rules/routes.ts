@@ -1,6 +1,6 @@
 import { ENDPOINTS } from '@weskopos/contract';
 import type { Context } from '../context';
-import { register, type Api } from '../http/register';
+import { register, type Api } from '../people/register';
 import { previewRulebook } from './previewRulebook';
 import { readRulebooks } from './readRulebooks';
 

@@ -22,6 +22,9 @@ export interface TestWorkshop {
   readonly context: Context;
   readonly folder: string;
   readonly client: Client;
+  /** Stops, and leaves the data folder. */
+  pause(): Promise<void>;
+  /** Stops, and takes the data folder away. */
   stop(): Promise<void>;
 }
 
@@ -34,13 +37,14 @@ export function configFor(dataFolder: string): Config {
 }
 
 export async function startWorkshop(change: Partial<Config> = {}): Promise<TestWorkshop> {
-  const folder = await newFolder();
+  const folder = change.dataFolder ?? (await newFolder());
   const context = await openContext({ ...configFor(folder), ...change }, () => new Date());
   const running = await listen(context);
   return {
     context,
     folder,
     client: new Client(`http://localhost:${running.port}`),
+    pause: () => running.stop(),
     stop: async () => {
       await running.stop();
       await fs.rm(folder, { recursive: true, force: true });

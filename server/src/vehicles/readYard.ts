@@ -1,7 +1,7 @@
-import type { VisitSummary, YardEntry } from '@weskopos/contract';
+import { vehicleTable, type VisitSummary, type YardEntry } from '@weskopos/contract';
 import type { Grade } from '@weskopos/core';
-import type { Queries } from '../db/engine';
-import { vehicleFrom, type VehicleRow } from './vehicleRow';
+import type { Queries, Row } from '../db/engine';
+import { columnsOf, recordFrom } from '../db/table';
 
 interface SummaryRow {
   readonly id: string;
@@ -12,20 +12,20 @@ interface SummaryRow {
   readonly counts: Record<Grade, number> | null;
 }
 
-type YardRow = VehicleRow & { readonly last: SummaryRow | null; readonly open: SummaryRow | null };
+type YardRow = Row & { readonly last: SummaryRow | null; readonly open: SummaryRow | null };
 
 const SUMMARY = `json_build_object('id', id, 'started_at', started_at, 'meter', meter, 'signed_at', signed_at, 'grade', grade, 'counts', counts)`;
 
 /** Every vehicle with its last signed visit and the one that is half done. */
 export async function readYard(db: Queries): Promise<YardEntry[]> {
   const rows = await db.query<YardRow>(
-    `select v.*,
+    `select ${columnsOf(vehicleTable, 'v')},
        (select ${SUMMARY} from inspection where vehicle_id = v.id and signed_at is not null order by started_at desc limit 1) as last,
        (select ${SUMMARY} from inspection where vehicle_id = v.id and signed_at is null order by started_at desc limit 1) as open
      from vehicle v order by v.fleet_code`,
   );
   return rows.map((row) => ({
-    vehicle: vehicleFrom(row),
+    vehicle: recordFrom(vehicleTable, row),
     last: row.last && summaryFrom(row.last),
     open: row.open && summaryFrom(row.open),
   }));

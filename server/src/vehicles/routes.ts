@@ -1,7 +1,7 @@
 import { ENDPOINTS } from '@weskopos/contract';
 import type { Context } from '../context';
 import { NotFound } from '../http/problems';
-import { register, type Api } from '../http/register';
+import { register, type Api } from '../people/register';
 import { readLife } from './readLife';
 import { readYard } from './readYard';
 

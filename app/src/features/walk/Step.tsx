@@ -116,7 +116,9 @@ function Verdicts({ step, background, draft, phase, put, vehicle, target }: Verd
     // Nothing said of the disc between two pads is told by its own line in the control.
     if (step.points.length > 1 && result.reasons[0]?.rule === 'not-looked-at') return null;
     const last = history.lastLook(ref)?.finding;
-    const doubts = finding ? doubtsAbout(finding, last, partnerOf(ref, background), grading.inspection.startedAt, grading.rules.house) : [];
+    const doubts = finding
+      ? doubtsAbout(finding, last, partnerOf(ref, background), grading.inspection.startedAt, grading.rules.house)
+      : [];
     return (
       <View key={key} style={styles.point}>
         <ReasonCard {...(step.points.length > 1 ? { title: words.point[ref.point] } : {})} result={result} />

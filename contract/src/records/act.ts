@@ -1,0 +1,162 @@
+import {
+  END_KINDS,
+  GATE_QUESTIONS,
+  NO_PROOF,
+  PROOF_DOUBTS,
+  PROOF_RANGES,
+  STATE_CHANGES,
+  WAIT_KINDS,
+  WAIT_RANGE_S,
+  type Act,
+  type EndProof,
+} from '@weskopos/core';
+import { z } from 'zod';
+import { idSchema, instantSchema, placeSchema, textSchema } from '../shapes';
+import { recordKind } from './record';
+import { flag, float, instant, integer, json, text, uuid, type Table } from './table';
+
+const within = ({ least, most }: { readonly least: number; readonly most: number }) => z.number().min(least).max(most);
+const common = { id: idSchema, inspectionId: idSchema, at: instantSchema };
+const reasonSchema = textSchema(500).trim().min(1);
+const fastenersSchema = z.number().int().min(0).max(99);
+
+const proofSchema = z.strictObject({
+  torqueNm: within(PROOF_RANGES.torqueNm).nullable(),
+  litres: within(PROOF_RANGES.litres).nullable(),
+  level: within(PROOF_RANGES.level).nullable(),
+  fasteners: fastenersSchema.nullable(),
+  washer: z.enum(['new', 'reused']).nullable(),
+  oldSealSeen: z.boolean().nullable(),
+  onGround: z.boolean().nullable(),
+  kept: z.array(z.enum(PROOF_DOUBTS)).max(PROOF_DOUBTS.length),
+  note: textSchema(500),
+}) satisfies z.ZodType<EndProof>;
+
+const kinds = [
+  z.strictObject({ ...common, kind: z.literal('state'), change: z.enum(STATE_CHANGES) }),
+  z.strictObject({ ...common, kind: z.literal('gate'), question: z.enum(GATE_QUESTIONS), answer: z.boolean() }),
+  z.strictObject({ ...common, kind: z.literal('gate-override'), reason: reasonSchema }),
+  z.strictObject({
+    ...common,
+    kind: z.literal('open'),
+    end: z.enum(END_KINDS),
+    place: placeSchema,
+    fasteners: fastenersSchema.min(1).nullable(),
+  }),
+  z.strictObject({ ...common, kind: z.literal('close'), opens: idSchema, proof: proofSchema }),
+  z.strictObject({ ...common, kind: z.literal('fill'), opens: idSchema, litres: within(PROOF_RANGES.litres) }),
+  z.strictObject({
+    ...common,
+    kind: z.literal('wait'),
+    wait: z.enum(WAIT_KINDS),
+    lengthS: within(WAIT_RANGE_S),
+  }),
+  z.strictObject({ ...common, kind: z.literal('wait-done'), waits: idSchema }),
+] as const;
+
+/** Something done in a visit besides looking. */
+export const actSchema: z.ZodType<Act> = z.discriminatedUnion('kind', kinds);
+
+/** An act as the server gives it back: with who did it. */
+export const storedActSchema: z.ZodType<StoredAct> = z
+  .looseObject({ by: z.string() })
+  .transform(({ by, ...act }) => ({ ...actSchema.parse(act), by }));
+export type StoredAct = Act & { readonly by: string };
+
+export const actRecord = recordKind<Act>({ name: 'act', schema: actSchema, versionOf: () => 1, upgrades: [] });
+
+/** An act laid flat: what its kind does not have is null. */
+export interface FlatAct extends Partial<EndProof> {
+  readonly id: string;
+  readonly inspectionId: string;
+  readonly kind: Act['kind'];
+  readonly at: string;
+  /** The end that is closed or filled, the wait that is done. */
+  readonly refers: string | null;
+  /** The state change, the gate's question, the kind of end or wait. */
+  readonly subject: string | null;
+  readonly place: string;
+  readonly answer: boolean | null;
+  readonly reason: string | null;
+  readonly lengthS: number | null;
+}
+
+export function flatAct(act: Act): FlatAct {
+  const { id, inspectionId, kind, at } = act;
+  const common = { id, inspectionId, kind, at };
+  const nothing = { refers: null, subject: null, place: '', answer: null, reason: null, lengthS: null };
+  const silent = { ...NO_PROOF, ...common, ...nothing };
+  switch (act.kind) {
+    case 'state':
+      return { ...silent, subject: act.change };
+    case 'gate':
+      return { ...silent, subject: act.question, answer: act.answer };
+    case 'gate-override':
+      return { ...silent, reason: act.reason };
+    case 'open':
+      return { ...silent, subject: act.end, place: act.place, fasteners: act.fasteners };
+    case 'fill':
+      return { ...silent, refers: act.opens, litres: act.litres };
+    case 'wait':
+      return { ...silent, subject: act.wait, lengthS: act.lengthS };
+    case 'wait-done':
+      return { ...silent, refers: act.waits };
+    case 'close':
+      return { ...silent, ...act.proof, refers: act.opens };
+  }
+}
+
+/** The act that was laid flat. What the schema let in comes out: the columns were filled from it. */
+export function actFrom(flat: FlatAct): Act {
+  const { id, inspectionId, kind, at } = flat;
+  return { id, inspectionId, at, ...contentOf(flat, kind) } as Act;
+}
+
+function contentOf(flat: FlatAct, kind: Act['kind']): object {
+  switch (kind) {
+    case 'state':
+      return { kind, change: flat.subject };
+    case 'gate':
+      return { kind, question: flat.subject, answer: flat.answer };
+    case 'gate-override':
+      return { kind, reason: flat.reason };
+    case 'open':
+      return { kind, end: flat.subject, place: flat.place, fasteners: flat.fasteners };
+    case 'fill':
+      return { kind, opens: flat.refers, litres: flat.litres };
+    case 'wait':
+      return { kind, wait: flat.subject, lengthS: flat.lengthS };
+    case 'wait-done':
+      return { kind, waits: flat.refers };
+    case 'close': {
+      const { torqueNm, litres, level, fasteners, washer, oldSealSeen, onGround, kept, note } = flat;
+      const proof = { torqueNm, litres, level, fasteners, washer, oldSealSeen, onGround, kept, note };
+      return { kind, opens: flat.refers, proof };
+    }
+  }
+}
+
+export const actTable: Table<FlatAct> = {
+  table: 'act',
+  fields: {
+    id: uuid('id'),
+    inspectionId: uuid('inspection_id'),
+    kind: text('kind'),
+    at: instant('made_at'),
+    refers: uuid('refers'),
+    subject: text('subject'),
+    place: text('place'),
+    answer: flag('answer'),
+    reason: text('reason'),
+    lengthS: float('length_s'),
+    litres: float('litres'),
+    fasteners: integer('fasteners'),
+    torqueNm: float('torque_nm'),
+    level: float('level'),
+    washer: text('washer'),
+    oldSealSeen: flag('old_seal_seen'),
+    onGround: flag('on_ground'),
+    kept: json('kept'),
+    note: text('note'),
+  },
+};

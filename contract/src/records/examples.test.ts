@@ -1,0 +1,86 @@
+import fs from 'node:fs';
+import path from 'node:path';
+import { lifeSchema, yardEntrySchema } from '../life';
+import { OPERATION_RECORDS, liftOperation, operationSchema, type OperationKind } from '../operation';
+import { NewerRecord, lift, recordKind, type Lifting } from './record';
+
+/** What programs of every earlier version wrote down, kept as they wrote it. */
+const FOLDER = path.join(__dirname, '..', '..', 'examples');
+const journals = fs.readdirSync(FOLDER).filter((name) => name.startsWith('journal-'));
+
+interface Written {
+  readonly kind: string;
+  readonly body: Readonly<Record<string, unknown>>;
+}
+const operationsOf = (journal: string): Written[] =>
+  fs
+    .readFileSync(path.join(FOLDER, journal), 'utf8')
+    .trimEnd()
+    .split('\n')
+    .map((line) => (JSON.parse(line.slice(9)) as { operation: Written }).operation);
+const isDevices = ({ kind }: Written) => kind in OPERATION_RECORDS;
+
+test.each(journals)('every operation of %s is one of today once it is lifted', (journal) => {
+  const sent = operationsOf(journal).filter(isDevices);
+  expect(sent.length).toBeGreaterThan(20);
+  for (const operation of sent) {
+    const parsed = operationSchema.safeParse(operation);
+    expect(parsed.error?.issues ?? []).toEqual([]);
+    const { v, body } = parsed.data as { v?: number; body: Record<string, unknown> };
+    expect(v).toBe(OPERATION_RECORDS[operation.kind as OperationKind].version);
+    for (const same of ['id', 'vehicleId', 'inspectionId', 'note', 'words', 'fleetCode', 'complaint'])
+      if (same in operation.body) expect(body[same]).toEqual(operation.body[same]);
+    // Lifting what is lifted changes nothing, told its version or not.
+    expect(liftOperation({ ...operation, body })).toMatchObject({ body });
+    expect(liftOperation(parsed.data)).toEqual(parsed.data);
+  }
+});
+
+describe.each(Object.entries<Lifting>(OPERATION_RECORDS))('%s', (kind, record) => {
+  const written = journals.flatMap(operationsOf).filter((operation) => operation.kind === kind);
+
+  test('there is a stored example of each version before today’s, and it is told by what it has', () => {
+    const versions = new Set(written.map(({ body }) => record.versionOf(body)));
+    for (let version = 1; version < record.version; version += 1) expect([...versions]).toContain(version);
+  });
+
+  test('each upgrade lifts by one version', () => {
+    for (const { body } of written) {
+      let [raw, version] = [body, record.versionOf(body)];
+      for (; version < record.version; version += 1) {
+        raw = record.upgrades[version - 1]?.(raw) ?? {};
+        expect(record.versionOf(raw)).toBe(version + 1);
+      }
+      expect(lift(record, body)).toEqual(raw);
+    }
+  });
+});
+
+test('a changed meaning under the same name is lifted by the version that was written down, not by what it has', () => {
+  const kind = recordKind<unknown>({
+    name: 'gauge',
+    schema: {} as never,
+    versionOf: () => 1,
+    upgrades: [(raw) => ({ ...raw, depth: Number(raw.depth) * 25.4 })],
+  });
+  expect(lift(kind, { depth: 1 }, 1)).toEqual({ depth: 25.4 });
+  expect(lift(kind, { depth: 1 }, 2)).toEqual({ depth: 1 });
+  expect(() => lift(kind, { depth: 1 }, 3)).toThrow(NewerRecord);
+});
+
+test('an operation of a newer app is refused by its version, with what is known here', () => {
+  const [operation] = operationsOf('journal-6-look-ahead.txt').filter(({ kind }) => kind === 'finding.put');
+  const parsed = operationSchema.safeParse({ ...operation, v: 9 });
+  expect(parsed.error?.issues).toMatchObject([{ path: ['v'], message: 'allowed: 1 to 3' }]);
+});
+
+test('what a device kept of a life, the yard and its queue is read on', () => {
+  const kept = JSON.parse(fs.readFileSync(path.join(FOLDER, 'device-7-look-ahead.json'), 'utf8')) as {
+    life: unknown;
+    yard: unknown[];
+    pending: unknown[];
+  };
+  expect(lifeSchema.parse(kept.life)).toEqual(kept.life);
+  expect(kept.yard.map((entry) => yardEntrySchema.parse(entry))).toEqual(kept.yard);
+  expect(kept.pending.map((operation) => operationSchema.safeParse(operation).success)).toEqual([true, true, true]);
+});

@@ -1,0 +1,141 @@
+import {
+  ARRIVAL_STATES,
+  CATALOGUE_VERSION,
+  LOADS,
+  MEASURE_CODES,
+  METER_ANSWERS,
+  METER_RANGE,
+  POINT_CODES,
+  SPOTS,
+  type AheadNote,
+  type Inspection,
+} from '@weskopos/core';
+import { z } from 'zod';
+import { storedActSchema } from './act';
+import { storedFindingSchema } from './finding';
+import { idSchema, instantSchema, placeSchema, textSchema, versionSchema } from '../shapes';
+import { recordKind } from './record';
+import { float, instant, integer, json, text, uuid, type Table } from './table';
+
+/** Readings of one visit that can look ahead. */
+export const MOST_AHEAD = 2000;
+export const aheadNoteSchema = z.strictObject({
+  point: z.enum(POINT_CODES),
+  place: placeSchema,
+  measure: z.enum(MEASURE_CODES),
+  spot: z.enum(SPOTS),
+  value: z.number(),
+  limit: z.number(),
+  chance: z.number().min(0).max(1),
+  nextVisit: instantSchema,
+}) satisfies z.ZodType<AheadNote>;
+
+const plainInspectionSchema = z.strictObject({
+  id: idSchema,
+  vehicleId: idSchema,
+  startedAt: instantSchema,
+  meter: z.number().min(METER_RANGE.km.least).max(METER_RANGE.km.most),
+  meterAnswer: z.enum(METER_ANSWERS).nullable(),
+  complaint: textSchema(2000),
+  state: z.enum(ARRIVAL_STATES),
+  stoodH: z.number().min(0).max(10_000).nullable(),
+  fuel: z.number().min(0).max(1).nullable(),
+  corners: z.array(idSchema).max(8),
+  ambientC: z.number().min(-60).max(60).nullable(),
+  load: z.enum(LOADS),
+  rulebook: versionSchema,
+  template: textSchema(40).min(1),
+  focus: z.array(textSchema(40)).max(400).nullable(),
+  catalogueVersion: versionSchema.min(1),
+  signedAt: instantSchema.nullable(),
+  ahead: z.array(aheadNoteSchema).max(MOST_AHEAD).nullable(),
+  signedOver: textSchema(500).nullable(),
+}) satisfies z.ZodType<Inspection>;
+
+export const inspectionSchema: z.ZodType<Inspection> = plainInspectionSchema;
+/** An inspection as it begins: never signed from the start. */
+export const newInspectionSchema: z.ZodType<Inspection> = plainInspectionSchema.extend({
+  signedAt: z.null(),
+  signedOver: z.null(),
+  ahead: z.null(),
+});
+
+export const inspectionRecord = recordKind<Inspection>({
+  name: 'inspection',
+  schema: newInspectionSchema,
+  versionOf: (raw) =>
+    'meterKm' in raw ? 1 : !('stoodH' in raw) ? 2 : !('corners' in raw) ? 3 : !('ahead' in raw) ? 4 : 5,
+  upgrades: [
+    // The meter was always an odometer, the template the first fourteen points.
+    ({ meterKm, limitSheet: _limitSheet, ...rest }) => ({
+      ...rest,
+      meter: meterKm,
+      load: 'light',
+      rulebook: 0,
+      template: 'first-fourteen',
+      focus: null,
+    }),
+    (raw) => ({ stoodH: null, fuel: null, signedOver: null, ...raw }),
+    (raw) => ({ corners: [], ...raw }),
+    (raw) => ({ ahead: null, ...raw }),
+  ],
+});
+
+/** How an inspection begins: what nobody has said yet is null, its rules are the built-in ones. */
+export function blankInspection(
+  given: Pick<Inspection, 'id' | 'vehicleId' | 'startedAt' | 'meter'> & Partial<Inspection>,
+): Inspection {
+  return {
+    meterAnswer: null,
+    complaint: '',
+    state: 'cold',
+    stoodH: null,
+    fuel: null,
+    corners: [],
+    ambientC: null,
+    load: 'light',
+    rulebook: 0,
+    template: 'full',
+    focus: null,
+    catalogueVersion: CATALOGUE_VERSION,
+    signedAt: null,
+    ahead: null,
+    signedOver: null,
+    ...given,
+  };
+}
+
+export const inspectionTable: Table<Inspection> = {
+  table: 'inspection',
+  fields: {
+    id: uuid('id'),
+    vehicleId: uuid('vehicle_id'),
+    startedAt: instant('started_at'),
+    meter: float('meter'),
+    meterAnswer: text('meter_answer'),
+    complaint: text('complaint'),
+    state: text('state'),
+    stoodH: float('stood_h'),
+    fuel: float('fuel'),
+    corners: json('corners'),
+    ambientC: float('ambient_c'),
+    load: text('load'),
+    rulebook: integer('rulebook'),
+    template: text('template'),
+    focus: json('focus'),
+    catalogueVersion: integer('catalogue_version'),
+    signedAt: instant('signed_at'),
+    ahead: json('ahead'),
+    signedOver: text('signed_over'),
+  },
+};
+
+/** One visit: the inspection, every entry made and every act done in it, and who did it. */
+export const visitSchema = z.object({
+  inspection: inspectionSchema,
+  findings: z.array(storedFindingSchema),
+  acts: z.array(storedActSchema),
+  inspector: z.string(),
+  signedBy: z.string().nullable(),
+});
+export type Visit = z.infer<typeof visitSchema>;

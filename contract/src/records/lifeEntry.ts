@@ -1,0 +1,104 @@
+import { LOGGED_FLUIDS, PART_KINDS, POINT_CODES, SPOTS, rotationProblem, type LifeEntry } from '@weskopos/core';
+import { z } from 'zod';
+import { idSchema, instantSchema, placeSchema, textSchema, wheelSchema } from '../shapes';
+import { recordKind } from './record';
+import { float, instant, json, text, uuid, type Table } from './table';
+
+const common = {
+  id: idSchema,
+  vehicleId: idSchema,
+  at: instantSchema,
+  meter: z.number().min(0).max(9_999_999).nullable(),
+};
+const litresSchema = z.number().positive().max(1000);
+
+const kinds = [
+  z.strictObject({
+    ...common,
+    kind: z.literal('fit'),
+    what: z.enum(PART_KINDS),
+    place: placeSchema,
+    fresh: z.number().positive().max(60).nullable(),
+    note: textSchema(200),
+  }),
+  z.strictObject({
+    ...common,
+    kind: z.literal('rotate'),
+    moves: z
+      .array(z.strictObject({ from: wheelSchema, to: wheelSchema }))
+      .max(12)
+      .refine((moves) => rotationProblem(moves) === null, 'each wheel leaves one place and comes to one of the others'),
+  }),
+  z.strictObject({
+    ...common,
+    kind: z.literal('misread'),
+    inspectionId: idSchema,
+    point: z.enum(POINT_CODES),
+    place: placeSchema,
+    spot: z.enum(SPOTS),
+  }),
+  z.strictObject({
+    ...common,
+    kind: z.literal('fuel'),
+    litres: litresSchema,
+    full: z.boolean(),
+    price: z.number().min(0).max(100_000).nullable(),
+  }),
+  z.strictObject({ ...common, kind: z.literal('top-up'), fluid: z.enum(LOGGED_FLUIDS), litres: litresSchema }),
+  z.strictObject({ ...common, kind: z.literal('meter') }),
+  z.strictObject({ ...common, kind: z.literal('job'), job: textSchema(80).trim().min(1) }),
+  z
+    .strictObject({
+      ...common,
+      kind: z.literal('plan'),
+      distance: z.number().positive().max(200_000),
+      until: instantSchema,
+    })
+    .refine(({ at, until }) => until > at, { path: ['until'], message: 'after it was told' }),
+  z.strictObject({ ...common, kind: z.literal('undo'), refers: idSchema }),
+] as const;
+
+/** Something that happens to a vehicle besides its visits. */
+export const lifeEntrySchema: z.ZodType<LifeEntry> = z.discriminatedUnion('kind', kinds);
+
+/** An entry as the server gives it back: with who made it. */
+export const storedLifeEntrySchema: z.ZodType<StoredLifeEntry> = z
+  .looseObject({ by: z.string() })
+  .transform(({ by, ...entry }) => ({ ...lifeEntrySchema.parse(entry), by }));
+export type StoredLifeEntry = LifeEntry & { readonly by: string };
+
+export const lifeEntryRecord = recordKind<LifeEntry>({
+  name: 'life entry',
+  schema: lifeEntrySchema,
+  versionOf: () => 1,
+  upgrades: [],
+});
+
+/** An entry laid flat: what only its kind has is in the body. */
+export interface FlatLifeEntry {
+  readonly id: string;
+  readonly vehicleId: string;
+  readonly kind: LifeEntry['kind'];
+  readonly at: string;
+  readonly meter: number | null;
+  readonly body: object;
+}
+
+export function flatLifeEntry({ id, vehicleId, kind, at, meter, ...body }: LifeEntry): FlatLifeEntry {
+  return { id, vehicleId, kind, at, meter, body };
+}
+
+/** The entry that was laid flat. What the schema let in comes out. */
+export const lifeEntryFrom = ({ body, ...common }: FlatLifeEntry): LifeEntry => ({ ...common, ...body }) as LifeEntry;
+
+export const lifeEntryTable: Table<FlatLifeEntry> = {
+  table: 'life_entry',
+  fields: {
+    id: uuid('id'),
+    vehicleId: uuid('vehicle_id'),
+    kind: text('kind'),
+    at: instant('done_at'),
+    meter: float('meter'),
+    body: json('body'),
+  },
+};

@@ -1,0 +1,165 @@
+import {
+  BASES,
+  BATTERY_TYPES,
+  BRAKE_FLUID_GRADES,
+  CODE_STATES,
+  FLUIDS,
+  GRADES,
+  HOUSE_CHOICES,
+  LAMPS,
+  LEAK_GRADES,
+  LEAK_STAGES,
+  LIMIT_KINDS,
+  MEASURE_CODES,
+  POINT_CODES,
+  UNIT_CHOICES,
+  USUAL_HOUSE_RULES,
+  VEHICLE_CLASSES,
+  VOCABULARIES,
+  VOCABULARY_NAMES,
+  WORD_GRADES,
+  WORDS,
+  rulebookProblems,
+  type HouseRules,
+  type LimitSheet,
+  type Rulebook,
+  type Template,
+} from '@weskopos/core';
+import { z } from 'zod';
+import { isRaw, recordKind } from './record';
+import { idSchema, instantSchema, textSchema, versionSchema } from '../shapes';
+
+const codeSchema = z.string().regex(/^[a-z0-9][a-z0-9-]{0,39}$/, 'lower-case letters, figures and hyphens');
+const thresholdSchema = z.strictObject({
+  grade: z.enum(['advisory', 'fail']),
+  bad: z.enum(['below', 'above']),
+  value: z.number(),
+  inclusive: z.boolean(),
+  basis: z.enum(BASES),
+  source: textSchema(200),
+});
+const rowSchema = z.strictObject({
+  measure: z.enum(MEASURE_CODES),
+  kind: z.enum(LIMIT_KINDS),
+  applies: z.strictObject({
+    classes: z.array(z.enum(VEHICLE_CLASSES)).optional(),
+    points: z.array(z.enum(POINT_CODES)).optional(),
+    axles: z.enum(['front', 'rear']).optional(),
+    wheels: z.enum(['single', 'dual']).optional(),
+    season: z.literal('winter').optional(),
+    brakeFluid: z.enum(BRAKE_FLUID_GRADES).optional(),
+    charging: z.enum(['plain', 'smart']).optional(),
+    batteries: z.array(z.enum(BATTERY_TYPES)).optional(),
+  }),
+  thresholds: z.array(thresholdSchema).max(8),
+  ignoreUpToKpa: z.number().min(0).max(200).optional(),
+});
+const stageGrades = z.strictObject(
+  Object.fromEntries(LEAK_STAGES.slice(1).map((stage) => [stage, z.enum(LEAK_GRADES)])),
+);
+const wordGrades = Object.fromEntries(
+  VOCABULARY_NAMES.map((name) => [
+    name,
+    z
+      .partialRecord(z.enum(WORDS), z.enum(WORD_GRADES))
+      .refine(
+        (grades) => Object.keys(grades).every((word) => (VOCABULARIES[name] as readonly string[]).includes(word)),
+        'only words of this vocabulary',
+      ),
+  ]),
+);
+const each = <K extends string, V extends z.ZodType>(keys: readonly K[], value: V) =>
+  z.strictObject(Object.fromEntries(keys.map((key) => [key, value])) as Record<K, V>);
+
+const limitSheetSchema = z.strictObject({
+  code: codeSchema,
+  version: versionSchema.min(1),
+  validFrom: z.iso.date(),
+  rows: z.array(rowSchema).max(400),
+  leaks: each(FLUIDS, stageGrades),
+  words: z.strictObject(wordGrades),
+  lamps: each(LAMPS, z.enum(['advisory', 'fail'])),
+  countFails: z.array(z.enum(POINT_CODES)),
+  codes: each(CODE_STATES, z.enum(WORD_GRADES)),
+}) as unknown as z.ZodType<LimitSheet>;
+
+const templateSchema = z.strictObject({
+  code: codeSchema,
+  name: textSchema(60).trim(),
+  points: z.array(z.enum(POINT_CODES)).max(POINT_CODES.length),
+  asks: z.array(z.enum(MEASURE_CODES)),
+  nothingCarried: z.boolean(),
+  onlyWatched: z.boolean(),
+}) satisfies z.ZodType<Template>;
+
+const choices = Object.fromEntries(
+  Object.entries(HOUSE_CHOICES).map(([question, schools]) => [
+    question,
+    z.enum(schools as unknown as readonly [string]),
+  ]),
+);
+const units = Object.fromEntries(
+  Object.entries(UNIT_CHOICES).map(([question, ways]) => [question, z.enum(ways as unknown as readonly [string])]),
+);
+const houseSchema = z.strictObject({
+  ...choices,
+  units: z.strictObject(units),
+  sheet: codeSchema,
+  designLowC: z.number().min(-60).max(20),
+  hardUseFactor: z.number(),
+  lookAhead: z.number(),
+  repeatability: z.partialRecord(z.enum(MEASURE_CODES), z.number().positive().max(100)),
+  winterMonths: z.array(z.number().int().min(1).max(12)).max(12),
+}) as unknown as z.ZodType<HouseRules>;
+
+const plainRulebookSchema = z.strictObject({
+  version: versionSchema,
+  sheets: z.array(limitSheetSchema).max(20),
+  templates: z.array(templateSchema).max(60),
+  house: houseSchema,
+}) satisfies z.ZodType<Rulebook>;
+
+/** A rulebook that holds together; each problem names its field. */
+export const rulebookSchema: z.ZodType<Rulebook> = plainRulebookSchema.superRefine((rulebook, context) => {
+  for (const { field, code } of rulebookProblems(rulebook)) {
+    context.addIssue({
+      code: 'custom',
+      path: field.split('.').map((part) => (/^\d+$/.test(part) ? Number(part) : part)),
+      message: code,
+      params: { code, allowed: code },
+    });
+  }
+});
+
+export const rulebookRecord = recordKind<Rulebook>({
+  name: 'rulebook',
+  schema: rulebookSchema,
+  versionOf: ({ house }) => (isRaw(house) && !('lookAhead' in house && 'repeatability' in house) ? 1 : 2),
+  upgrades: [
+    // A house that was not asked yet follows what is usual.
+    (raw) => ({
+      ...raw,
+      house: isRaw(raw.house) ? { lookAhead: USUAL_HOUSE_RULES.lookAhead, repeatability: {}, ...raw.house } : raw.house,
+    }),
+  ],
+});
+
+/** What proposed rules would change, over the visits the workshop holds. */
+export const rulebookPreviewSchema = z.object({
+  visits: z.number().int(),
+  points: z.number().int(),
+  /** The worst-changed visits first; at most a page of them. */
+  changes: z.array(
+    z.object({
+      inspectionId: idSchema,
+      fleetCode: z.string(),
+      startedAt: instantSchema,
+      key: z.string(),
+      before: z.enum(GRADES),
+      after: z.enum(GRADES),
+    }),
+  ),
+  /** All changes there are, by what became of what. */
+  totals: z.array(z.object({ before: z.enum(GRADES), after: z.enum(GRADES), points: z.number().int() })),
+});
+export type RulebookPreview = z.infer<typeof rulebookPreviewSchema>;

@@ -1,0 +1,41 @@
+import { ENDPOINTS, type Operation } from '@weskopos/contract';
+import type { Context } from '../context';
+import type { Queries } from '../db/engine';
+import { register, type Api } from '../people/register';
+
+export function operationRoutes(api: Api, { engine, ledger, clock, live, fleet }: Context): void {
+  register(api, ENDPOINTS.sendOperations, async ({ body, person }) => {
+    const receivedAt = clock().toISOString();
+    const outcomes = await ledger.accept(
+      body.operations.map((operation) => ({ operation, by: person.id, receivedAt })),
+    );
+    const touched = new Map(body.operations.map((operation) => [visitOf(operation), operation.device]));
+    for (const [visitId, device] of touched) if (visitId) live.changed(visitId, { device });
+    const applied = new Set(outcomes.flatMap(({ id, status }) => (status === 'applied' ? [id] : [])));
+    for (const vehicleId of await vehiclesTouched(
+      engine,
+      body.operations.filter(({ id }) => applied.has(id)),
+    ))
+      fleet.vehicleChanged(vehicleId);
+    return [...outcomes];
+  });
+}
+
+/** The visit an operation is part of; undefined for those of none. */
+function visitOf(operation: Operation): string | undefined {
+  return 'inspectionId' in operation.body ? operation.body.inspectionId : undefined;
+}
+
+/** Vehicles whose trends say something new: by a signed visit, or something else that happened to them. */
+async function vehiclesTouched(engine: Queries, operations: readonly Operation[]): Promise<Set<string>> {
+  const touched = new Set<string>();
+  for (const operation of operations)
+    if (operation.kind === 'entry.put') touched.add(operation.body.vehicleId);
+    else if (operation.kind === 'inspection.sign') {
+      const [row] = await engine.query<{ vehicle_id: string }>('select vehicle_id from inspection where id = $1', [
+        operation.body.inspectionId,
+      ]);
+      if (row) touched.add(row.vehicle_id);
+    }
+  return touched;
+}

@@ -1,0 +1,83 @@
+import path from 'node:path';
+import { Worker } from 'node:worker_threads';
+import { DatabaseError, DatabaseUnavailable, type SqlValue } from './engine';
+import type { WorkerAnswer, WorkerRequest } from './pgliteWorker';
+
+interface Waiting {
+  resolve(rows: object[]): void;
+  reject(error: Error): void;
+}
+
+/** One PGlite in a thread of its own, on one folder. Once it failed it is over: another one is opened in its place. */
+export class DatabaseThread {
+  private readonly waiting = new Map<number, Waiting>();
+  private lastId = 0;
+  private over: Error | null = null;
+
+  private constructor(private readonly worker: Worker) {
+    worker.on('error', (error) => this.fail(error));
+    worker.on('exit', (code) => this.fail(new Error(`the database thread ended (${code})`)));
+    worker.on('message', ({ id, rows, error }: WorkerAnswer) => {
+      const one = this.waiting.get(id);
+      this.waiting.delete(id);
+      if (error) one?.reject(new DatabaseError(error.message, error.code, error.constraint));
+      else one?.resolve(rows ?? []);
+    });
+  }
+
+  /** @param limitMs after which opening counts as hung; throws {@link DatabaseUnavailable} */
+  static async open(folder: string, limitMs: number): Promise<DatabaseThread> {
+    // Node 20 starts no thread from a .ts file by itself, so the thread first loads what can read it.
+    const start = `require(${JSON.stringify(require.resolve('tsx/cjs'))}); require(${JSON.stringify(path.join(__dirname, 'pgliteWorker.ts'))});`;
+    const thread = new DatabaseThread(new Worker(start, { eval: true, workerData: { folder }, execArgv: [] }));
+    await thread.within(
+      limitMs,
+      new Promise<object[]>((resolve, reject) => thread.waiting.set(0, { resolve, reject })),
+    );
+    return thread;
+  }
+
+  get isOver(): boolean {
+    return this.over !== null;
+  }
+
+  /**
+   * Asks the thread; `limitMs` null waits as long as it takes. A statement that gives no answer in time ends the thread:
+   * one write error of its own log leaves PGlite spinning for ever.
+   */
+  ask(
+    kind: WorkerRequest['kind'],
+    sql: string,
+    values: readonly SqlValue[],
+    limitMs: number | null,
+  ): Promise<object[]> {
+    if (this.over) return Promise.reject(new DatabaseUnavailable(this.over.message));
+    const id = (this.lastId += 1);
+    const answer = new Promise<object[]>((resolve, reject) => {
+      this.waiting.set(id, { resolve, reject });
+      this.worker.postMessage({ id, kind, sql, values } satisfies WorkerRequest);
+    });
+    return limitMs === null ? answer : this.within(limitMs, answer);
+  }
+
+  /** Ends the thread whatever it does. */
+  async end(why = 'the database is closed'): Promise<void> {
+    this.fail(new Error(why));
+    await this.worker.terminate();
+  }
+
+  private async within(limitMs: number, answer: Promise<object[]>): Promise<object[]> {
+    const timer = setTimeout(() => void this.end(`the database gave no answer in ${limitMs} ms`), limitMs);
+    try {
+      return await answer;
+    } finally {
+      clearTimeout(timer);
+    }
+  }
+
+  private fail(error: Error): void {
+    this.over ??= error;
+    for (const one of this.waiting.values()) one.reject(new DatabaseUnavailable(error.message));
+    this.waiting.clear();
+  }
+}

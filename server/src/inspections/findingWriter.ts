@@ -1,0 +1,79 @@
+import { findingTable } from '@weskopos/contract';
+import { cataloguePoint, hasPlace, type Axle, type Finding } from '@weskopos/core';
+import type { Queries, Tx } from '../db/engine';
+import { insertRecords } from '../db/table';
+import { AS_SAID, refused, takes, type Decision, type Outcome, type Taken, type Writer } from '../ledger/change';
+import { MADE_BY } from './madeBy';
+import { mayOverride } from './mayOverride';
+
+interface VisitRow {
+  readonly id: string;
+  readonly signed_at: string | null;
+  readonly axles: readonly Axle[];
+}
+type EntryRow = Pick<Finding, 'id' | 'point' | 'place'> & { readonly inspection_id: string };
+
+/** What entries are judged by: their visits, and which of the entries they name are there. */
+interface Facts {
+  readonly visits: ReadonlyMap<string, VisitRow>;
+  readonly entries: Map<string, EntryRow>;
+}
+
+/** Appends entries to visits that are still open; those that come together are judged and written together. */
+export const putFinding: Writer<Finding, Outcome, Facts> = {
+  async decide(tx, change, finding) {
+    const facts = await factsOf(tx, [finding]);
+    const decision = judge(facts, finding);
+    if (decision.refusal !== null || !finding.override) return decision;
+    return (await mayOverride(tx, change.by, finding)) ? decision : refused('lead-only');
+  },
+  effect: (tx, change, finding) => write(tx, [{ change, body: finding, outcome: AS_SAID }]),
+  together: {
+    facts: factsOf,
+    // A grade by hand leans on all that stands: it is judged by itself.
+    decide: (facts, finding) => (finding.override ? null : judge(facts, finding)),
+    took: noted,
+    effect: write,
+  },
+};
+
+async function factsOf(db: Queries, findings: readonly Finding[]): Promise<Facts> {
+  const visits = db.query<VisitRow>(
+    `select i.id, i.signed_at, v.axles from inspection i join vehicle v on v.id = i.vehicle_id
+     where i.id in (select jsonb_array_elements_text($1::jsonb)::uuid) for share of i`,
+    [JSON.stringify([...new Set(findings.map(({ inspectionId }) => inspectionId))])],
+  );
+  const entries = db.query<EntryRow>(
+    'select id, inspection_id, point, place from finding where id in (select jsonb_array_elements_text($1::jsonb)::uuid)',
+    [JSON.stringify(findings.flatMap(({ id, parent }) => (parent === null ? [id] : [id, parent])))],
+  );
+  return { visits: byId(await visits), entries: byId(await entries) };
+}
+
+const byId = <T extends { readonly id: string }>(rows: readonly T[]) => new Map(rows.map((row) => [row.id, row]));
+
+function judge({ visits, entries }: Facts, finding: Finding): Decision<Outcome> {
+  const { inspectionId, point, place } = finding;
+  const visit = visits.get(inspectionId);
+  if (!visit) return refused('no-inspection');
+  if (entries.has(finding.id)) return refused('already-there');
+  if (visit.signed_at !== null) return refused('already-signed');
+  if (!hasPlace(visit.axles, cataloguePoint(point).repeats, place)) return refused('no-place');
+  if (finding.parent === null) return takes(AS_SAID);
+  const parent = entries.get(finding.parent);
+  const fits = parent?.inspection_id === inspectionId && parent.point === point && parent.place === place;
+  return fits ? takes(AS_SAID) : refused('no-parent');
+}
+
+/** From here on later entries of the same run may build on it. */
+function noted({ entries }: Facts, { id, inspectionId, point, place }: Finding): void {
+  entries.set(id, { id, inspection_id: inspectionId, point, place });
+}
+
+function write(tx: Tx, taken: readonly Taken<Finding, Outcome>[]): Promise<void> {
+  return insertRecords(
+    tx,
+    findingTable,
+    taken.map(({ change: { by }, body }) => ({ record: body, beside: [[MADE_BY, by]] })),
+  );
+}

@@ -1,0 +1,81 @@
+import type { Operation, Refusal, Role } from '@weskopos/contract';
+import type { StoredForecast } from '@weskopos/core/src/score/storedForecast';
+import type { Tx } from '../db/engine';
+
+/** What every operation bears besides kind and body. */
+interface Stamp {
+  readonly id: string;
+  readonly at: string;
+  readonly device: string;
+  readonly v?: number | undefined;
+}
+export interface NewPerson {
+  readonly id: string;
+  readonly name: string;
+  readonly role: Role;
+  readonly secretHash: string;
+}
+export interface NewPhoto {
+  readonly id: string;
+  readonly sha256: string;
+  readonly width: number;
+  readonly height: number;
+  readonly bytes: number;
+}
+
+/** Changes the server makes itself; journalled and applied like those of a device. */
+export type OwnOperation =
+  | (Stamp & { readonly kind: 'person.add'; readonly body: NewPerson })
+  | (Stamp & { readonly kind: 'photo.add'; readonly body: NewPhoto });
+
+/** A change, who made it, and when it came in. `by` is null only for the first lead. */
+export interface Change {
+  readonly operation: Operation | OwnOperation;
+  readonly by: string | null;
+  readonly receivedAt: string;
+}
+
+/** What a decision found out that the operation does not say itself: written down with it, so that a replay need not judge. */
+export type Outcome = Readonly<Record<string, unknown>>;
+/** Of a change whose operation says all there is. */
+export const AS_SAID: Outcome = {};
+
+/** One line of the journal: a change that took effect. Lines of the first format tell no outcome and are judged anew. */
+export interface Line extends Change {
+  readonly outcome?: Outcome;
+}
+
+export type Decision<O extends Outcome> =
+  { readonly refusal: Refusal } | { readonly refusal: null; readonly outcome: O };
+export const refused = (refusal: Refusal) => ({ refusal });
+export const takes = <O extends Outcome>(outcome: O) => ({ refusal: null, outcome });
+
+/** What a decision may ask besides the database. */
+export interface Asks {
+  /** The forecasts a vehicle would be shown with this visit signed: they go on record with the signature. */
+  readonly forecastsAt: (tx: Tx, vehicleId: string, inspectionId: string) => Promise<readonly StoredForecast[]>;
+}
+
+/** A change that was taken. */
+export interface Taken<Body, O extends Outcome> {
+  readonly change: Change;
+  readonly body: Body;
+  readonly outcome: O;
+}
+
+/** How changes of one kind that come next to each other are taken by facts fetched once and written by one statement. */
+export interface Together<Body, O extends Outcome, Facts> {
+  facts(tx: Tx, bodies: readonly Body[]): Promise<Facts>;
+  /** Null for one that must be judged by itself. */
+  decide(facts: Facts, body: Body): Decision<O> | null;
+  /** Tells the facts that it was taken. */
+  took(facts: Facts, body: Body): void;
+  effect(tx: Tx, taken: readonly Taken<Body, O>[]): Promise<void>;
+}
+
+/** How one kind of change is taken: judged once, by what stands; and its effect, which judges nothing. */
+export interface Writer<Body, O extends Outcome = Outcome, Facts = unknown> {
+  decide(tx: Tx, change: Change, body: Body, asks: Asks): Promise<Decision<O>>;
+  effect(tx: Tx, change: Change, body: Body, outcome: O): Promise<void>;
+  readonly together?: Together<Body, O, Facts>;
+}

@@ -1,0 +1,151 @@
+import type { OperationOutcome } from '@weskopos/contract';
+import { DatabaseError, type Engine } from '../db/engine';
+import type { Asks, Change } from './change';
+import type { Journal } from './journal';
+import { replay, type Replay } from './replay';
+import { positionIn, setPosition, settle, writeDown, type Settled, type Writers } from './settle';
+
+/** The disk cannot take what has to be on it before it is acknowledged: nothing was taken, reading goes on. */
+export class StorageFull extends Error {}
+
+export interface LedgerPorts {
+  readonly engine: Engine;
+  readonly journal: Journal;
+  readonly writers: Writers;
+  readonly asks: Asks;
+}
+
+interface Waiting {
+  readonly changes: readonly Change[];
+  readonly resolve: (outcomes: readonly OperationOutcome[]) => void;
+  readonly reject: (error: unknown) => void;
+}
+
+/** Changes that share one transaction and one fsync at the most. */
+const MOST_TOGETHER = 200;
+/** What a full, read-only or failing disk says. */
+const DISK_CODES = ['ENOSPC', 'EDQUOT', 'EROFS', 'EIO', 'EFBIG'];
+
+/**
+ * Takes changes in order: each is judged, takes effect and has its line in the journal in one turn, so that the journal
+ * is what took effect in the order it took effect. The database commits only after the journal is on disk: it never holds
+ * what the journal does not. Who waits together shares one transaction and one fsync.
+ */
+export class Ledger {
+  private waiting: Waiting[] = [];
+  private turn: Promise<void> = Promise.resolve();
+  private draining = false;
+  /** The journal may be ahead of the database: a commit gave no answer. */
+  private behind = false;
+
+  constructor(private readonly ports: LedgerPorts) {}
+
+  /** Brings the database to the journal's end, and the journal's count to the database's. */
+  open(): Promise<Replay> {
+    const { engine, journal, writers, asks } = this.ports;
+    return replay(engine, journal, writers, asks);
+  }
+
+  /** Answers when everything that took effect is on disk. Throws {@link StorageFull} or what the database throws. */
+  accept(changes: readonly Change[]): Promise<readonly OperationOutcome[]> {
+    return new Promise((resolve, reject) => {
+      this.waiting.push({ changes, resolve, reject });
+      if (!this.draining) void this.drain();
+    });
+  }
+
+  /** Runs `work` while no change is under way: the database stands still at the position given. */
+  exclusive<T>(work: (position: number) => Promise<T>): Promise<T> {
+    const mine = this.turn.then(async () => work(await positionIn(this.ports.engine)));
+    this.turn = mine.then(
+      () => undefined,
+      () => undefined,
+    );
+    return mine;
+  }
+
+  /** Resolves when nothing waits any more. */
+  async idle(): Promise<void> {
+    while (this.draining) await this.turn;
+  }
+
+  private async drain(): Promise<void> {
+    this.draining = true;
+    // Left only when nothing waits, and told in the same tick: a change in between would wait for ever.
+    while (this.waiting.length > 0) {
+      const group = this.nextGroup();
+      const done = this.turn.then(() => this.takeGroup(group));
+      this.turn = done;
+      await done;
+    }
+    this.draining = false;
+  }
+
+  private nextGroup(): Waiting[] {
+    let count = 0;
+    const most = this.waiting.findIndex(({ changes }) => (count += changes.length) > MOST_TOGETHER);
+    return this.waiting.splice(0, most < 0 ? this.waiting.length : Math.max(1, most));
+  }
+
+  /** All together; where one of them goes wrong each request for itself, so that it spoils no other's. Never rejects. */
+  private async takeGroup(group: readonly Waiting[]): Promise<void> {
+    try {
+      const outcomes = await this.take(group.flatMap(({ changes }) => changes));
+      let from = 0;
+      for (const { changes, resolve } of group) resolve(outcomes.slice(from, (from += changes.length)));
+    } catch (error) {
+      if (group.length > 1) for (const one of group) await this.takeGroup([one]);
+      else await this.takeOneByOne(group[0] as Waiting, error);
+    }
+  }
+
+  /** A change the database will never keep is refused by itself; what fails otherwise fails the request. */
+  private async takeOneByOne({ changes, resolve, reject }: Waiting, error: unknown): Promise<void> {
+    if (!isOfData(error)) return reject(error);
+    const outcomes: OperationOutcome[] = [];
+    try {
+      for (const change of changes) outcomes.push(...(await this.take([change]).catch(this.orRefuse(change))));
+      resolve(outcomes);
+    } catch (worse) {
+      reject(worse);
+    }
+  }
+
+  private orRefuse(change: Change) {
+    return async (error: unknown): Promise<OperationOutcome[]> => {
+      if (!isOfData(error)) throw error;
+      const refusal = 'cannot-be-kept';
+      await this.ports.engine.transaction((tx) => writeDown(tx, [{ change, refusal }]));
+      return [{ id: change.operation.id, status: 'refused', refusal }];
+    };
+  }
+
+  private async take(changes: readonly Change[]): Promise<readonly OperationOutcome[]> {
+    const { engine, journal, writers, asks } = this.ports;
+    if (this.behind) {
+      await replay(engine, journal, writers, asks);
+      this.behind = false;
+    }
+    const { outcomes } = await engine.transaction(async (tx): Promise<Settled> => {
+      const settled = await settle(tx, changes, writers, asks);
+      if (settled.lines.length === 0) return settled;
+      // On its way while the journal is written: the commit comes after both.
+      const moved = setPosition(tx, journal.last + settled.lines.length);
+      moved.catch(() => undefined);
+      await journal.append(settled.lines).catch(asStorageFull);
+      this.behind = true;
+      await moved;
+      return settled;
+    });
+    this.behind = false;
+    return outcomes;
+  }
+}
+
+const isOfData = (error: unknown) => error instanceof DatabaseError && error.isOfData;
+
+function asStorageFull(error: unknown): never {
+  const { code = '' } = error as NodeJS.ErrnoException;
+  if (DISK_CODES.includes(code)) throw new StorageFull(`the journal could not be written (${code})`, { cause: error });
+  throw error;
+}

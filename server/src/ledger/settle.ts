@@ -1,0 +1,173 @@
+import type { OperationOutcome, Refusal } from '@weskopos/contract';
+import type { Queries, Tx } from '../db/engine';
+import type { Asks, Change, Line, Outcome, Taken, Writer } from './change';
+
+/** How each kind of change is taken; handed in, so that the ledger knows of none. */
+export interface Writers {
+  readonly of: (kind: string) => Writer<unknown> | undefined;
+}
+
+export interface Settled {
+  readonly outcomes: readonly OperationOutcome[];
+  /** What took effect, in that order. */
+  readonly lines: readonly Line[];
+}
+
+/**
+ * Takes changes one after another inside a transaction: what was answered before is answered so again, the rest is judged
+ * by what stands by then, and takes effect or is refused. An operation takes effect once, by its id.
+ */
+export async function settle(tx: Tx, changes: readonly Change[], writers: Writers, asks: Asks): Promise<Settled> {
+  const runs = runsOf(changes);
+  // Asked in one breath with the answers: most often there is one run, and nothing of it was answered before.
+  const [first] = runs;
+  const firstFacts = first && factsOf(tx, writerOf(writers, first[0]), first);
+  const answered = await answersTo(tx, changes);
+  const taking = new Taking(tx, asks);
+  const outcomes: OperationOutcome[] = [];
+  const written: Written[] = [];
+  for (const run of runs) {
+    const writer = writerOf(writers, run[0]);
+    const facts = await (run === first ? firstFacts : factsOf(tx, writer, run));
+    for (const change of run) {
+      const { id } = change.operation;
+      const before = answered.get(id);
+      if (before !== undefined) {
+        outcomes.push({ id, status: 'repeated', refusal: before });
+        continue;
+      }
+      const refusal = await taking.one(change, writer, facts);
+      answered.set(id, refusal);
+      written.push({ change, refusal });
+      outcomes.push({ id, status: refusal ? 'refused' : 'applied', refusal });
+    }
+    taking.flush();
+  }
+  await Promise.all([taking.done(), writeDown(tx, written)]);
+  return { outcomes, lines: taking.lines };
+}
+
+const factsOf = (tx: Tx, { together }: Writer<unknown>, run: readonly Change[]): Promise<unknown> =>
+  together ? together.facts(tx, run.map(bodyOf)) : Promise.resolve(undefined);
+
+/** Changes on their way into the database: those that can wait are written together, and nobody waits for what is written. */
+class Taking {
+  readonly lines: Line[] = [];
+  private readonly written: Promise<void>[] = [];
+  private waiting: Taken<unknown, Outcome>[] = [];
+  private writer: Writer<unknown> | null = null;
+
+  constructor(
+    private readonly tx: Tx,
+    private readonly asks: Asks,
+  ) {}
+
+  async one(change: Change, writer: Writer<unknown>, facts: unknown): Promise<Refusal | null> {
+    const body = bodyOf(change);
+    const quick = writer.together?.decide(facts, body) ?? null;
+    if (!quick) this.flush();
+    const decision = quick ?? (await writer.decide(this.tx, change, body, this.asks));
+    if (decision.refusal !== null) return decision.refusal;
+    const { outcome } = decision;
+    writer.together?.took(facts, body);
+    if (quick) {
+      this.writer = writer;
+      this.waiting.push({ change, body, outcome });
+    } else this.under(writer.effect(this.tx, change, body, outcome));
+    this.lines.push({ ...change, outcome });
+    return null;
+  }
+
+  /** Writes what waits: whatever is judged next may lean on it. */
+  flush(): void {
+    const { waiting, writer } = this;
+    this.waiting = [];
+    if (waiting.length > 0 && writer?.together) this.under(writer.together.effect(this.tx, waiting));
+  }
+
+  /** Resolves when everything is written; rejects with the first that was not. */
+  async done(): Promise<void> {
+    await Promise.all(this.written);
+  }
+
+  private under(effect: Promise<void>): void {
+    // Waited for in the end; until then a failure is no unhandled one.
+    effect.catch(() => undefined);
+    this.written.push(effect);
+  }
+}
+
+const bodyOf = ({ operation }: Change): unknown => operation.body;
+
+/** Changes of one kind next to each other. */
+function runsOf<C extends Change>(changes: readonly C[]): [C, ...C[]][] {
+  const runs: [C, ...C[]][] = [];
+  for (const change of changes) {
+    const last = runs.at(-1);
+    if (last?.[0].operation.kind === change.operation.kind) last.push(change);
+    else runs.push([change]);
+  }
+  return runs;
+}
+
+/** Repeats what took effect once, as it did then: nothing is judged. */
+export async function repeat(tx: Tx, lines: readonly Required<Line>[], writers: Writers): Promise<void> {
+  for (const run of runsOf(lines)) {
+    const writer = writerOf(writers, run[0]);
+    if (writer.together)
+      await writer.together.effect(
+        tx,
+        run.map((line) => ({ change: line, body: bodyOf(line), outcome: line.outcome })),
+      );
+    else for (const line of run) await writer.effect(tx, line, bodyOf(line), line.outcome);
+  }
+  await writeDown(
+    tx,
+    lines.map((change) => ({ change, refusal: null })),
+  );
+}
+
+function writerOf(writers: Writers, { operation: { kind } }: Change): Writer<unknown> {
+  const writer = writers.of(kind);
+  if (!writer) throw new Error(`no writer for ${kind}`);
+  return writer;
+}
+
+/** What operations were answered before, by id. */
+async function answersTo(db: Queries, changes: readonly Change[]): Promise<Map<string, Refusal | null>> {
+  const rows = await db.query<{ id: string; refusal: Refusal | null }>(
+    'select id, refusal from operation where id in (select jsonb_array_elements_text($1::jsonb)::uuid)',
+    [JSON.stringify(changes.map(({ operation: { id } }) => id))],
+  );
+  return new Map(rows.map(({ id, refusal }) => [id, refusal]));
+}
+
+interface Written {
+  readonly change: Change;
+  readonly refusal: Refusal | null;
+}
+
+/** Writes operations down with what became of them; a refused one stays refused. */
+export async function writeDown(tx: Tx, written: readonly Written[]): Promise<void> {
+  if (written.length === 0) return;
+  const rows = written.map(({ change: { operation, by, receivedAt }, refusal }) => {
+    const { id, kind, device, at } = operation;
+    return { id, kind, person_id: by, device, made_at: at, received_at: receivedAt, refusal };
+  });
+  await tx.query(
+    `insert into operation (id, kind, person_id, device, made_at, received_at, refusal)
+     select * from jsonb_to_recordset($1::jsonb)
+       as r (id uuid, kind text, person_id uuid, device text, made_at timestamptz, received_at timestamptz, refusal text)`,
+    [JSON.stringify(rows)],
+  );
+}
+
+/** Number of the journal's last line whose effect the database holds. */
+export async function positionIn(db: Queries): Promise<number> {
+  const [row] = await db.query<{ position: number }>('select position::integer as position from ledger');
+  return row?.position ?? 0;
+}
+
+export async function setPosition(tx: Tx, position: number): Promise<void> {
+  await tx.query('update ledger set position = $1::bigint', [position]);
+}

@@ -1,0 +1,31 @@
+import { putAct } from './inspections/actWriter';
+import { putFinding } from './inspections/findingWriter';
+import { signInspection } from './inspections/signWriter';
+import { startInspection } from './inspections/startWriter';
+import type { Change, Writer } from './ledger/change';
+import type { Writers } from './ledger/settle';
+import { addPerson } from './people/personWriter';
+import { addPhoto } from './photos/photoWriter';
+import { putRulebook } from './rules/rulebookWriter';
+import { putLifeEntry } from './vehicles/lifeEntryWriter';
+import { putVehicle } from './vehicles/vehicleWriter';
+
+type Kind = Change['operation']['kind'];
+type BodyOf<K extends Kind> = Extract<Change['operation'], { readonly kind: K }>['body'];
+
+const BY_KIND: { readonly [K in Kind]: Writer<BodyOf<K>> } = {
+  'vehicle.put': putVehicle,
+  'inspection.start': startInspection,
+  'finding.put': putFinding,
+  'inspection.sign': signInspection,
+  'act.put': putAct,
+  'entry.put': putLifeEntry,
+  'rulebook.put': putRulebook,
+  'person.add': addPerson,
+  'photo.add': addPhoto,
+};
+
+/** How each kind of change is taken; undefined for a kind this program does not know. */
+export const WRITERS: Writers = {
+  of: (kind) => (kind in BY_KIND ? BY_KIND[kind as Kind] : undefined),
+};
