@@ -1,6 +1,7 @@
 import { benchBundle } from './bundle';
 import { benchFleet } from './fleet';
 import { benchAges, benchChanges, benchForecast } from './forecast/forecast';
+import { benchLedger } from './ledger';
 import { benchPointChange } from './pointChange';
 import { benchRoute } from './route';
 import { benchSaving } from './saving';
@@ -10,6 +11,7 @@ import { benchStart } from './start';
 async function main(): Promise<void> {
   await benchPointChange();
   await benchSaving();
+  await benchLedger();
   benchBundle();
   benchRoute();
   benchForecast();

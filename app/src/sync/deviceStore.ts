@@ -10,11 +10,14 @@ export interface QueuedOperation {
   readonly operation: Operation;
   readonly by: string;
 }
+/** A photo on this device. What the workshop has is not kept here any more. */
 export interface QueuedPhoto {
   readonly id: string;
   readonly by: string;
   readonly blob: Blob;
-  readonly sent: boolean;
+  readonly state: 'waiting' | 'refused';
+  /** Why the workshop does not take it, by the problem's code; null while it waits. */
+  readonly reason: string | null;
 }
 
 /** What the device keeps: changes not yet acknowledged, photos, and the last known state of the workshop. */
@@ -26,9 +29,11 @@ export interface DeviceStore {
   refuse(refused: RefusedOperation): Promise<void>;
   refused(): Promise<RefusedOperation[]>;
   forgetRefused(id: string): Promise<void>;
+  /** Puts another change in the place of a refused one, in one go: neither both nor none are kept. */
+  tryAgain(refusedId: string, queued: QueuedOperation): Promise<void>;
   keepPhoto(photo: QueuedPhoto): Promise<void>;
   photo(id: string): Promise<QueuedPhoto | undefined>;
-  unsentPhotos(): Promise<QueuedPhoto[]>;
+  photos(): Promise<QueuedPhoto[]>;
   dropPhoto(id: string): Promise<void>;
   read<T>(key: string): Promise<T | undefined>;
   write(key: string, value: unknown): Promise<void>;
@@ -42,11 +47,14 @@ interface Schema extends DBSchema {
 }
 
 /** Version of what is stored; a new one upgrades, never drops the queue. */
-const VERSION = 5;
+const VERSION = 6;
 
 type Upgrading = IDBPTransaction<Schema, StoreNames<Schema>[], 'versionchange'>;
 
-/** Waiting changes are lifted to today's shapes; what only mirrors the server is fetched again, but who is signed in stays. */
+/**
+ * Waiting changes are lifted to today's shapes; what only mirrors the server is fetched again, but who is signed in stays.
+ * All of it or nothing: where one step fails the transaction is given up and the store stays as it was.
+ */
 async function liftDocuments(transaction: Upgrading): Promise<void> {
   const documents = transaction.objectStore('documents');
   const person = await documents.get('person');
@@ -54,7 +62,20 @@ async function liftDocuments(transaction: Upgrading): Promise<void> {
   if (person !== undefined) await documents.put(person, 'person');
   for (let at = await transaction.objectStore('queue').openCursor(); at; at = await at.continue())
     await at.update({ ...at.value, operation: upgradeOperation(at.value.operation) });
+  for (let at = await transaction.objectStore('photos').openCursor(); at; at = await at.continue()) {
+    const { id, by, blob, ...told } = at.value;
+    await at.update({
+      id,
+      by,
+      blob,
+      ...('sent' in told ? photoOfFifth(told.sent === true) : { state: told.state, reason: told.reason }),
+    });
+  }
 }
+
+/** Up to the fifth version a refused photo was kept as sent, without why. */
+const photoOfFifth = (sent: boolean) =>
+  ({ state: sent ? 'refused' : 'waiting', reason: sent ? 'not-a-picture' : null }) as const;
 
 export async function openDeviceStore(name = 'weskopos'): Promise<DeviceStore> {
   const db = await openDB<Schema>(name, VERSION, {
@@ -66,7 +87,7 @@ export async function openDeviceStore(name = 'weskopos'): Promise<DeviceStore> {
         fresh.createObjectStore('documents');
         return;
       }
-      void liftDocuments(transaction);
+      liftDocuments(transaction).catch(() => transaction.abort());
     },
   });
   return {
@@ -92,6 +113,10 @@ export async function openDeviceStore(name = 'weskopos'): Promise<DeviceStore> {
     },
     refused: () => db.getAll('refused'),
     forgetRefused: (id) => db.delete('refused', id),
+    async tryAgain(refusedId, queued) {
+      const tx = db.transaction(['queue', 'refused'], 'readwrite', { durability: 'strict' });
+      await Promise.all([tx.objectStore('queue').add(queued), tx.objectStore('refused').delete(refusedId), tx.done]);
+    },
     async keepPhoto(photo) {
       const tx = db.transaction('photos', 'readwrite', { durability: 'strict' });
       const put = tx.store.put(photo);
@@ -99,7 +124,7 @@ export async function openDeviceStore(name = 'weskopos'): Promise<DeviceStore> {
       await Promise.all([put, tx.done]);
     },
     photo: (id) => db.get('photos', id),
-    unsentPhotos: async () => (await db.getAll('photos')).filter((photo) => !photo.sent),
+    photos: () => db.getAll('photos'),
     dropPhoto: (id) => db.delete('photos', id),
     read: async <T>(key: string) => (await db.get('documents', key)) as T | undefined,
     async write(key, value) {

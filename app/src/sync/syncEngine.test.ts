@@ -3,7 +3,7 @@ import 'fake-indexeddb/auto';
 import type { Operation, OperationOutcome, Problem } from '@weskopos/contract';
 import { openDeviceStore, type DeviceStore } from './deviceStore';
 import { createSync, type SyncState } from './syncEngine';
-import { ServerProblem, Unreachable } from './transport';
+import { ServerFailed, ServerProblem, Unreachable } from './transport';
 
 const operation = (n: number): Operation => ({
   id: `00000000-0000-4000-8000-${n.toString().padStart(12, '0')}`,
@@ -13,6 +13,7 @@ const operation = (n: number): Operation => ({
   body: { inspectionId: '00000000-0000-4000-8000-0000000000aa', signedAt: '2026-06-01T08:00:00.000Z' },
 });
 const ISLA = 'isla';
+const IDLE = { waiting: 0, ofOthers: 0, held: 0, refused: 0, refusedPhotos: 0, link: 'idle' } as const;
 const problem = (status: number): Problem => ({ type: 't', title: 't', status, code: 'c' });
 
 /** A server that remembers ids, behind a line that drops what the script says. */
@@ -48,6 +49,7 @@ async function device(
   const sync = createSync({
     store: kept,
     person: () => person,
+    knows: () => false,
     send,
     sendPhoto,
     later: (work, ms) => {
@@ -86,7 +88,7 @@ test('changes go in the order they were made and leave the queue when acknowledg
   const one = await device(send);
   const ids = Array.from({ length: 120 }, (_, n) => operation(n + 1));
   for (const each of ids) await one.store.enqueue({ operation: each, by: ISLA });
-  expect(await settled(one)).toEqual({ waiting: 0, ofOthers: 0, refused: 0, link: 'idle' });
+  expect(await settled(one)).toEqual({ ...IDLE });
   expect(applied).toEqual(ids.map(({ id }) => id));
   expect(one.taken).toEqual(applied);
 });
@@ -137,7 +139,7 @@ test('one unreadable change does not stop the others; it is put aside, not dropp
     operations.some(({ id }) => id === bad) ? Promise.reject(new ServerProblem(problem(400))) : send(operations),
   );
   for (const n of [1, 2, 3]) await one.store.enqueue({ operation: operation(n), by: ISLA });
-  expect(await settled(one)).toEqual({ waiting: 0, ofOthers: 0, refused: 1, link: 'idle' });
+  expect(await settled(one)).toEqual({ ...IDLE, refused: 1 });
   expect(applied).toEqual([operation(1).id, operation(3).id]);
   expect(await one.store.refused()).toMatchObject([{ operation: { id: bad }, refusal: 'invalid' }]);
 });
@@ -147,7 +149,7 @@ test('what the workshop refused is kept with why', async () => {
     Promise.resolve(operations.map(({ id }) => ({ id, status: 'refused', refusal: 'already-signed' }))),
   );
   await one.store.enqueue({ operation: operation(1), by: ISLA });
-  expect(await settled(one)).toEqual({ waiting: 0, ofOthers: 0, refused: 1, link: 'idle' });
+  expect(await settled(one)).toEqual({ ...IDLE, refused: 1 });
   expect(one.taken).toEqual([]);
   await one.store.forgetRefused(operation(1).id);
   expect(await one.store.refused()).toEqual([]);
@@ -159,19 +161,21 @@ test('an answer that acknowledges nothing is no reason to ask forever', async ()
   expect(await settled(one)).toMatchObject({ waiting: 1, link: 'unreachable' });
 });
 
-test('photos follow the changes; one that is no picture stays on the device and is not sent again', async () => {
+test('photos follow the changes; one that is no picture stays on the device with why, and is not sent again', async () => {
   const sent: string[] = [];
   const one = await device(workshop().send, ((id: string) => {
     sent.push(id);
-    return id === 'bad' ? Promise.reject(new ServerProblem(problem(415))) : Promise.resolve();
+    return id === 'bad'
+      ? Promise.reject(new ServerProblem({ ...problem(415), code: 'not-a-picture' }))
+      : Promise.resolve();
   }) as () => Promise<void>);
   await one.sync.recordPhoto('bad', new Blob(['x']), ISLA);
   await one.sync.recordPhoto('good', new Blob(['y']), ISLA);
-  expect(await settled(one)).toMatchObject({ waiting: 0, link: 'idle' });
+  expect(await settled(one)).toEqual({ ...IDLE, refusedPhotos: 1 });
   await one.sync.kick();
   expect(sent.sort()).toEqual(['bad', 'good']);
   expect(await one.store.photo('good')).toBeUndefined();
-  expect(await one.store.photo('bad')).toMatchObject({ sent: true });
+  expect(await one.store.photo('bad')).toMatchObject({ state: 'refused', reason: 'not-a-picture' });
 });
 
 test('a change made while sending is sent too', async () => {
@@ -205,8 +209,65 @@ test('what one person made is sent in their session only, never under the name o
   const { send, applied } = workshop();
   const his = await device(send, undefined, hers.store, 'callum');
   await his.sync.record(operation(2), 'callum');
-  expect(await settled(his)).toEqual({ waiting: 1, ofOthers: 1, refused: 0, link: 'idle' });
+  expect(await settled(his)).toEqual({ ...IDLE, waiting: 1, ofOthers: 1 });
   expect(applied).toEqual([operation(2).id]);
   await settled(await device(send, undefined, hers.store));
   expect(applied).toEqual([operation(2).id, operation(1).id]);
+});
+
+test('a photo that could not be sent for now waits, and is no refused one', async () => {
+  const one = await device(workshop().send, () => Promise.reject(new Unreachable()));
+  await one.sync.recordPhoto('p', new Blob(['x']), ISLA);
+  expect(await settled(one)).toEqual({ ...IDLE, waiting: 1, link: 'unreachable' });
+  expect(await one.store.photo('p')).toMatchObject({ state: 'waiting', reason: null });
+});
+
+test('a change the server fails at holds nobody up, is kept, and is tried again', async () => {
+  const { send, applied } = workshop();
+  const bad = operation(2).id;
+  let failing = true;
+  const one = await device((operations) =>
+    failing && operations.some(({ id }) => id === bad)
+      ? Promise.reject(new ServerFailed(problem(500)))
+      : send(operations),
+  );
+  for (const n of [1, 2, 3]) await one.store.enqueue({ operation: operation(n), by: ISLA });
+  expect(await settled(one)).toEqual({ ...IDLE, waiting: 1, link: 'unreachable' });
+  expect(applied).toEqual([operation(1).id, operation(3).id]);
+  failing = false;
+  one.retryNow();
+  expect(await settled(one)).toEqual(IDLE);
+  expect(applied).toEqual([operation(1).id, operation(3).id, bad]);
+});
+
+test.each([
+  ['a full disk', new ServerFailed({ ...problem(507), code: 'storage-full' }), 'full'],
+  ['a database that is opened anew', new ServerFailed({ ...problem(503), code: 'database-restarting' }), 'unreachable'],
+  [
+    'a server older than this app',
+    new ServerProblem({
+      ...problem(400),
+      errors: [{ field: 'operations.0.v', code: 'custom', message: 'allowed: 1 to 3' }],
+    }),
+    'newer',
+  ],
+])('%s leaves the queue as it is and says so', async (_, error, link) => {
+  const one = await device(() => Promise.reject(error));
+  await one.store.enqueue({ operation: operation(1), by: ISLA });
+  expect(await settled(one)).toEqual({ ...IDLE, waiting: 1, link });
+  expect(await one.store.refused()).toEqual([]);
+});
+
+test('a refused change is sent again as another, or deleted, never both and never by itself', async () => {
+  const one = await device((operations) =>
+    Promise.resolve(operations.map(({ id }) => ({ id, status: 'refused', refusal: 'no-parent' }))),
+  );
+  await one.sync.record(operation(1), ISLA);
+  await settled(one);
+  const { send, applied } = workshop();
+  const again = await device(send, undefined, one.store);
+  expect(await settled(again)).toEqual({ ...IDLE, refused: 1 });
+  await one.store.tryAgain(operation(1).id, { operation: operation(2), by: ISLA });
+  expect(await settled(again)).toEqual(IDLE);
+  expect(applied).toEqual([operation(2).id]);
 });

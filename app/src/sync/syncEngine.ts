@@ -1,20 +1,28 @@
 import { MOST_OPERATIONS, type Operation, type OperationOutcome } from '@weskopos/contract';
 import type { DeviceStore } from './deviceStore';
-import { ServerProblem } from './transport';
+import { mayGo } from './dependencies';
+import { ServerFailed, ServerProblem, Unreachable } from './transport';
 
 export interface SyncState {
   /** Changes and photos still on this device only. */
   readonly waiting: number;
   /** Of these, how many somebody else made here: they go when that person signs in. */
   readonly ofOthers: number;
+  /** Of the person's own, how many build on those: they wait for them. */
+  readonly held: number;
   readonly refused: number;
-  readonly link: 'idle' | 'sending' | 'unreachable' | 'signed-out';
+  /** Photos the workshop does not take. */
+  readonly refusedPhotos: number;
+  /** `full`: the workshop's disk takes nothing; `newer`: this app is newer than the workshop's server. */
+  readonly link: 'idle' | 'sending' | 'unreachable' | 'signed-out' | 'full' | 'newer';
 }
 
 export interface SyncPorts {
   readonly store: DeviceStore;
   /** Whose session it is; null while signed out. */
   readonly person: () => string | null;
+  /** Whether the workshop has a vehicle by this id. */
+  readonly knows: (vehicleId: string) => boolean;
   readonly send: (operations: Operation[]) => Promise<OperationOutcome[]>;
   readonly sendPhoto: (id: string, blob: Blob) => Promise<void>;
   /** Runs `work` after `ms`; gives back how to call it off. */
@@ -42,11 +50,20 @@ export function createSync(ports: SyncPorts) {
   let pause = FIRST_WAIT_MS;
   let cancelRetry = () => {};
 
+  /** Changes the server failed at in this trip: they hold nobody up, and are tried again in the next. */
+  let failing = new Set<string>();
+
   const report = async (link: SyncState['link']) => {
-    const [queue, photos, refused] = await Promise.all([store.queue(), store.unsentPhotos(), store.refused()]);
-    const waiting = [...queue, ...photos];
-    const ofOthers = waiting.filter(({ by }) => by !== ports.person()).length;
-    ports.onState({ waiting: waiting.length, ofOthers, refused: refused.length, link });
+    const [queue, photos, refused] = await Promise.all([store.queue(), store.photos(), store.refused()]);
+    const waiting = [...queue, ...photos.filter(({ state }) => state === 'waiting')];
+    ports.onState({
+      waiting: waiting.length,
+      ofOthers: waiting.filter(({ by }) => by !== ports.person()).length,
+      held: mayGo(queue, ports.person(), ports.knows).held.length,
+      refused: refused.length,
+      refusedPhotos: photos.length - (waiting.length - queue.length),
+      link,
+    });
   };
 
   /** Writes the change down, then starts sending; resolves when it is on the device's disk. */
@@ -56,7 +73,7 @@ export function createSync(ports: SyncPorts) {
   }
 
   async function recordPhoto(id: string, blob: Blob, by: string): Promise<void> {
-    await store.keepPhoto({ id, blob, by, sent: false });
+    await store.keepPhoto({ id, blob, by, state: 'waiting', reason: null });
     void kick();
   }
 
@@ -74,14 +91,16 @@ export function createSync(ports: SyncPorts) {
       again = false;
       try {
         await report('sending');
+        failing = new Set();
         await drain(BATCH);
         await drainPhotos();
+        if (failing.size > 0) throw new Unreachable('the server failed at some of it');
         pause = FIRST_WAIT_MS;
         await report('idle');
       } catch (error) {
-        const signedOut = error instanceof ServerProblem && error.problem.status === 401;
-        await report(signedOut ? 'signed-out' : 'unreachable');
-        if (!signedOut) {
+        const link = linkAfter(error);
+        await report(link);
+        if (link !== 'signed-out') {
           cancelRetry = ports.later(() => void kick(), pause);
           pause = Math.min(pause * 2, LONGEST_WAIT_MS);
         }
@@ -93,17 +112,19 @@ export function createSync(ports: SyncPorts) {
 
   async function drain(size: number): Promise<void> {
     for (;;) {
-      const mine = (await store.queue()).filter(({ by }) => by === ports.person());
-      const batch = mine.slice(0, size).map(({ operation }) => operation);
-      if (batch.length === 0) return;
+      const { go } = mayGo(await store.queue(), ports.person(), ports.knows, failing);
+      const batch = go.slice(0, size);
+      const [only] = batch;
+      if (!only) return;
       let outcomes: OperationOutcome[];
       try {
         outcomes = await ports.send(batch);
       } catch (error) {
-        if (!isInvalid(error)) throw error;
-        // Nothing of an invalid batch was taken. One by one the sound ones go through and the bad one is put aside.
+        if (!isOfContent(error)) throw error;
+        // Nothing of such a batch was taken. One by one the sound ones go through and the one at fault stands aside.
         if (batch.length > 1) await drain(1);
-        else await refuse(batch[0] as Operation, 'invalid');
+        else if (error instanceof ServerFailed) failing.add(only.id);
+        else await refuse(only, 'invalid');
         continue;
       }
       const byId = new Map(outcomes.map((outcome) => [outcome.id, outcome]));
@@ -126,14 +147,15 @@ export function createSync(ports: SyncPorts) {
   }
 
   async function drainPhotos(): Promise<void> {
-    for (const photo of (await store.unsentPhotos()).filter(({ by }) => by === ports.person())) {
+    const mine = (await store.photos()).filter(({ by, state }) => state === 'waiting' && by === ports.person());
+    for (const photo of mine) {
       try {
         await ports.sendPhoto(photo.id, photo.blob);
         await store.dropPhoto(photo.id);
       } catch (error) {
-        if (!(error instanceof ServerProblem) || error.problem.status === 401) throw error;
-        // Not a picture after all: it stays to be seen on this device, and is not sent again.
-        await store.keepPhoto({ ...photo, sent: true });
+        if (!(error instanceof ServerProblem) || !PHOTO_REFUSED.includes(error.problem.status)) throw error;
+        // It stays to be seen on this device, with why, and is not sent again.
+        await store.keepPhoto({ ...photo, state: 'refused', reason: error.problem.code });
       }
     }
   }
@@ -143,6 +165,26 @@ export function createSync(ports: SyncPorts) {
 
 export type Sync = ReturnType<typeof createSync>;
 
-function isInvalid(error: unknown): boolean {
-  return error instanceof ServerProblem && [400, 413].includes(error.problem.status);
+/** Answers that are about the picture itself: too large, of no kind that is taken, not readable. */
+const PHOTO_REFUSED = [400, 413, 415, 422];
+/** What the server says of what was sent, not of itself. */
+const CONTENT_REFUSED = [400, 413];
+const SERVER_BUSY = [503, 507];
+
+/** Whether something in what was sent is at fault: unreadable, or such that the server fails at it. */
+function isOfContent(error: unknown): boolean {
+  if (error instanceof ServerFailed) return !SERVER_BUSY.includes(error.problem.status);
+  return error instanceof ServerProblem && CONTENT_REFUSED.includes(error.problem.status) && !isNewer(error);
+}
+
+/** A change of a newer app than the server: it waits for the server, and is no fault of its own. */
+function isNewer({ problem }: ServerProblem): boolean {
+  return problem.errors?.some(({ field }) => /^operations\.\d+\.v$/.test(field)) ?? false;
+}
+
+function linkAfter(error: unknown): SyncState['link'] {
+  if (error instanceof ServerFailed && error.problem.code === 'storage-full') return 'full';
+  if (!(error instanceof ServerProblem)) return 'unreachable';
+  if (error.problem.status === 401) return 'signed-out';
+  return isNewer(error) ? 'newer' : 'unreachable';
 }

@@ -14,6 +14,13 @@ import { heardServer } from './clock';
 /** The server was not reached, or answered nothing of ours: try again later. */
 export class Unreachable extends Error {}
 
+/** The server is there and failed at what was sent: nothing was decided about it. */
+export class ServerFailed extends Unreachable {
+  constructor(readonly problem: Problem) {
+    super(problem.code);
+  }
+}
+
 /** The server answered with a problem. */
 export class ServerProblem extends Error {
   constructor(readonly problem: Problem) {
@@ -36,12 +43,9 @@ async function request(path: string, init: RequestInit): Promise<unknown> {
   const body: unknown = await response.json().catch(() => undefined);
   if (response.ok) return body;
   const problem = problemSchema.safeParse(body);
-  // A gateway's own page, or a server that is failing: nothing was decided about what was sent.
-  if (!problem.success || problem.data.status >= 500 || problem.data.status === 429)
-    throw problem.success && problem.data.status === 429
-      ? new ServerProblem(problem.data)
-      : new Unreachable(`status ${response.status}`);
-  throw new ServerProblem(problem.data);
+  // A gateway's own page: nothing was decided about what was sent.
+  if (!problem.success) throw new Unreachable(`status ${response.status}`);
+  throw problem.data.status >= 500 ? new ServerFailed(problem.data) : new ServerProblem(problem.data);
 }
 
 /** Calls a declared endpoint. Throws {@link Unreachable} or {@link ServerProblem}. */

@@ -1,7 +1,9 @@
-import type { Life, Operation, Person, YardEntry } from '@weskopos/contract';
+import { OPERATION_RECORDS, type Life, type Operation, type Person, type YardEntry } from '@weskopos/contract';
 import {
   BUILT_IN_FLEET,
+  currentFindings,
   newestRulebook,
+  pointKey,
   rulebookAt,
   rulesOf,
   type FleetKnowledge,
@@ -11,7 +13,7 @@ import {
 } from '@weskopos/core';
 import { create } from 'zustand';
 import { nowIso } from './clock';
-import { openDeviceStore, type DeviceStore, type RefusedOperation } from './deviceStore';
+import { openDeviceStore, type DeviceStore, type QueuedPhoto, type RefusedOperation } from './deviceStore';
 import { foldLife, mergeLife } from './foldLife';
 import { readLife, writeLife } from './lifeDocuments';
 import { createSync, type Sync, type SyncState } from './syncEngine';
@@ -49,7 +51,7 @@ export const useWorkshop = create<WorkshopState>(() => ({
   fleet: BUILT_IN_FLEET,
   pending: [],
   refused: [],
-  sync: { waiting: 0, ofOthers: 0, refused: 0, link: 'idle' },
+  sync: { waiting: 0, ofOthers: 0, held: 0, refused: 0, refusedPhotos: 0, link: 'idle' },
   writing: 0,
   storageFailed: false,
 }));
@@ -72,6 +74,7 @@ export async function openWorkshop(): Promise<void> {
   sync = createSync({
     store,
     person: () => getState().person?.id ?? null,
+    knows: (vehicleId) => vehicleId in getState().lives,
     send: (operations) => call('sendOperations', { body: { operations } }),
     sendPhoto,
     later: (work, ms) => {
@@ -211,10 +214,19 @@ type OperationDraft = Operation extends infer O ? (O extends Operation ? Pick<O,
 
 /** Records a change: on the device's disk first, then on the screen, then on its way. */
 export async function record(draft: OperationDraft): Promise<void> {
-  const operation = { id: crypto.randomUUID(), at: nowIso(), device: deviceId, ...draft } as Operation;
+  const operation = stamped(draft);
   setState(({ pending }) => ({ pending: [...pending, operation] }));
   await onDisk(sync.record(operation, whoAmI()));
 }
+
+const stamped = (draft: OperationDraft) =>
+  ({
+    id: crypto.randomUUID(),
+    at: nowIso(),
+    device: deviceId,
+    v: OPERATION_RECORDS[draft.kind].version,
+    ...draft,
+  }) as Operation;
 
 export async function recordPhoto(blob: Blob): Promise<string> {
   const id = crypto.randomUUID();
@@ -247,10 +259,36 @@ export async function localPhoto(id: string): Promise<string | null> {
   return photo ? URL.createObjectURL(photo.blob) : null;
 }
 
-export async function dismissRefused(id: string): Promise<void> {
+/** Deletes a change that was not taken: for good, so it is asked twice before. */
+export async function deleteRefused(id: string): Promise<void> {
   await store.forgetRefused(id);
   setState({ refused: await store.refused() });
   void sync.kick();
+}
+
+/** Sends a change that was not taken once more, on what stands now: an entry follows the one that stands at its point. */
+export async function sendAgain({ operation }: RefusedOperation): Promise<void> {
+  const { kind, body } = rebased(operation);
+  const again = stamped({ kind, body } as OperationDraft);
+  setState(({ pending }) => ({ pending: [...pending, again] }));
+  await onDisk(store.tryAgain(operation.id, { operation: again, by: whoAmI() }));
+  setState({ refused: await store.refused() });
+  void sync.kick();
+}
+
+function rebased(operation: Operation): Operation {
+  if (operation.kind !== 'finding.put') return operation;
+  const { inspectionId, point, place } = operation.body;
+  const life = Object.keys(getState().lives).flatMap((id) => selectLife(getState(), id) ?? []);
+  const visit = life.flatMap(({ visits }) => visits).find(({ inspection }) => inspection.id === inspectionId);
+  const standing = currentFindings(visit?.findings ?? []).standing.get(pointKey(point, place));
+  return { ...operation, body: { ...operation.body, id: crypto.randomUUID(), parent: standing?.id ?? null } };
+}
+
+/** How a photo on this device stands with the workshop; null when the workshop has it. */
+export async function photoState(id: string): Promise<Pick<QueuedPhoto, 'state' | 'reason'> | null> {
+  const photo = await store.photo(id);
+  return photo ? { state: photo.state, reason: photo.reason } : null;
 }
 
 /** A vehicle's life as this device knows it: the server's state with the waiting changes laid over it. */

@@ -1,3 +1,4 @@
+import { refusedWords, syncWords } from './en/sync';
 import type {
   Access,
   AccessReason,
@@ -100,6 +101,8 @@ export const en = {
   load: { light: 'Light load', full: 'Full load' } satisfies Record<Load, string>,
   bound: { exact: '', over: 'more than', under: 'at most' } satisfies Record<Bound, string>,
   role: { inspector: 'inspector', lead: 'workshop lead' } satisfies Record<Role, string>,
+  sync: syncWords,
+  refused: refusedWords,
   refusal: {
     'no-vehicle': 'the vehicle is not known to the workshop',
     'no-inspection': 'the visit is not known to the workshop',

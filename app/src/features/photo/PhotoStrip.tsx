@@ -6,6 +6,8 @@ import { usePalette } from '../../kit/theme';
 import { Words } from '../../kit/Words';
 import { PhotoMarker } from '../sheets/lazySheets';
 import { MarkLayer } from './MarkLayer';
+import { words } from '../../words/en';
+import { usePhotoState } from './usePhotoState';
 import { usePhotoUri } from './usePhotoUri';
 
 interface PhotoStripProps {
@@ -89,8 +91,22 @@ function Photo({
         style={{ width, height: size, borderRadius: CORNER.s, backgroundColor: palette.panel }}
       />
       <MarkLayer marks={photo.marks} width={width} height={size} />
+      <PhotoFate id={photo.id} width={width} />
       {photo.caption && size > FULL_FROM ? <Words size="s">{photo.caption}</Words> : null}
     </View>
+  );
+}
+
+/** Whether the workshop has it: silent when it does. */
+function PhotoFate({ id, width }: { readonly id: string; readonly width: number }) {
+  const palette = usePalette();
+  const fate = usePhotoState(id);
+  if (!fate) return null;
+  const why = fate.reason === null ? undefined : words.sync.photoReason[fate.reason];
+  return (
+    <Words size="s" colour={fate.state === 'refused' ? palette.fail : palette.soft} style={{ maxWidth: width }}>
+      {`${words.sync.photoState[fate.state]}${why ? `: ${why}` : ''}`}
+    </Words>
   );
 }
 
