@@ -1,6 +1,7 @@
 import { benchBundle } from './bundle';
 import { benchFleet } from './fleet';
 import { benchAges, benchChanges, benchForecast } from './forecast/forecast';
+import { benchKills } from './kills';
 import { benchLedger } from './ledger';
 import { benchPointChange } from './pointChange';
 import { benchRoute } from './route';
@@ -12,6 +13,7 @@ async function main(): Promise<void> {
   await benchPointChange();
   await benchSaving();
   await benchLedger();
+  await benchKills();
   benchBundle();
   benchRoute();
   benchForecast();

@@ -1,47 +1,7 @@
-import { spawn, type ChildProcess } from 'node:child_process';
 import fs from 'node:fs/promises';
 import path from 'node:path';
-import { Client, newFinding, newFolder, openVisit, operationOf } from './tests/workshop';
-
-const ROOT = path.resolve(__dirname, '..', '..');
-
-interface Process {
-  readonly child: ChildProcess;
-  readonly client: Client;
-  readonly output: string;
-}
-
-/** The real server as a process of its own on `folder`; resolves when it prints its ready line. */
-function startProcess(folder: string): Promise<Process> {
-  const child = spawn('node', ['--import', 'tsx', 'server/src/main.ts'], {
-    cwd: ROOT,
-    env: { ...process.env, PORT: '0', WESKOPOS_DATA: folder },
-  });
-  return new Promise((resolve, reject) => {
-    let output = '';
-    const listen = (chunk: Buffer) => {
-      output += chunk.toString();
-      const port = /ready at http:\/\/localhost:(\d+)\n/.exec(output)?.[1];
-      if (port && (output.includes('code ') || !output.includes('empty')))
-        setTimeout(() => resolve({ child, client: new Client(`http://localhost:${port}`), output }), 50);
-    };
-    child.stdout?.on('data', listen);
-    child.stderr?.on('data', listen);
-    child.on('exit', (code) => reject(new Error(`ended with ${code}: ${output}`)));
-  });
-}
-
-const ended = (child: ChildProcess) =>
-  new Promise<number | null>((resolve) =>
-    child.exitCode !== null ? resolve(child.exitCode) : child.on('exit', (code) => resolve(code)),
-  );
-const setupCode = (output: string) => /code (\S+)/.exec(output)?.[1] ?? null;
-
-async function kill(one: Process): Promise<void> {
-  one.child.removeAllListeners('exit');
-  one.child.kill('SIGKILL');
-  await ended(one.child);
-}
+import { ended, kill, setupCode, startProcess, type Process } from './tests/process';
+import { newFinding, newFolder, openVisit, operationOf } from './tests/workshop';
 
 test('killed in the middle of a load, it finds every acknowledged operation; and again from a database of before the load', async () => {
   const folder = await newFolder();

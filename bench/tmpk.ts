@@ -1,0 +1,2 @@
+import { benchKills } from './kills';
+void benchKills();
