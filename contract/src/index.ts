@@ -20,7 +20,7 @@ export { actFrom, actSchema, actTable, flatAct, storedActSchema, type StoredAct 
 export { idSchema, instantSchema } from './shapes';
 export { plainVehicleSchema, specSchema, vehicleSchema, vehicleTable } from './records/vehicle';
 export { rulebookPreviewSchema, rulebookSchema, type RulebookPreview } from './records/rulebook';
-export { NewerRecord } from './records/record';
+export { NewerRecord, lift } from './records/record';
 export type { AnyTable, Column, ColumnType, Field, Group, List, Table } from './records/table';
 export {
   findingSchema,

@@ -1,4 +1,4 @@
-import { PLACE_PATTERN, WHEEL_PATTERN } from '@weskopos/core';
+import { JOB_CODES, PLACE_PATTERN, WHEEL_PATTERN, type Job } from '@weskopos/core';
 import { z } from 'zod';
 
 /** UUID made on the device, any version; one spelling, so that what names it finds it. */
@@ -31,3 +31,11 @@ export const placeSchema = z.string().regex(PLACE_PATTERN, 'a place such as 1L, 
 /** A counted version; at most what a 32-bit integer column holds. */
 export const versionSchema = z.number().int().min(0).max(2_147_483_647);
 export const wheelSchema = z.string().regex(WHEEL_PATTERN, 'a wheel such as 1L, or the spare');
+
+/** A job by its code; one of the workshop's own by its name. */
+export const jobSchema = z
+  .strictObject({ code: z.enum(JOB_CODES), name: textSchema(80).trim() })
+  .refine(({ code, name }) => code !== 'own' || name !== '', {
+    path: ['name'],
+    message: 'one to eighty characters for a job of your own',
+  }) satisfies z.ZodType<Job>;

@@ -56,7 +56,14 @@ export {
   type Station,
   type System,
 } from './catalogue/points/point';
-export { BUILT_IN_TEMPLATES, templateBy, type Template } from './catalogue/templates';
+export {
+  BUILT_IN_TEMPLATES,
+  OFFERED,
+  offeredFor,
+  templateBy,
+  type Offered,
+  type Template,
+} from './catalogue/templates';
 export {
   HOUSE_CHOICES,
   HOUSE_QUESTIONS,
@@ -95,6 +102,7 @@ export {
   type ParsedPlace,
   type Repeats,
 } from './vehicle/place';
+export { JOB_CODES, jobKey, type Job, type JobCode } from './vehicle/jobs';
 export { DRIVES, GEARBOXES, POWERS, STEERINGS, USUAL_MAKE_UP, type MakeUp } from './vehicle/makeUp';
 export {
   BATTERY_TYPES,

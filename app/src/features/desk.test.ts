@@ -85,7 +85,7 @@ describe('a vehicle as it is typed', () => {
       studs: 6,
       fluids: [{ fluid: 'coolant', grade: 'green', capacityL: 7.5 }],
       torques: [{ fastener: 'wheel-bolts', newtonMetres: 180, socket: '19' }],
-      intervals: [{ job: 'Oil', km: 15_000, months: 12, hours: null }],
+      intervals: [{ job: { code: 'engine-oil', name: 'Oil' }, km: 15_000, months: 12, hours: null }],
       parts: [{ part: 'Oil filter', number: 'TH 1' }],
     },
   };

@@ -65,7 +65,8 @@ describe('an entry as a line of the log', () => {
     [{ kind: 'fuel', litres: 10, full: false, price: null }, 'Fuel 10.00 L, partial'],
     [{ kind: 'top-up', fluid: 'engine-oil', litres: 0.5 }, 'Engine oil topped up, 0.50 L'],
     [{ kind: 'meter' }, 'Meter read'],
-    [{ kind: 'job', job: 'Brake fluid' }, 'Done: Brake fluid'],
+    [{ kind: 'job', job: { code: 'brake-fluid', name: '' } }, 'Done: Brake fluid'],
+    [{ kind: 'job', job: { code: 'own', name: 'Sand out' } }, 'Done: Sand out'],
     [{ kind: 'fit', what: 'tyre', place: '1L', fresh: 8, note: 'winter' }, 'New: tyre nearside front, winter'],
     [{ kind: 'fit', what: 'battery', place: '', fresh: null, note: '' }, 'New: battery'],
     [
@@ -153,8 +154,15 @@ describe('parts on the fleet board', () => {
 });
 
 test('what falls due is told by meter and date, and where nobody wrote it down, that', () => {
-  const due = { job: 'Brake fluid', doneAt: '2026-01-01', meter: 50_000, by: '2028-01-01' };
+  const due = {
+    job: { code: 'brake-fluid', name: '' } as const,
+    doneAt: '2026-01-01',
+    meter: 50_000,
+    by: '2028-01-01',
+  };
   expect(dueWords(due, 'km')).toBe('Next Brake fluid: 50\u202f000 km or 1 Jan 2028');
   expect(dueWords({ ...due, meter: null }, 'km')).toBe('Next Brake fluid: 1 Jan 2028');
-  expect(dueWords({ job: 'Oil', doneAt: null, meter: null, by: null }, 'h')).toBe('Oil: last time not on record');
+  expect(dueWords({ job: { code: 'own', name: 'Oil' }, doneAt: null, meter: null, by: null }, 'h')).toBe(
+    'Oil: last time not on record',
+  );
 });

@@ -5,6 +5,7 @@ import {
   fromStored,
   namedSteps,
   type HouseRules,
+  type Job,
   type MeasureCode,
   type MeterUnit,
   type PointCode,
@@ -176,4 +177,9 @@ export function templateWords({ code, name }: { readonly code: string; readonly 
 
 export function capital(text: string): string {
   return text.charAt(0).toUpperCase() + text.slice(1);
+}
+
+/** A job as the workshop calls it, else by its code. */
+export function jobWords({ code, name }: Job): string {
+  return name || (code === 'own' ? '' : words.job[code]);
 }

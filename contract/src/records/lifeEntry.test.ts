@@ -33,7 +33,7 @@ describe('an entry of a life', () => {
     ['fuel', { ...common, kind: 'fuel', litres: 48.2, full: true, price: 71.4 }],
     ['a top-up', { ...common, kind: 'top-up', fluid: 'engine-oil', litres: 0.5 }],
     ['the meter', { ...common, kind: 'meter' }],
-    ['a job', { ...common, kind: 'job', job: 'Engine oil and filter' }],
+    ['a job', { ...common, kind: 'job', job: { code: 'engine-oil', name: 'Engine oil and filter' } }],
     ['a coming trip', { ...common, kind: 'plan', distance: 3000, until: '2099-01-01T08:00:00.000Z' }],
     ['an undo', { ...common, kind: 'undo', refers: ID }],
   ])('%s is taken as it is', (_, entry) => {
@@ -83,12 +83,13 @@ describe('an entry of a life', () => {
       'until',
     ],
     ['a trip round the sun', { ...common, kind: 'plan', distance: 9e8, until: '2099-01-01T08:00:00.000Z' }, 'distance'],
-    ['a job without a name', { ...common, kind: 'job', job: '  ' }, 'job'],
+    ['a job of one’s own without a name', { ...common, kind: 'job', job: { code: 'own', name: '  ' } }, 'job.name'],
+    ['a job nobody knows', { ...common, kind: 'job', job: { code: 'polishing', name: '' } }, 'job.code'],
     ['an undo of nothing', { ...common, kind: 'undo', refers: 'the last' }, 'refers'],
     ['a time that is none', { ...fit, at: 'yesterday' }, 'at'],
     ['a field nobody asked for', { ...fit, colour: 'black' }, ''],
   ])('%s is refused at its field', (_, entry, field) => {
     const { error } = lifeEntrySchema.safeParse(entry);
-    expect(error?.issues.map(({ path }) => path[0] ?? '')).toContain(field);
+    expect(error?.issues.map(({ path }) => path.join('.'))).toContain(field);
   });
 });

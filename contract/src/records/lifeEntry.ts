@@ -1,6 +1,7 @@
 import { LOGGED_FLUIDS, PART_KINDS, POINT_CODES, SPOTS, rotationProblem, type LifeEntry } from '@weskopos/core';
 import { z } from 'zod';
-import { idSchema, instantSchema, placeSchema, textSchema, wheelSchema } from '../shapes';
+import { idSchema, instantSchema, jobSchema, placeSchema, textSchema, wheelSchema } from '../shapes';
+import { jobNamed } from './jobNames';
 import { recordKind } from './record';
 import { float, instant, json, text, uuid, type Table } from './table';
 
@@ -46,7 +47,7 @@ const kinds = [
   }),
   z.strictObject({ ...common, kind: z.literal('top-up'), fluid: z.enum(LOGGED_FLUIDS), litres: litresSchema }),
   z.strictObject({ ...common, kind: z.literal('meter') }),
-  z.strictObject({ ...common, kind: z.literal('job'), job: textSchema(80).trim().min(1) }),
+  z.strictObject({ ...common, kind: z.literal('job'), job: jobSchema }),
   z
     .strictObject({
       ...common,
@@ -70,8 +71,11 @@ export type StoredLifeEntry = LifeEntry & { readonly by: string };
 export const lifeEntryRecord = recordKind<LifeEntry>({
   name: 'life entry',
   schema: lifeEntrySchema,
-  versionOf: () => 1,
-  upgrades: [],
+  versionOf: ({ job }) => (typeof job === 'string' ? 1 : 2),
+  upgrades: [
+    // A job had a name only.
+    (raw) => (typeof raw.job === 'string' ? { ...raw, job: jobNamed(raw.job) } : raw),
+  ],
 });
 
 /** An entry laid flat: what only its kind has is in the body. */

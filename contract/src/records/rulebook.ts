@@ -11,6 +11,7 @@ import {
   LEAK_STAGES,
   LIMIT_KINDS,
   MEASURE_CODES,
+  OFFERED,
   POINT_CODES,
   UNIT_CHOICES,
   USUAL_HOUSE_RULES,
@@ -22,11 +23,12 @@ import {
   rulebookProblems,
   type HouseRules,
   type LimitSheet,
+  type Offered,
   type Rulebook,
   type Template,
 } from '@weskopos/core';
 import { z } from 'zod';
-import { isRaw, recordKind } from './record';
+import { isRaw, mapped, recordKind } from './record';
 import { idSchema, instantSchema, textSchema, versionSchema } from '../shapes';
 
 const codeSchema = z.string().regex(/^[a-z0-9][a-z0-9-]{0,39}$/, 'lower-case letters, figures and hyphens');
@@ -90,6 +92,7 @@ const templateSchema = z.strictObject({
   asks: z.array(z.enum(MEASURE_CODES)),
   nothingCarried: z.boolean(),
   onlyWatched: z.boolean(),
+  offeredTo: z.enum(OFFERED),
 }) satisfies z.ZodType<Template>;
 
 const choices = Object.fromEntries(
@@ -131,15 +134,31 @@ export const rulebookSchema: z.ZodType<Rulebook> = plainRulebookSchema.superRefi
   }
 });
 
+/** Up to the second version a template's code said for which vehicles it is. */
+function offeredByCode(code: unknown): Offered {
+  if (code === 'first-fourteen') return 'nobody';
+  if (code === 'cold-gate') return 'all';
+  if (code === 'minibus') return 'lift';
+  return typeof code === 'string' && code.startsWith('plant') ? 'plant' : 'road';
+}
+const lacksOffered = (one: unknown) => isRaw(one) && !('offeredTo' in one);
+
 export const rulebookRecord = recordKind<Rulebook>({
   name: 'rulebook',
   schema: rulebookSchema,
-  versionOf: ({ house }) => (isRaw(house) && !('lookAhead' in house && 'repeatability' in house) ? 1 : 2),
+  versionOf: ({ house, templates }) => {
+    if (isRaw(house) && !('lookAhead' in house && 'repeatability' in house)) return 1;
+    return Array.isArray(templates) && templates.some(lacksOffered) ? 2 : 3;
+  },
   upgrades: [
     // A house that was not asked yet follows what is usual.
     (raw) => ({
       ...raw,
       house: isRaw(raw.house) ? { lookAhead: USUAL_HOUSE_RULES.lookAhead, repeatability: {}, ...raw.house } : raw.house,
+    }),
+    (raw) => ({
+      ...raw,
+      templates: mapped(raw.templates, (one) => (isRaw(one) ? { offeredTo: offeredByCode(one.code), ...one } : one)),
     }),
   ],
 });

@@ -19,8 +19,9 @@ import {
   type Vehicle,
 } from '@weskopos/core';
 import { z } from 'zod';
-import { idSchema, textSchema } from '../shapes';
-import { isRaw, mapped, recordKind } from './record';
+import { idSchema, jobSchema, textSchema } from '../shapes';
+import { jobNamed } from './jobNames';
+import { isRaw, mapped, recordKind, type Raw } from './record';
 import { integer, json, text, uuid, type Table } from './table';
 
 const placardSchema = z.number().min(50).max(1200).nullable();
@@ -91,7 +92,7 @@ export const specSchema = z.strictObject({
   intervals: z
     .array(
       z.strictObject({
-        job: textSchema(60).trim().min(1),
+        job: jobSchema,
         km: overZero(1_000_000).nullable(),
         months: z.number().int().min(1).max(240).nullable(),
         hours: overZero(100_000).nullable(),
@@ -121,10 +122,15 @@ export const plainVehicleSchema = z.strictObject({
 
 export const vehicleSchema: z.ZodType<Vehicle> = plainVehicleSchema;
 
+const isNamed = (one: unknown): one is Raw & { readonly job: string } => isRaw(one) && typeof one.job === 'string';
+const withJob = (one: unknown) => (isNamed(one) ? { ...one, job: jobNamed(one.job) } : one);
+const namedIntervals = ({ spec }: Raw) =>
+  isRaw(spec) && Array.isArray(spec.intervals) ? spec.intervals.filter(isNamed) : [];
+
 export const vehicleRecord = recordKind<Vehicle>({
   name: 'vehicle',
   schema: vehicleSchema,
-  versionOf: (raw) => ('makeUp' in raw ? 2 : 1),
+  versionOf: (raw) => (!('makeUp' in raw) ? 1 : namedIntervals(raw).length > 0 ? 2 : 3),
   upgrades: [
     // Only the first axle steered and was driven, everything else was as usual.
     (raw) => ({
@@ -134,6 +140,11 @@ export const vehicleRecord = recordKind<Vehicle>({
       makeUp: USUAL_MAKE_UP,
       spec: BLANK_SPEC,
       axles: mapped(raw.axles, (axle) => (isRaw(axle) ? { ...PLAIN_AXLE, ...axle } : axle)),
+    }),
+    // Jobs of its intervals had a name only.
+    (raw) => ({
+      ...raw,
+      spec: isRaw(raw.spec) ? { ...raw.spec, intervals: mapped(raw.spec.intervals, withJob) } : raw.spec,
     }),
   ],
 });

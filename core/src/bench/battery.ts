@@ -18,6 +18,9 @@ const AGM: readonly (readonly [number, number])[] = [
   [12.85, 100],
 ];
 
+/** From here on a battery counts as charged and its cranking current tells of its health, V of a 12 V system at rest. */
+export const CHARGED_V = 12.4;
+
 export type StateOfCharge =
   | { readonly status: 'about'; readonly percent: number }
   | { readonly status: 'empty' }

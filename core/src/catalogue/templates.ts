@@ -1,6 +1,11 @@
 import { CATALOGUE, type PointCode } from './catalogue';
 import type { MeasureCode } from './measures';
 import type { Station } from './points/point';
+import type { Vehicle } from '../vehicle/vehicle';
+
+/** Which vehicles a template is offered for: `lift` those with one for passengers; `nobody` keeps it for old visits. */
+export const OFFERED = ['road', 'plant', 'all', 'lift', 'nobody'] as const;
+export type Offered = (typeof OFFERED)[number];
 
 /** A choice and order of catalogue points. A vehicle drops what it does not have. */
 export interface Template {
@@ -14,6 +19,7 @@ export interface Template {
   readonly nothingCarried: boolean;
   /** Only what the last visit left to be looked at again. */
   readonly onlyWatched: boolean;
+  readonly offeredTo: Offered;
 }
 
 const ofStations = (...stations: readonly Station[]): PointCode[] =>
@@ -26,6 +32,7 @@ const template = (code: string, points: readonly PointCode[], change: Partial<Te
   asks: [],
   nothingCarried: false,
   onlyWatched: false,
+  offeredTo: 'road',
   ...change,
 });
 
@@ -148,32 +155,36 @@ const FIRST_FOURTEEN: readonly PointCode[] = [
 export const BUILT_IN_TEMPLATES: readonly Template[] = [
   template('full', FULL),
   template('interim', INTERIM),
-  template('cold-gate', ofStations('cold')),
+  template('cold-gate', ofStations('cold'), { offeredTo: 'all' }),
   template('major', FULL, { asks: ['part-age', 'age-distance'] }),
   template('home', HOME),
-  template('minibus', MINIBUS),
-  template('plant-daily', PLANT_DAILY),
-  template('plant-weekly', PLANT_WEEKLY),
-  template('plant-hours', [
-    ...PLANT_WEEKLY,
-    ...ofStations('plant').filter((code) => !PLANT_WEEKLY.includes(code)),
-    'coolant.strength',
-    'battery.rest',
-    'battery.terminals',
-    'charge.voltage',
-    'hose.coolant.top',
-    'hose.coolant.bottom',
-    'leak.engine',
-    'leak.cooling',
-    'tyre.tread',
-    'tyre.age',
-    'cabin.lamps',
-    'cabin.steering',
-    'close.leakcheck',
-  ]),
+  template('minibus', MINIBUS, { offeredTo: 'lift' }),
+  template('plant-daily', PLANT_DAILY, { offeredTo: 'plant' }),
+  template('plant-weekly', PLANT_WEEKLY, { offeredTo: 'plant' }),
+  template(
+    'plant-hours',
+    [
+      ...PLANT_WEEKLY,
+      ...ofStations('plant').filter((code) => !PLANT_WEEKLY.includes(code)),
+      'coolant.strength',
+      'battery.rest',
+      'battery.terminals',
+      'charge.voltage',
+      'hose.coolant.top',
+      'hose.coolant.bottom',
+      'leak.engine',
+      'leak.cooling',
+      'tyre.tread',
+      'tyre.age',
+      'cabin.lamps',
+      'cabin.steering',
+      'close.leakcheck',
+    ],
+    { offeredTo: 'plant' },
+  ),
   template('pre-purchase', FULL, { nothingCarried: true }),
   template('return', MINIBUS, { onlyWatched: true }),
-  template('first-fourteen', FIRST_FOURTEEN),
+  template('first-fourteen', FIRST_FOURTEEN, { offeredTo: 'nobody' }),
 ];
 
 /** The template by its code; the built-in full one where a workshop has dropped it since. */
@@ -183,4 +194,21 @@ export function templateBy(templates: readonly Template[], code: string): Templa
     BUILT_IN_TEMPLATES.find((one) => one.code === code) ??
     (BUILT_IN_TEMPLATES[0] as Template)
   );
+}
+
+/** The templates a vehicle is offered, in their order; one that looks at what was left needs a visit that left something. */
+export function offeredFor(
+  templates: readonly Template[],
+  vehicle: Pick<Vehicle, 'class' | 'makeUp'>,
+  hasSignedVisit: boolean,
+): Template[] {
+  const plant = vehicle.class === 'plant';
+  const offered: Readonly<Record<Offered, boolean>> = {
+    road: !plant,
+    plant,
+    all: true,
+    lift: !plant && vehicle.makeUp.passengerLift,
+    nobody: false,
+  };
+  return templates.filter(({ offeredTo, onlyWatched }) => offered[offeredTo] && (!onlyWatched || hasSignedVisit));
 }

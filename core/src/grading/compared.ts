@@ -4,6 +4,7 @@ import type { Spot } from '../catalogue/points/point';
 import { readingAt, readingValue, type Bound, type Finding, type Phase, type Reading } from '../inspection/finding';
 import type { Inspection } from '../inspection/inspection';
 import type { PointRef } from '../inspection/walkSteps';
+import { scaleOf, toLimit, type ScaleMissing } from '../limits/limitScale';
 import type { LimitRow } from '../limits/limitSheet';
 import type { HouseRules } from '../rules/houseRules';
 import type { Rules } from '../rules/rulebook';
@@ -11,6 +12,7 @@ import { axleAt, oppositePlace, otherAxlePlace, type Place, type Vehicle } from 
 import { pressureAtReference } from './pressureAtReference';
 import type { LookAhead } from './aheadNote';
 import type { NotJudged } from './reason';
+import { CHARGED_V } from '../bench/battery';
 import { tyreAgeYears } from './tyreAge';
 import { standardUncertainty } from './uncertainty';
 
@@ -41,8 +43,6 @@ export type Compared =
     }
   | { readonly status: 'not-judged'; readonly why: NotJudged };
 
-/** A battery is judged by its cranking current only when it is charged, V for a 12 V system. */
-const CHARGED_V = 12.4;
 const TURNED: Record<Bound, Bound> = { exact: 'exact', over: 'under', under: 'over' };
 
 /** Standard uncertainty of one reading by its gauge's step and how well the house's readings repeat, stored unit. */
@@ -64,21 +64,14 @@ export function compared(
   phase: Phase | undefined,
 ): Compared[] {
   const { vehicle, inspection, rules } = context;
-  const { spec } = vehicle;
-  const axle = axleAt(vehicle.axles, ref.place);
-  const each = (make: (value: number, u: number) => { value: number; u: number }): Compared[] =>
-    readings.map((reading) => ({
-      status: 'value',
-      spot: reading.spot,
-      reading,
-      bound: reading.bound,
-      onlyWhenBad: false,
-      ...make(readingValue(reading), uncertaintyOf(reading, rules.house)),
-    }));
-  const notJudged = (why: NotJudged): Compared[] => [{ status: 'not-judged', why }];
+  const scale = scaleOf(row.kind, { vehicle, house: rules.house, place: ref.place });
+  const why = row.kind === 'rated-share' ? crankNotJudged(finding, context) : null;
+  if (why !== null || typeof scale === 'string') return [{ status: 'not-judged', why: why ?? (scale as ScaleMissing) }];
+  if (scale !== null) {
+    const by = (value: number, u: number) => ({ value: toLimit(scale, value), u: u / scale.per });
+    return each(readings, rules.house, by);
+  }
   switch (row.kind) {
-    case 'value':
-      return each((value, u) => ({ value, u }));
     case 'spread':
       return spread(readings, rules.house);
     case 'across':
@@ -93,30 +86,29 @@ export function compared(
     }
     case 'placard-share':
       return readings.map((reading) => placardShare(row, ref.place, finding, reading, context, phase));
-    case 'over-minimum': {
-      const minimum = axle?.discMinimumMm ?? null;
-      return minimum === null ? notJudged('no-minimum') : each((value, u) => ({ value: value - minimum, u }));
-    }
-    case 'share-of-new': {
-      const fresh = axle?.liningNewMm ?? null;
-      return fresh === null ? notJudged('no-new-value') : each((value, u) => ({ value: value / fresh, u: u / fresh }));
-    }
-    case 'rated-share': {
-      const why = crankNotJudged(finding, context);
-      const rated = spec.battery.ratedA;
-      return why || !rated
-        ? notJudged(why ?? 'no-rated-value')
-        : each((value, u) => ({ value: value / rated, u: u / rated }));
-    }
     case 'age':
-      return each((value, u) => ({ value: tyreAgeYears(value, inspection.startedAt), u })).map((one) =>
-        one.status === 'value' ? { ...one, bound: TURNED[one.bound] } : one,
+      return each(readings, rules.house, (value, u) => ({ value: tyreAgeYears(value, inspection.startedAt), u })).map(
+        (one) => ({ ...one, bound: TURNED[one.bound] }),
       );
-    case 'over-design-low':
-      return each((value, u) => ({ value: value - rules.house.designLowC, u }));
-    case 'per-12-volts':
-      return each((value, u) => ({ value: (value * 12) / spec.systemVolts, u: (u * 12) / spec.systemVolts }));
+    default:
+      return [];
   }
+}
+
+/** Every reading by itself, as `make` tells it. */
+function each(
+  readings: readonly Reading[],
+  house: HouseRules,
+  make: (value: number, u: number) => { readonly value: number; readonly u: number },
+): Extract<Compared, { status: 'value' }>[] {
+  return readings.map((reading) => ({
+    status: 'value',
+    spot: reading.spot,
+    reading,
+    bound: reading.bound,
+    onlyWhenBad: false,
+    ...make(readingValue(reading), uncertaintyOf(reading, house)),
+  }));
 }
 
 function crankNotJudged(finding: Finding, { vehicle, standing }: GradingContext): NotJudged | null {

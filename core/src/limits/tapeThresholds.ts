@@ -3,7 +3,7 @@ import { placardAt, tyreTemperature, type GradingContext } from '../grading/comp
 import { pressureFromReference } from '../grading/pressureAtReference';
 import { pointKey } from '../catalogue/catalogue';
 import type { PointRef } from '../inspection/walkSteps';
-import { axleAt } from '../vehicle/vehicle';
+import { scaleOf, toReading } from './limitScale';
 import type { LimitRow, Threshold } from './limitSheet';
 import { rowsFor } from './rowsFor';
 
@@ -23,33 +23,15 @@ export function tapeThresholds(ref: PointRef, measure: MeasureCode, context: Gra
 
 function tapeScale(row: LimitRow, ref: PointRef, context: GradingContext): ((limit: number) => number) | null {
   const { vehicle, inspection, rules, standing } = context;
-  const axle = axleAt(vehicle.axles, ref.place);
-  const times = (factor: number | null | undefined) => (factor ? (limit: number) => limit * factor : null);
-  switch (row.kind) {
-    case 'value':
-      return (limit) => limit;
-    case 'placard-share': {
-      const placardKpa = placardAt(vehicle, ref.place, inspection.load);
-      const tyre = tyreTemperature(standing.get(pointKey(ref.point, ref.place)), inspection);
-      if (placardKpa === null || 'why' in tyre) return null;
-      return (share) => {
-        const off = Math.max(Math.abs(share) * placardKpa, row.ignoreUpToKpa ?? 0);
-        return pressureFromReference(placardKpa + Math.sign(share) * off, tyre.celsius);
-      };
-    }
-    case 'over-minimum': {
-      const minimum = axle?.discMinimumMm ?? null;
-      return minimum === null ? null : (limit) => minimum + limit;
-    }
-    case 'share-of-new':
-      return times(axle?.liningNewMm);
-    case 'rated-share':
-      return times(vehicle.spec.battery.ratedA);
-    case 'per-12-volts':
-      return times(vehicle.spec.systemVolts / 12);
-    case 'over-design-low':
-      return (limit) => limit + rules.house.designLowC;
-    default:
-      return null;
+  if (row.kind === 'placard-share') {
+    const placardKpa = placardAt(vehicle, ref.place, inspection.load);
+    const tyre = tyreTemperature(standing.get(pointKey(ref.point, ref.place)), inspection);
+    if (placardKpa === null || 'why' in tyre) return null;
+    return (share) => {
+      const off = Math.max(Math.abs(share) * placardKpa, row.ignoreUpToKpa ?? 0);
+      return pressureFromReference(placardKpa + Math.sign(share) * off, tyre.celsius);
+    };
   }
+  const scale = scaleOf(row.kind, { vehicle, house: rules.house, place: ref.place });
+  return scale === null || typeof scale === 'string' ? null : (limit) => toReading(scale, limit);
 }

@@ -1,5 +1,7 @@
+import { groupBy } from '../wear/groupBy';
 import type { PointCode } from '../catalogue/catalogue';
 import type { Spot } from '../catalogue/points/point';
+import type { Job } from '../vehicle/jobs';
 import type { Place } from '../vehicle/vehicle';
 
 /** What has an identity of its own on a vehicle. */
@@ -33,7 +35,7 @@ export type LifeEntryContent =
   | { readonly kind: 'top-up'; readonly fluid: LoggedFluid; readonly litres: number }
   | { readonly kind: 'meter' }
   /** A job of the spec sheet was done: its interval begins anew. */
-  | { readonly kind: 'job'; readonly job: string }
+  | { readonly kind: 'job'; readonly job: Job }
   /** A trip that is coming, over what is usual: so much of the meter's unit, done by then. */
   | { readonly kind: 'plan'; readonly distance: number; readonly until: string }
   | { readonly kind: 'undo'; readonly refers: string };
@@ -54,10 +56,11 @@ export type LifeEntryOf<K extends LifeEntryKind> = Extract<LifeEntry, { kind: K 
 
 /** Entries that stand, in the order of what they tell; what was taken back, and the taking back, left out. */
 export function standingEntries(entries: readonly LifeEntry[]): LifeEntry[] {
-  const undone = new Set<string>();
-  // An undo that was itself undone lets its entry stand: the last word counts.
-  for (const entry of [...entries].reverse())
-    if (entry.kind === 'undo' && !undone.has(entry.id)) undone.add(entry.refers);
+  const undos = groupBy(entriesOf(entries, 'undo'), ({ refers }) => refers);
+  // An undo that was itself undone lets its entry stand: the last word counts, whatever order they came in.
+  const undone = {
+    has: (id: string): boolean => undos.get(id)?.some((undo) => !undone.has(undo.id)) ?? false,
+  };
   return entries
     .filter((entry) => entry.kind !== 'undo' && !undone.has(entry.id))
     .sort((a, b) => a.at.localeCompare(b.at) || a.id.localeCompare(b.id));

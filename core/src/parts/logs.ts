@@ -1,7 +1,5 @@
 import { entriesOf, standingEntries, type LifeEntry } from './lifeEntry';
 
-/** A job by this in its name changes the oil: what was topped up before it does not count any more. */
-export const OIL_JOB = /\boil\b/i;
 /** Less than this tells nothing, km. */
 const LEAST_KM = 500;
 
@@ -12,7 +10,7 @@ const LEAST_KM = 500;
  */
 export function oilPer1000(entries: readonly LifeEntry[]): number | null {
   const standing = standingEntries(entries);
-  const changed = entriesOf(standing, 'job').findLast(({ job, meter }) => OIL_JOB.test(job) && meter !== null);
+  const changed = entriesOf(standing, 'job').findLast(({ job, meter }) => job.code === 'engine-oil' && meter !== null);
   const topUps = entriesOf(standing, 'top-up').filter(
     ({ fluid, meter, at }) => fluid === 'engine-oil' && meter !== null && (!changed || at >= changed.at),
   );

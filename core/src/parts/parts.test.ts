@@ -136,7 +136,7 @@ describe('oil topped up', () => {
   test('is told per 1000 km and starts anew at a change', () => {
     const filled = [topUp('a', 2, 10_000), topUp('b', 5, 11_000), topUp('c', 9, 12_000)];
     expect(oilPer1000(filled)).toBeCloseTo(0.5, 9);
-    const changed = entry('d', 10, { kind: 'job', job: 'Engine oil and filter' }, 12_500);
+    const changed = entry('d', 10, { kind: 'job', job: { code: 'engine-oil', name: 'Engine oil and filter' } }, 12_500);
     expect(oilPer1000([...filled, changed])).toBeNull();
     expect(oilPer1000([...filled, changed, topUp('e', 20, 14_500, 0.8)])).toBeCloseTo(0.4, 9);
   });

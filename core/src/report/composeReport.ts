@@ -1,13 +1,14 @@
 import { currentFindings } from '../inspection/currentFindings';
 import type { Finding } from '../inspection/finding';
 import type { Inspection } from '../inspection/inspection';
-import type { Basis } from '../limits/limitSheet';
+import { scaleOf, toReading } from '../limits/limitScale';
+import type { Basis, LimitKind } from '../limits/limitSheet';
 import { rowsFor } from '../limits/rowsFor';
 import { MEASURES } from '../catalogue/measures';
 import type { Rules } from '../rules/rulebook';
 import type { LookAhead } from '../grading/aheadNote';
 import { verdictOf, type GradedPoint, type Verdict } from '../grading/verdict';
-import { axleAt, type Vehicle } from '../vehicle/vehicle';
+import type { Vehicle } from '../vehicle/vehicle';
 import type { LifeEntry } from '../parts/lifeEntry';
 import type { FleetKnowledge } from '../trends/fleetKnowledge';
 import { forecastOf, type Forecast, type ForecastGiven } from '../trends/forecast';
@@ -88,15 +89,18 @@ export interface WearEnd {
   readonly basis: Basis;
 }
 
+/** Kinds of limits that tell where wear ends. */
+const WEARS_BY: readonly LimitKind[] = ['value', 'over-minimum'];
+
 /** Where a wear series ends: the highest fail limit below it, the spec sheet's minimum added where the limit is told from it. */
 export function wearEnd(vehicle: Vehicle, { point, place, measure, readings }: Series, rules: Rules): WearEnd | null {
   const scope = { vehicle, house: rules.house, at: readings.at(-1)?.at ?? '' };
-  const minimum = axleAt(vehicle.axles, place)?.discMinimumMm ?? null;
   const ends = rowsFor(rules.sheet, measure, point, place, scope).flatMap((row): WearEnd[] => {
-    if (row.kind !== 'value' && (row.kind !== 'over-minimum' || minimum === null)) return [];
+    const scale = WEARS_BY.includes(row.kind) ? scaleOf(row.kind, { vehicle, house: rules.house, place }) : null;
+    if (scale === null || typeof scale === 'string') return [];
     return row.thresholds
       .filter((edge) => edge.grade === 'fail' && edge.bad === 'below')
-      .map(({ value, basis }) => ({ value: value + (row.kind === 'over-minimum' ? (minimum ?? 0) : 0), basis }));
+      .map(({ value, basis }) => ({ value: toReading(scale, value), basis }));
   });
   return ends.sort((one, other) => other.value - one.value)[0] ?? null;
 }

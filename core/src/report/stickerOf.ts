@@ -1,16 +1,17 @@
 import { formatISO } from 'date-fns/formatISO';
 import { monthsAfter } from '../bench/due';
-import { OIL_JOB } from '../parts/logs';
 import { entriesOf, standingEntries, type LifeEntry } from '../parts/lifeEntry';
 import { looseEnds } from '../acts/looseEnds';
 import type { Act } from '../acts/act';
+import type { EndKind } from '../acts/endKinds';
 import type { Inspection } from '../inspection/inspection';
 import type { HouseRules } from '../rules/houseRules';
+import { jobKey, type Job, type JobCode } from '../vehicle/jobs';
 import type { Vehicle } from '../vehicle/vehicle';
 
 /** What falls due next, counted from when it was last done. */
 export interface NextDue {
-  readonly job: string;
+  readonly job: Job;
   /** When it was last done; null where nobody has written it down: then nothing can be counted from it. */
   readonly doneAt: string | null;
   /** On the vehicle's meter; null where only time counts. */
@@ -28,19 +29,21 @@ export interface Sticker {
 /** Wheel bolts settle on the first kilometres. */
 const BOLTS_AGAIN_KM = { from: 50, to: 100 } as const;
 
-/** Closing these says that the oil was changed; the jobs of the spec sheet that name it are done with them. */
-const OIL_ENDS: readonly string[] = ['oil-fill', 'indicator'];
+/** Closing these is the job itself. The service indicator is not among them: resetting it does nothing to the oil. */
+const DONE_BY_CLOSING: Readonly<Partial<Record<EndKind, JobCode>>> = { 'oil-fill': 'engine-oil' };
 
 /** When a job was last done: in the acts of this visit, or as it was written down. Null where neither tells. */
 function lastDone(
-  job: string,
+  job: Job,
   { meter, startedAt }: Pick<Inspection, 'meter' | 'startedAt'>,
   acts: readonly Act[],
   entries: readonly LifeEntry[],
 ): { readonly meter: number | null; readonly at: string } | null {
-  const oilDone = looseEnds(acts).some(({ opened, closed }) => closed !== null && OIL_ENDS.includes(opened.end));
-  if (oilDone && OIL_JOB.test(job)) return { meter, at: startedAt };
-  const told = entriesOf(standingEntries(entries), 'job').findLast((entry) => entry.job === job);
+  const doneHere = looseEnds(acts).some(
+    ({ opened, closed }) => closed !== null && DONE_BY_CLOSING[opened.end] === job.code,
+  );
+  if (doneHere) return { meter, at: startedAt };
+  const told = entriesOf(standingEntries(entries), 'job').findLast((entry) => jobKey(entry.job) === jobKey(job));
   return told ? { meter: told.meter, at: told.at } : null;
 }
 

@@ -1,5 +1,6 @@
 import type { MeasureCode } from '../catalogue/measures';
 import type { PointCode } from '../catalogue/catalogue';
+import { CHARGED_V } from '../bench/battery';
 import { coldPressureAtReference } from '../grading/pressureAtReference';
 import { rowsFor } from '../limits/rowsFor';
 import type { Threshold } from '../limits/limitSheet';
@@ -52,10 +53,6 @@ export interface StatesGiven {
 }
 
 const SHOWN: readonly MeasureCode[] = ['pressure', 'level', 'glycol', 'water', 'crank'];
-/** A battery under this was not charged and says nothing of its health, V of a 12 V system. */
-const CHARGED_V = 12.4;
-/** A job by this in its name puts new fluid in the brakes. */
-const BLEED_JOB = /brake fluid/i;
 /** A change is told from none by this many standard deviations, over at least so many days. */
 const TOLD_SIGMAS = 2;
 const LEAST_DAYS = 20;
@@ -153,7 +150,7 @@ function trendOf(key: string, looks: readonly Look[], given: StatesGiven): State
 function startsOf(measure: MeasureCode, entries: readonly LifeEntry[]): string[] {
   const standing = standingEntries(entries);
   if (measure === 'water')
-    return entriesOf(standing, 'job').flatMap(({ job, at }) => (BLEED_JOB.test(job) ? [at] : []));
+    return entriesOf(standing, 'job').flatMap(({ job, at }) => (job.code === 'brake-fluid' ? [at] : []));
   if (measure === 'crank')
     return entriesOf(standing, 'fit').flatMap(({ what, at }) => (what === 'battery' ? [at] : []));
   return [];

@@ -119,7 +119,7 @@ describe('water in brake fluid', () => {
   });
 
   test('a bleed begins a new fill, told by its job or by the reading itself', () => {
-    const bled = entry('2024-12-01', { kind: 'job', job: 'Brake fluid renewed' });
+    const bled = entry('2024-12-01', { kind: 'job', job: { code: 'brake-fluid', name: '' } });
     const readings = raw('water', 'brake.fluid.water', [1, 1.8, 2.2, 2.5, 0.5]);
     const [told, seen] = [only(readings, [bled]), only(readings)];
     expect(told.readings.map(({ startsLine }) => startsLine)).toEqual([false, false, false, false, true]);

@@ -1,4 +1,5 @@
 import type { CrankStandard } from '../catalogue/counted';
+import type { Job } from './jobs';
 
 export const BATTERY_TYPES = ['flooded', 'efb', 'agm', 'lithium'] as const;
 export type BatteryType = (typeof BATTERY_TYPES)[number];
@@ -54,8 +55,7 @@ export interface SpecBattery {
 }
 
 export interface SpecInterval {
-  /** What is done, in the workshop's words. */
-  readonly job: string;
+  readonly job: Job;
   readonly km: number | null;
   readonly months: number | null;
   readonly hours: number | null;

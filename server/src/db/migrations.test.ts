@@ -1,7 +1,9 @@
 import { randomUUID } from 'node:crypto';
 import path from 'node:path';
-import { lifeSchema } from '@weskopos/contract';
+import { lifeSchema, rulebookSchema } from '@weskopos/contract';
 import { DRY, PLAIN_AXLE } from '@weskopos/core';
+import { readRulebooks } from '../rules/readRulebooks';
+import { liftedLife, readExample, type KeptLife } from '../tests/examples';
 import { newFolder } from '../tests/workshop';
 import { readLife } from '../vehicles/readLife';
 import type { Engine } from './engine';
@@ -77,4 +79,39 @@ test('each migration runs on tables that are filled by the version before, and t
     override: null,
     by: 'Isla',
   });
+});
+
+test('a database of the version before the ledger tells every life as its own program did, in today’s shape', async () => {
+  const stored = await readExample<Record<string, Record<string, unknown>[]>>('database-7-look-ahead.json');
+  const { life } = await readExample<{ life: KeptLife }>('device-7-look-ahead.json');
+  const old = await openPglite(path.join(await newFolder(), 'database'));
+  const migrations = await readMigrations();
+  await migrate(old, migrations.slice(0, 7));
+  for (const table of [
+    'person',
+    'operation',
+    'vehicle',
+    'rulebook',
+    'inspection',
+    'finding',
+    'reading',
+    'leak',
+    'item_count',
+    'fault_code',
+    'finding_photo',
+    'photo',
+    'act',
+    'life_entry',
+    'forecast',
+  ]) {
+    const rows = stored[table] ?? [];
+    expect([table, rows.length > 0]).toEqual([table, true]);
+    await old.query(`insert into ${table} select * from jsonb_populate_recordset(null::${table}, $1::jsonb)`, [
+      JSON.stringify(rows),
+    ]);
+  }
+  await migrate(old, migrations);
+  expect(lifeSchema.parse(await readLife(old, life.vehicle.id))).toEqual(liftedLife(life));
+  for (const book of await readRulebooks(old)) expect(rulebookSchema.parse(book)).toEqual(book);
+  await old.close();
 });

@@ -110,7 +110,7 @@ export const spec = (change: Partial<SpecSheet>): SpecSheet => ({
     { fastener: 'wheel-bolts', newtonMetres: 120, socket: '17' },
     { fastener: 'drain-plug', newtonMetres: 30, socket: '13' },
   ],
-  intervals: [{ job: 'Engine oil and filter', km: 20_000, months: 12, hours: null }],
+  intervals: [{ job: { code: 'engine-oil', name: 'Engine oil and filter' }, km: 20_000, months: 12, hours: null }],
   parts: [{ part: 'Oil filter', number: 'TH 1042' }],
   ...change,
 });
@@ -320,7 +320,7 @@ export const FIRST_STORIES: readonly Story[] = [
       spec: spec({
         studs: null,
         brakeFluid: null,
-        intervals: [{ job: 'Engine oil and filter', km: null, months: 12, hours: 200 }],
+        intervals: [{ job: { code: 'engine-oil', name: 'Engine oil and filter' }, km: null, months: 12, hours: 200 }],
       }),
     },
     template: 'plant-weekly',
@@ -348,7 +348,7 @@ export const FIRST_STORIES: readonly Story[] = [
       spec: spec({
         studs: null,
         brakeFluid: null,
-        intervals: [{ job: 'Engine oil and filter', km: null, months: 12, hours: 250 }],
+        intervals: [{ job: { code: 'engine-oil', name: 'Engine oil and filter' }, km: null, months: 12, hours: 250 }],
       }),
     },
     template: 'plant-hours',

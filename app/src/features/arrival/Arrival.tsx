@@ -9,6 +9,7 @@ import {
   readable,
   vehicleState,
   newestRulebook,
+  offeredFor,
   walkSteps,
   watchedPoints,
   type Load,
@@ -64,13 +65,7 @@ export function Arrival() {
   const rulebook = newestRulebook(rulebooks);
   const signed = life.visits.filter(({ inspection }) => inspection.signedAt !== null);
   const lastSigned = signed.at(-1);
-  const offered = rulebook.templates.filter(
-    ({ code, onlyWatched }) =>
-      code !== 'first-fourteen' &&
-      (!onlyWatched || lastSigned !== undefined) &&
-      (code === 'cold-gate' || (vehicle.class === 'plant') === code.startsWith('plant')) &&
-      (code !== 'minibus' || vehicle.makeUp.passengerLift),
-  );
+  const offered = offeredFor(rulebook.templates, vehicle, lastSigned !== undefined);
   const usual = lastSigned?.inspection.template;
   const chosen =
     offered.find(({ code }) => code === (template ?? usual)) ??

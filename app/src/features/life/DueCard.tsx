@@ -1,4 +1,5 @@
 import type { Life, Visit } from '@weskopos/contract';
+import { jobKey } from '@weskopos/core';
 import { stickerOf } from '@weskopos/core/src/deskSums';
 import { Card } from '../../kit/Card';
 import { usePalette } from '../../kit/theme';
@@ -20,7 +21,7 @@ export function DueCard({ life: { vehicle, entries }, last }: { readonly life: L
         </Words>
       ) : null}
       {dues.map((due) => (
-        <Words key={due.job} soft={due.doneAt === null}>
+        <Words key={jobKey(due.job)} soft={due.doneAt === null}>
           {dueWords(due, vehicle.meterUnit)}
         </Words>
       ))}

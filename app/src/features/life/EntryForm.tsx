@@ -1,10 +1,14 @@
 import {
+  JOB_CODES,
   LOGGED_FLUIDS,
   METER_RANGE,
   PART_KINDS,
   parseMeasure,
   tyresAtHub,
   hubPlaces,
+  jobKey,
+  type Job,
+  type JobCode,
   type LifeEntryContent,
   type LoggedFluid,
   type PartKind,
@@ -20,7 +24,7 @@ import { SPACE } from '../../kit/tokens';
 import { Heading, Words } from '../../kit/Words';
 import { nowIso } from '../../sync/clock';
 import { words } from '../../words/en';
-import { amount, capital, houseRules, meterTypedUnit, meterWords, placeWords } from '../../words/show';
+import { amount, capital, houseRules, jobWords, meterTypedUnit, meterWords, placeWords } from '../../words/show';
 import { putEntry } from './putEntry';
 
 const KINDS = ['fuel', 'top-up', 'meter', 'job', 'fit', 'plan'] as const;
@@ -39,6 +43,15 @@ interface EntryFormProps {
   readonly onDone: () => void;
 }
 
+const OWN = 'own' satisfies JobCode;
+
+/** Jobs that can be written down, by their keys: those of the spec sheet first, in its words. */
+function jobsOf({ spec }: Vehicle): ReadonlyMap<string, Job> {
+  const jobs = new Map(spec.intervals.map(({ job }) => [jobKey(job), job]));
+  for (const code of JOB_CODES) if (code !== OWN && !jobs.has(code)) jobs.set(code, { code, name: '' });
+  return jobs;
+}
+
 /** Something that happened between visits, or is coming: fuel, a top-up, the meter, a job done, a part fitted, a long trip. */
 export function EntryForm({ vehicle, lastMeter, onDone }: EntryFormProps) {
   const [kind, setKind] = useState<FormKind>('fuel');
@@ -47,7 +60,9 @@ export function EntryForm({ vehicle, lastMeter, onDone }: EntryFormProps) {
   const [full, setFull] = useState<'full' | 'partial'>('full');
   const [price, setPrice] = useState('');
   const [fluid, setFluid] = useState<LoggedFluid>('engine-oil');
-  const [job, setJob] = useState<string | null>(vehicle.spec.intervals[0]?.job ?? null);
+  const jobs = jobsOf(vehicle);
+  const [job, setJob] = useState<string | null>(jobs.keys().next().value ?? null);
+  const [ownJob, setOwnJob] = useState('');
   const [what, setWhat] = useState<PartKind>('tyre');
   const [place, setPlace] = useState<string | null>(null);
   const [fresh, setFresh] = useState('');
@@ -86,7 +101,11 @@ export function EntryForm({ vehicle, lastMeter, onDone }: EntryFormProps) {
       case 'meter':
         return read.status === 'value' ? { kind } : null;
       case 'job':
-        return job ? { kind, job } : null;
+        return job === OWN
+          ? ownJob.trim() === ''
+            ? null
+            : { kind, job: { code: 'own', name: ownJob.trim() } }
+          : { kind, job: jobs.get(job ?? '') ?? { code: 'engine-oil', name: '' } };
       case 'plan':
         return far.status !== 'value' || tripBad
           ? null
@@ -164,13 +183,23 @@ export function EntryForm({ vehicle, lastMeter, onDone }: EntryFormProps) {
         />
       ) : null}
       {kind === 'job' ? (
-        <Choice
-          label="Job of the spec sheet"
-          options={[...vehicle.spec.intervals.map((interval) => interval.job), ...words.usualJobs]}
-          word={(one) => one}
-          value={job}
-          onChoose={setJob}
-        />
+        <>
+          <Choice
+            label="Which job"
+            options={[...jobs.keys(), OWN]}
+            word={(one) => (one === OWN ? words.job.own : jobWords(jobs.get(one) ?? { code: 'own', name: one }))}
+            value={job}
+            onChoose={setJob}
+          />
+          {job === OWN ? (
+            <Field
+              label="What was done"
+              value={ownJob}
+              onChangeText={setOwnJob}
+              problem={tried && ownJob.trim() === '' ? 'What was done: one to eighty characters.' : undefined}
+            />
+          ) : null}
+        </>
       ) : null}
       {kind === 'plan' ? (
         <>

@@ -1,6 +1,6 @@
 import type { LifeEntry, Vehicle } from '@weskopos/core';
 import { words } from '../../words/en';
-import { amount, day, meterWords, placeWords } from '../../words/show';
+import { amount, day, jobWords, meterWords, placeWords } from '../../words/show';
 
 /** One entry of a life as a line of its log. */
 export function entrySentence(
@@ -16,7 +16,7 @@ export function entrySentence(
     case 'meter':
       return 'Meter read';
     case 'job':
-      return `Done: ${entry.job}`;
+      return `Done: ${jobWords(entry.job)}`;
     case 'fit':
       return `New: ${words.partKind[entry.what].toLowerCase()}${entry.place ? ` ${placeWords(entry.place, n)}` : ''}${entry.note ? `, ${entry.note}` : ''}`;
     case 'rotate':

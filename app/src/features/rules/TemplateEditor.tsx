@@ -1,4 +1,4 @@
-import { STATIONS, type Rulebook, type Station, type Template } from '@weskopos/core';
+import { OFFERED, STATIONS, type Rulebook, type Station, type Template } from '@weskopos/core';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Card } from '../../kit/Card';
@@ -67,6 +67,13 @@ export function TemplateEditor({ rulebook, onChange }: TemplateEditorProps) {
             onPress={() => change({ ...template, asks: template.asks.length > 0 ? [] : ['part-age', 'age-distance'] })}
           />
         </View>
+        <Choice
+          label={words.offeredTo.label}
+          options={OFFERED}
+          word={(one) => words.offeredTo[one]}
+          value={template.offeredTo}
+          onChoose={(offeredTo) => change({ ...template, offeredTo })}
+        />
         <Words size="m" soft>{`${template.points.length} points of the catalogue.`}</Words>
         <Choice
           label="Station"

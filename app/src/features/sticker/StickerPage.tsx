@@ -1,4 +1,4 @@
-import { openEnds, waitsOf } from '@weskopos/core';
+import { jobKey, openEnds, waitsOf } from '@weskopos/core';
 import { stickerOf } from '@weskopos/core/src/deskSums';
 import { useLocalSearchParams } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
@@ -43,7 +43,7 @@ export function StickerPage() {
             <Words size="m">{`${day(inspection.startedAt)}, ${meterWords(inspection.meter, vehicle.meterUnit)}`}</Words>
             {dues.length === 0 ? <Words size="m">The spec sheet tells no intervals.</Words> : null}
             {dues.map((due) => (
-              <Label key={due.job} size="m">
+              <Label key={jobKey(due.job)} size="m">
                 {dueWords(due, vehicle.meterUnit)}
               </Label>
             ))}

@@ -3,6 +3,7 @@ import {
   BRAKE_FLUID_GRADES,
   CRANK_STANDARDS,
   FASTENERS,
+  JOB_CODES,
   SPEC_FLUIDS,
   STUD_COUNTS,
 } from '@weskopos/core';
@@ -208,18 +209,25 @@ function IntervalRows({ control }: SpecProps) {
     <Rows
       title="Intervals"
       add="Add an interval"
-      onAdd={() => append({ job: '', km: '', months: '', hours: '' })}
+      onAdd={() => append({ job: { code: 'engine-oil', name: '' }, km: '', months: '', hours: '' })}
       rows={fields.map((field, index) => ({
         id: field.id,
         name: `interval ${index + 1}`,
         onTakeOut: () => remove(index),
         fields: (
           <>
+            <FormChoice
+              control={control}
+              name={`spec.intervals.${index}.job.code`}
+              label={`Job ${index + 1}`}
+              options={JOB_CODES}
+              word={(one) => words.job[one]}
+            />
             <FormField
               control={control}
-              name={`spec.intervals.${index}.job`}
-              label={`Job ${index + 1}`}
-              allowed="One to sixty characters."
+              name={`spec.intervals.${index}.job.name`}
+              label={`In your words (${index + 1})`}
+              allowed="One to eighty characters for a job of your own; else it may stay empty."
             />
             <FormField
               control={control}

@@ -1,4 +1,4 @@
-import type { LeakSpot, LifeEntryKind, LoggedFluid, PartKind } from '@weskopos/core';
+import type { JobCode, LeakSpot, LifeEntryKind, LoggedFluid, PartKind } from '@weskopos/core';
 
 export const spotFate = {
   watched: 'Watched.',
@@ -50,7 +50,31 @@ export const entryKind = {
 } satisfies Record<LifeEntryKind, string>;
 
 /** Jobs that trends begin anew at, offered beside those of the spec sheet. */
-export const usualJobs = ['Brake fluid renewed', 'Coolant renewed'];
+/** Jobs by their codes; one of the workshop's own is told by its name. */
+export const job = {
+  'engine-oil': 'Engine oil',
+  'oil-filter': 'Oil filter',
+  'air-filter': 'Air filter',
+  'cabin-filter': 'Cabin filter',
+  'fuel-filter': 'Fuel filter',
+  'spark-plugs': 'Spark plugs',
+  coolant: 'Coolant',
+  'brake-fluid': 'Brake fluid',
+  'gearbox-oil': 'Gearbox oil',
+  'transfer-oil': 'Transfer box oil',
+  'axle-oil': 'Axle oil',
+  'hydraulic-oil': 'Hydraulic oil',
+  'timing-belt': 'Timing belt',
+  'auxiliary-belt': 'Auxiliary belt',
+  battery: 'Battery',
+  'key-cell': 'Key cell',
+  wipers: 'Wiper rubbers',
+  tyres: 'Tyres',
+  rotation: 'Rotation of the wheels',
+  alignment: 'Alignment',
+  greasing: 'Greasing',
+  own: 'A job of your own',
+} as const satisfies Record<JobCode, string>;
 
 /** Kinds of wear as the score tells them. */
 export const wearKind: Readonly<Record<string, string>> = {

@@ -15,6 +15,7 @@ const hose = <const Code extends string>(
 export const BONNET_POINTS = [
   point('oil.level', 'engine', {
     measures: ['level', ...extra('volume')],
+    vessel: 'stick',
     howRead: true,
     fits: engine,
     needs: ['off-settled'],
@@ -75,6 +76,7 @@ export const BONNET_POINTS = [
   }),
   point('trans.level', 'transmission', {
     measures: ['level', ...extra('temperature')],
+    vessel: 'stick',
     howRead: true,
     fits: ['automatic'],
     needs: ['running-hot'],

@@ -11,6 +11,7 @@ export const CLOSING_POINTS = [
   }),
   point('close.level', 'engine', {
     measures: ['level', ...extra('volume')],
+    vessel: 'stick',
     howRead: true,
     fits: ['engine'],
     needs: ['off-settled'],

@@ -5,7 +5,14 @@ const needs: readonly Need[] = ['never-started-today', 'off-cold'];
 
 /** The gate: under a minute, before anyone turns the key. */
 export const COLD_POINTS = [
-  point('cold.oil', 'engine', { measures: ['level'], howRead: true, fits: ['engine'], needs, ...onBonnet(0.3, 0.36) }),
+  point('cold.oil', 'engine', {
+    measures: ['level'],
+    vessel: 'stick',
+    howRead: true,
+    fits: ['engine'],
+    needs,
+    ...onBonnet(0.3, 0.36),
+  }),
   point('cold.coolant', 'cooling', {
     measures: ['level'],
     howRead: true,

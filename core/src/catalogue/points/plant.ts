@@ -9,7 +9,7 @@ const grease = <const Code extends string>(code: Code, x: number, y: number) =>
 
 /** Machines that count hours. */
 export const PLANT_POINTS = [
-  point('plant.oil', 'engine', { measures: ['level'], howRead: true, fits, ...onBonnet(0.3, 0.3) }),
+  point('plant.oil', 'engine', { measures: ['level'], vessel: 'stick', howRead: true, fits, ...onBonnet(0.3, 0.3) }),
   point('plant.coolant', 'cooling', {
     measures: ['level'],
     howRead: true,
@@ -17,9 +17,16 @@ export const PLANT_POINTS = [
     cautions: ['hot-cooling'],
     ...onBonnet(0.15, 0.7),
   }),
-  point('plant.hydraulic', 'equipment', { measures: ['level'], howRead: true, fits, ...onUnder(0.6, 0.5) }),
+  point('plant.hydraulic', 'equipment', {
+    measures: ['level'],
+    vessel: 'stick',
+    howRead: true,
+    fits,
+    ...onUnder(0.6, 0.5),
+  }),
   point('plant.finaldrive', 'transmission', {
     measures: ['level'],
+    vessel: 'stick',
     fits: ['plant', 'driven'],
     repeats: 'hub',
     ...onWheels(),

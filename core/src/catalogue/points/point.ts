@@ -89,6 +89,8 @@ export interface CataloguePoint {
   readonly counted: 'lamps' | 'all' | null;
   /** Fault codes are read here. */
   readonly codes: boolean;
+  /** What a level is read on; null where none is. */
+  readonly vessel: 'stick' | 'bottle' | null;
   /** A level whose way of reading is told. */
   readonly howRead: boolean;
   /** Repeats per tyre, per hub, per axle, or not at all. */
@@ -126,6 +128,7 @@ export function stationPoints(station: Station) {
     station,
     system,
     measures: measures.map((slot) => (typeof slot === 'string' ? wanted(slot) : slot)),
+    vessel: measures.includes('level') ? 'bottle' : null,
     vocabulary: null,
     leakPlaces: [],
     leakWanted: false,

@@ -49,13 +49,10 @@ const ACROSS: readonly MeasureCode[] = [
   'boiling',
   'water',
 ];
-const BOTTLES: readonly string[] = ['washer.level', 'urea.level'];
 const LYING_PX = 96;
 
 function shapeOf({ pointRef, measure }: TapeSlot): TapeProps['shape'] {
-  if (measure !== 'level') return 'tape';
-  const stick = /oil|trans|hydraulic|finaldrive|close\.level/.test(pointRef.point) && !BOTTLES.includes(pointRef.point);
-  return stick ? 'stick' : 'bottle';
+  return measure === 'level' ? (cataloguePoint(pointRef.point).vessel ?? 'tape') : 'tape';
 }
 
 /** The tapes of one step side by side, outside first: three are a tread, two are a brake. */

@@ -1,2 +1,0 @@
-import { benchKills } from './kills';
-void benchKills();
