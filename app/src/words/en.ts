@@ -101,6 +101,7 @@ export const en = {
   load: { light: 'Light load', full: 'Full load' } satisfies Record<Load, string>,
   bound: { exact: '', over: 'more than', under: 'at most' } satisfies Record<Bound, string>,
   role: { inspector: 'inspector', lead: 'workshop lead' } satisfies Record<Role, string>,
+  offeredTo: rules.offeredTo,
   sync: syncWords,
   refused: refusedWords,
   refusal: {

@@ -5,6 +5,7 @@ import type {
   LeakGrade,
   LimitKind,
   NotJudged,
+  Offered,
   UnitQuestion,
   WordGrade,
 } from '@weskopos/core';
@@ -147,3 +148,13 @@ export const battery = { flooded: 'Flooded', efb: 'EFB', agm: 'AGM', lithium: 'L
   BatteryType,
   string
 >;
+
+/** Which vehicles a template is offered for when one arrives. */
+export const offeredTo = {
+  label: 'Offered for',
+  road: 'Road vehicles',
+  plant: 'Machines',
+  all: 'All',
+  lift: 'A passenger lift',
+  nobody: 'None any more',
+} satisfies Record<Offered | 'label', string>;
