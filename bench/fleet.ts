@@ -8,7 +8,7 @@ import { FleetBook } from '../server/src/fleet/fleetBook';
 import { recomputeFleet } from '../server/src/fleet/recomputeFleet';
 import { entriesOfVehicle, readVehiclePage } from '../server/src/fleet/vehiclePages';
 import { readingsQuery } from '../server/src/fleet/trendEntries';
-import { readLife } from '../server/src/vehicles/readLife';
+import { readLife } from '../server/src/inspections/readLife';
 import { newVehicle } from '../server/src/tests/workshop';
 
 const PLAN = { seed: 90_001, vehicles: 1000, years: 10, changing: true };

@@ -1,1 +1,1 @@
-export { BenchPage as default } from '../src/features/desk/lazyPages';
+export { BenchPage as default } from '../src/features/bench/BenchPage';

@@ -1,1 +1,1 @@
-export { RulesPage as default } from '../src/features/desk/lazyPages';
+export { RulesPage as default } from '../src/features/rules/RulesPage';

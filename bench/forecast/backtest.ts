@@ -14,7 +14,7 @@ import {
   type ScoredChance,
 } from '@weskopos/core/src/wear/calibration';
 import { learnRates, priorFor, type PartHistory } from '@weskopos/core/src/wear/fleetRates';
-import { chanceByDay, dayOfChance, learnUse, useNow, type MeterPoint } from '@weskopos/core/src/wear/useModel';
+import { chanceByDay, dayOfChance, learnUsage, usageNow, type MeterPoint } from '@weskopos/core/src/wear/usageModel';
 import { believe, chanceAt as chanceOn, crossingAt, crossingCurve } from '@weskopos/core/src/wear/wearBelief';
 
 /** Gauges as the workshop knows them: their steps and how well they repeat, nothing of the world behind. */
@@ -63,7 +63,7 @@ export function backtest(plan: FleetWorldPlan, fromDay: number, toDay: number): 
     .sort((a, b) => a.day - b.day);
   let learnedDay = -Infinity;
   let rates = learnRates([]);
-  let use = learnUse([]);
+  let use = learnUsage([]);
   const calibrations = new Map<string, Calibration>();
   let lives = new Map<string, number>();
   let spreads = new Map<string, Map<string, number[]>>();
@@ -72,7 +72,7 @@ export function backtest(plan: FleetWorldPlan, fromDay: number, toDay: number): 
     if (day - learnedDay >= RELEARN_DAYS) {
       learnedDay = day;
       rates = learnRates(world.flatMap((one) => one.parts.flatMap((part) => historyOf(one, part, day) ?? [])));
-      use = learnUse(world.map((one) => metersOf(one, day)));
+      use = learnUsage(world.map((one) => metersOf(one, day)));
       lives = livesBy(world, day);
       for (const kind of ['tread', 'pad'] as const) {
         calibrations.set(kind, calibrate(scoredBy(waiting, kind, world, day, 'distance')));
@@ -81,7 +81,7 @@ export function backtest(plan: FleetWorldPlan, fromDay: number, toDay: number): 
       spreads = spreadsBy(waiting, day);
     }
     const meters = metersOf(vehicle, day);
-    const usage = useNow(meters, use);
+    const usage = usageNow(meters, use);
     for (const part of vehicle.parts) {
       const history = historyOf(vehicle, part, day);
       const last = part.readings.findLast((reading) => reading.day <= day);

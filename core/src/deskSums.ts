@@ -1,8 +1,8 @@
 /** Sums that only the bench page uses: a door of their own, so that the walk loads without them. */
-export { seasonOrLeak, type TyreLoss, type TyrePressure } from './bench/seasonOrLeak';
-export { GLYCOLS, drainToRaise, freezePoint, glycolShare, type Glycol, type TableValue } from './bench/glycol';
-export { fuelUse, mpgToLitresPer100Km, type FuelFill, type FuelStretch } from './bench/fuelUse';
-export { dueOf, type DueAnswer, type DueQuestion } from './bench/due';
+export { seasonOrLeak, type TyreLoss, type TyrePressure } from './calculators/seasonOrLeak';
+export { GLYCOLS, drainToRaise, freezePoint, glycolShare, type Glycol, type TableValue } from './calculators/glycol';
+export { fuelUse, mpgToLitresPer100Km, type FuelFill, type FuelStretch } from './calculators/fuelUse';
+export { dueOf, type DueAnswer, type DueQuestion } from './calculators/due';
 export {
   CORNERS,
   ROTATION_PATTERNS,
@@ -11,7 +11,7 @@ export {
   type RotationAnswer,
   type RotationPattern,
   type RotationQuestion,
-} from './bench/rotation';
-export { FILTER_MISFITS, filterFit, type FilterFitQuestion, type FilterMisfit } from './bench/filterFit';
-export { partLeft, type PartLeft } from './bench/partLeft';
+} from './calculators/rotation';
+export { FILTER_MISFITS, filterFit, type FilterFitQuestion, type FilterMisfit } from './calculators/filterFit';
+export { partLeft, type PartLeft } from './calculators/partLeft';
 export { stickerOf, type NextDue, type Sticker } from './report/stickerOf';

@@ -2,17 +2,16 @@ export { UNITS, fromStored, toStored, type Quantity, type Unit } from './units/u
 export { parseMeasure, parseWeekCode, type ParsedMeasure, type ParsedWeek } from './units/parseMeasure';
 export { MEASURES, MEASURE_CODES, namedSteps, type Measure, type MeasureCode } from './catalogue/measures';
 export { VOCABULARIES, VOCABULARY_NAMES, WORDS, type Vocabulary, type Word } from './catalogue/words';
+export { CRANK_STANDARDS, type CrankStandard } from './vehicle/specSheet';
 export {
   CODE_STATES,
   COUNTED_ITEMS,
-  CRANK_STANDARDS,
   HOW_READ,
   LAMPS,
   USUAL_LAMPS,
   type CodeState,
   type Count,
   type CountedItem,
-  type CrankStandard,
   type FaultCode,
   type HowRead,
   type Lamp,
@@ -75,10 +74,10 @@ export {
   type HouseRules,
   type HouseUnits,
   type UnitQuestion,
-} from './rules/houseRules';
+} from './house/houseRules';
 export { BUILT_IN_RULEBOOK, newestRulebook, rulebookAt, rulesOf, type Rulebook, type Rules } from './rules/rulebook';
 export { rulebookProblems, type RulebookProblem } from './rules/rulebookProblems';
-export { whatChanges, type GradeChange } from './rules/whatChanges';
+export { whatChanges, type GradeChange } from './grading/whatChanges';
 export {
   METER_UNITS,
   PLAIN_AXLE,
@@ -205,7 +204,7 @@ export {
   type WalkStep,
 } from './inspection/walkSteps';
 export { carriedContent, carriedFrom } from './inspection/carry';
-export { watchedPoints } from './inspection/watchedPoints';
+export { watchedPoints } from './grading/watchedPoints';
 export { parseLine } from './inspection/parseLine';
 export {
   BASES,
@@ -225,18 +224,19 @@ export {
 } from './limits/limitSheet';
 export { rowsFor, valueThresholds, type LimitScope } from './limits/rowsFor';
 export { BASELINE, US_LIGHT } from './limits/baseline';
-export { tapeThresholds } from './limits/tapeThresholds';
+export { tapeThresholds } from './grading/tapeThresholds';
 export { GRADES, worseGrade, worstGrade, type Grade } from './grading/grade';
 export { basisOf, gradePoint, gradeAtSpot } from './grading/gradePoint';
 export { placardAt, tyreTemperature, type GradingContext } from './grading/compared';
 export { tyreAgeYears } from './grading/tyreAge';
 export { judgeValue, type Judgement } from './grading/judgeValue';
 export { PLACARD_TEMPERATURE_C, pressureAtReference, pressureFromReference } from './grading/pressureAtReference';
-export { CLOSE_CALL_FACTOR, standardUncertainty } from './grading/uncertainty';
+export { CLOSE_CALL_FACTOR, standardUncertainty } from './sums/uncertainty';
 export {
   createGrader,
   gradedPoints,
   rollUp,
+  verdictFor,
   verdictOf,
   worstFirst,
   type GradedPoint,
@@ -263,24 +263,19 @@ export {
   type PartKind,
 } from './parts/lifeEntry';
 export { partOfPoint, threadParts, type Part, type PartBook } from './parts/threadParts';
-export { seriesKey, seriesOf, type Series, type SeriesReading, type VisitRecord } from './trends/series';
+export type { VisitRecord } from './inspection/visitRecord';
+export { seriesKey, seriesOf, type Series, type SeriesReading } from './trends/series';
 export { travelledByVisit } from './trends/travelled';
-export {
-  composeReport,
-  wearEnd,
-  forecastSeries,
-  runOutOf,
-  verdictFor,
-  type Beside,
-  type Report,
-} from './report/composeReport';
-export { boilingFromWater } from './bench/brakeFluidBoiling';
-export { OIL_USED_LIMITS, oilUsed, stickToLitres, type StickAdvice } from './bench/oil';
-export { batteryHealth, stateOfCharge, type StateOfCharge } from './bench/battery';
-export { STUD_COUNTS, TORQUE_STAGES, torqueOrder, type StudCount } from './bench/torqueOrder';
-export { dripLoss, dropRate, type DripLoss } from './bench/drips';
+export { composeReport, type Report } from './report/composeReport';
+export { forecastSeries, runOutOf, wearEnd, type Beside, type RunOut } from './trends/runOut';
+export { boilingFromWater } from './calculators/brakeFluidBoiling';
+export { OIL_USED_LIMITS, oilUsed, stickToLitres, type StickAdvice } from './calculators/oil';
+export { batteryHealth, stateOfCharge, type StateOfCharge } from './calculators/battery';
+export { STUD_COUNTS, TORQUE_STAGES, torqueOrder, type StudCount } from './calculators/torqueOrder';
+export { dripLoss, dropRate, type DripLoss } from './calculators/drips';
 export type { ChangeNote, VehicleOutlook } from './outlook/vehicleOutlook';
-export type { LeakLook, LeakSpot } from './outlook/leakSpots';
+export type { LeakLook } from './trends/standingLooks';
+export type { LeakSpot } from './outlook/leakSpots';
 export { seriesFrom, type VisitMoment } from './trends/series';
 export {
   FORECAST_MEASURES,
@@ -293,5 +288,5 @@ export {
 export type { StateTrend } from './states/stateTrends';
 export type { AgeForecast } from './states/ageForecast';
 export { aheadNotes, lookAheadOf } from './outlook/lookAhead';
-export type { AheadNote, LookAhead } from './grading/aheadNote';
+export type { AheadNote, LookAhead } from './inspection/aheadNote';
 export { peersRate } from './trends/partHistory';

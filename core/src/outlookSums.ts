@@ -3,5 +3,5 @@ export { outlookOf } from './outlook/outlookOf';
 export { vehicleOutlook, worstSpots, type OutlookGiven } from './outlook/vehicleOutlook';
 export { leakSpots } from './outlook/leakSpots';
 export { litresUntilThin } from './states/stateTrends';
-export { inferredChanges, type InferredChange } from './parts/inferredChanges';
+export { inferredChanges, type InferredChange } from './outlook/inferredChanges';
 export { chanceBy, expectedParts, type Expected, type WantedPart } from './fleet/expectedParts';

@@ -1,7 +1,7 @@
 import { MEASURES, MEASURE_CODES, fromStored } from '@weskopos/core';
 import { findingOf, readingOf } from '@weskopos/core/src/tests/builders';
 import fc from 'fast-check';
-import { readingChange, withReading, wordChange } from '../features/walk/readings';
+import { readingChange, withReading, wordChange } from '../visit/readings';
 import { fittedTape, fromShare, keyMoves, stepped, tapeTicks, toShare } from './tapeScale';
 
 const TAPES = MEASURE_CODES.filter((code) => MEASURES[code].taken === 'tape');

@@ -13,7 +13,8 @@ import {
 import { openDB } from 'idb';
 import { putEntry } from '../features/life/putEntry';
 import { fitNewPart } from '../features/walk/fitNewPart';
-import { putFinding, putFindings, undoLast } from '../features/walk/findings';
+import { putFinding, putFindings, undoLast } from '../visit/findings';
+import { followHouse } from '../words/followHouse';
 import { amount } from '../words/show';
 import { openDeviceStore } from './deviceStore';
 import { foldLife } from './foldLife';
@@ -81,6 +82,7 @@ beforeAll(async () => {
     return Promise.resolve(new Response(JSON.stringify(json), { status }));
   });
   await openWorkshop();
+  followHouse();
 });
 
 const state = () => useWorkshop.getState();

@@ -2,7 +2,6 @@ import { OPERATION_RECORDS, type Life, type Operation, type Person, type YardEnt
 import {
   BUILT_IN_FLEET,
   currentFindings,
-  newestRulebook,
   pointKey,
   rulebookAt,
   rulesOf,
@@ -18,7 +17,6 @@ import { foldLife, mergeLife } from './foldLife';
 import { readLife, writeLife } from './lifeDocuments';
 import { createSync, type Sync, type SyncState } from './syncEngine';
 import { call, sendPhoto, ServerProblem, Unreachable } from './transport';
-import { speakByHouse } from '../words/show';
 
 /**
  * Lives of state: `person`, `entries`, `lives` mirror documents on the device and follow the server;
@@ -61,12 +59,6 @@ let store: DeviceStore;
 let sync: Sync;
 /** What this device is called among others, for as long as the page is open. */
 export const deviceId = `web-${Math.random().toString(36).slice(2, 10)}`;
-
-/** Figures and places are told by the newest rules, those waiting here included. */
-useWorkshop.subscribe((state, before) => {
-  if (state.rulebooks !== before.rulebooks || state.pending !== before.pending)
-    speakByHouse(newestRulebook(selectRulebooks(state)).house);
-});
 
 /** Opens the device's store, shows what it holds at once, then asks the server. */
 export async function openWorkshop(): Promise<void> {

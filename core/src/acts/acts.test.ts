@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { USUAL_HOUSE_RULES } from '../rules/houseRules';
+import { USUAL_HOUSE_RULES } from '../house/houseRules';
 import { gradePoint } from '../grading/gradePoint';
 import { gradedPoints } from '../grading/verdict';
 import { CAR, contextOf, findingOf, inspectionOf } from '../tests/builders';

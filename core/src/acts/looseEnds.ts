@@ -1,4 +1,4 @@
-import type { HouseRules } from '../rules/houseRules';
+import type { HouseRules } from '../house/houseRules';
 import { capacityL, torqueOf, type SpecSheet } from '../vehicle/specSheet';
 import { toStored } from '../units/units';
 import { actsOf, type Act, type ActOf, type EndProof, type ProofDoubtCode } from './act';

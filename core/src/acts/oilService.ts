@@ -1,4 +1,4 @@
-import type { HouseRules } from '../rules/houseRules';
+import type { HouseRules } from '../house/houseRules';
 import { actsOf, type Act } from './act';
 import type { EndKind } from './endKinds';
 import { looseEnds, openEnds } from './looseEnds';

@@ -53,7 +53,3 @@ export interface FaultCode {
 /** How a level was read: some bottles are stained so that they look full. */
 export const HOW_READ = ['mark-seen', 'cap-off', 'stick', 'electronic'] as const;
 export type HowRead = (typeof HOW_READ)[number];
-
-/** Test standards of cranking current; figures of two standards are never compared. */
-export const CRANK_STANDARDS = ['EN', 'SAE', 'DIN', 'IEC', 'JIS'] as const;
-export type CrankStandard = (typeof CRANK_STANDARDS)[number];

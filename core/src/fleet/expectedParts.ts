@@ -1,4 +1,4 @@
-import { daysBetween } from '../trends/daysBetween';
+import { daysBetween } from '../sums/daysBetween';
 import type { Range } from '../trends/forecast';
 
 /** A part that will be wanted once, some time. */

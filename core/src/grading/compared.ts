@@ -6,15 +6,15 @@ import type { Inspection } from '../inspection/inspection';
 import type { PointRef } from '../inspection/walkSteps';
 import { scaleOf, toLimit, type ScaleMissing } from '../limits/limitScale';
 import type { LimitRow } from '../limits/limitSheet';
-import type { HouseRules } from '../rules/houseRules';
+import type { HouseRules } from '../house/houseRules';
 import type { Rules } from '../rules/rulebook';
 import { axleAt, oppositePlace, otherAxlePlace, type Place, type Vehicle } from '../vehicle/vehicle';
 import { pressureAtReference } from './pressureAtReference';
-import type { LookAhead } from './aheadNote';
+import type { LookAhead } from '../inspection/aheadNote';
 import type { NotJudged } from './reason';
-import { CHARGED_V } from '../bench/battery';
+import { CHARGED_V } from '../vehicle/specSheet';
 import { tyreAgeYears } from './tyreAge';
-import { standardUncertainty } from './uncertainty';
+import { standardUncertainty } from '../sums/uncertainty';
 
 export interface GradingContext {
   readonly vehicle: Vehicle;

@@ -1,5 +1,5 @@
 import type { LeakObservation } from '../catalogue/leaks';
-import type { HouseRules } from '../rules/houseRules';
+import type { HouseRules } from '../house/houseRules';
 import type { LeakGrade, LimitSheet } from '../limits/limitSheet';
 import type { Reason } from './reason';
 

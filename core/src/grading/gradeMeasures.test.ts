@@ -3,9 +3,9 @@ import { LAMPS } from '../catalogue/counted';
 import { cataloguePoint, type PointCode } from '../catalogue/catalogue';
 import type { MeasureCode } from '../catalogue/measures';
 import type { FindingChange } from '../inspection/finding';
-import type { HouseRules } from '../rules/houseRules';
+import type { HouseRules } from '../house/houseRules';
 import type { Vehicle } from '../vehicle/vehicle';
-import { tapeThresholds } from '../limits/tapeThresholds';
+import { tapeThresholds } from './tapeThresholds';
 import {
   CAR,
   MINIBUS,

@@ -13,7 +13,7 @@ import {
   treadOf,
 } from '../tests/builders';
 import { GRADES } from './grade';
-import { tapeThresholds } from '../limits/tapeThresholds';
+import { tapeThresholds } from './tapeThresholds';
 import type { GradingContext } from './compared';
 import { gradeAtSpot, gradePoint } from './gradePoint';
 import { verdictOf, worstFirst } from './verdict';

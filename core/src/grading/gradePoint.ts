@@ -5,7 +5,7 @@ import { readingAt, type Finding, type Phase, type Reading } from '../inspection
 import type { PointRef } from '../inspection/walkSteps';
 import { wordGrade, type LimitRow } from '../limits/limitSheet';
 import { rowsFor, type LimitScope } from '../limits/rowsFor';
-import { aheadOnRecord } from './aheadNote';
+import { aheadOnRecord } from '../inspection/aheadNote';
 import { compared, type Compared, type GradingContext } from './compared';
 import { GRADES, worstGrade, type Grade } from './grade';
 import { gradeLeak } from './gradeLeak';

@@ -1,5 +1,5 @@
 import type { Threshold } from '../limits/limitSheet';
-import { CLOSE_CALL_FACTOR } from './uncertainty';
+import { CLOSE_CALL_FACTOR } from '../sums/uncertainty';
 
 export interface Judgement {
   readonly grade: 'pass' | 'advisory' | 'fail';

@@ -5,7 +5,7 @@ import type { Need, Spot } from '../catalogue/points/point';
 import type { Word } from '../catalogue/words';
 import type { AccessReason, Bound, Carried, GradeOverride } from '../inspection/finding';
 import type { Basis, LimitKind, Threshold } from '../limits/limitSheet';
-import type { AheadNote } from './aheadNote';
+import type { AheadNote } from '../inspection/aheadNote';
 import type { Grade } from './grade';
 
 /** Why a reading is kept without being judged. */

@@ -1,8 +1,12 @@
 import { cataloguePoint, pointKey } from '../catalogue/catalogue';
 import { SYSTEMS, type Station, type System } from '../catalogue/points/point';
+import type { LookAhead } from '../inspection/aheadNote';
+import { currentFindings } from '../inspection/currentFindings';
 import type { Finding } from '../inspection/finding';
+import type { Inspection } from '../inspection/inspection';
+import type { Rules } from '../rules/rulebook';
 import { walkSteps, type PointRef } from '../inspection/walkSteps';
-import { oppositePlace, otherAxlePlace } from '../vehicle/vehicle';
+import { oppositePlace, otherAxlePlace, type Vehicle } from '../vehicle/vehicle';
 import type { GradingContext } from './compared';
 import { worstGrade, type Grade } from './grade';
 import { gradePoint } from './gradePoint';
@@ -126,4 +130,15 @@ function gradeOf(points: readonly GradedPoint[]): { grade: Grade; counts: GradeC
 export function worstFirst(points: readonly GradedPoint[]): GradedPoint[] {
   const rank = (point: GradedPoint) => (point.result.grade === 'fail' ? 0 : point.result.grade === 'advisory' ? 1 : 2);
   return points.filter((point) => rank(point) < 2 || point.result.watch).sort((a, b) => rank(a) - rank(b));
+}
+
+/** The verdict over one inspection's findings, by the rules it was made under; `lookAhead` for one not signed yet. */
+export function verdictFor(
+  vehicle: Vehicle,
+  inspection: Inspection,
+  findings: readonly Finding[],
+  rules: Rules,
+  lookAhead?: LookAhead,
+): Verdict {
+  return verdictOf({ vehicle, inspection, rules, standing: currentFindings(findings).standing, lookAhead });
 }

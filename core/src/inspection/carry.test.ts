@@ -3,7 +3,7 @@ import { verdictOf } from '../grading/verdict';
 import { carriedContent, carriedFrom } from './carry';
 import { nextFinding } from './finding';
 import { parseLine } from './parseLine';
-import { watchedPoints } from './watchedPoints';
+import { watchedPoints } from '../grading/watchedPoints';
 
 describe('an earlier look stands in', () => {
   const pads = findingOf('pad.outer', '1L', {

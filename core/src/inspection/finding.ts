@@ -1,5 +1,6 @@
 import type { PointCode } from '../catalogue/catalogue';
-import type { Count, CrankStandard, FaultCode, HowRead } from '../catalogue/counted';
+import type { CrankStandard } from '../vehicle/specSheet';
+import type { Count, FaultCode, HowRead } from '../catalogue/counted';
 import type { LeakObservation } from '../catalogue/leaks';
 import type { MeasureCode } from '../catalogue/measures';
 import type { Need, Spot } from '../catalogue/points/point';

@@ -1,4 +1,4 @@
-import type { AheadNote } from '../grading/aheadNote';
+import type { AheadNote } from './aheadNote';
 
 export const ARRIVAL_STATES = ['cold', 'warm', 'hot'] as const;
 export type ArrivalState = (typeof ARRIVAL_STATES)[number];

@@ -1,7 +1,7 @@
 import { cataloguePoint, pointKey, soundByEye, type PointCode } from '../catalogue/catalogue';
 import type { Template } from '../catalogue/templates';
 import type { Station } from '../catalogue/points/point';
-import type { HouseRules } from '../rules/houseRules';
+import type { HouseRules } from '../house/houseRules';
 import { hasFits } from '../vehicle/fits';
 import { axleAt, hubPlaces, tyresAtHub, type Place, type Vehicle } from '../vehicle/vehicle';
 import type { Finding } from './finding';

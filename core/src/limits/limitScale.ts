@@ -1,4 +1,4 @@
-import type { HouseRules } from '../rules/houseRules';
+import type { HouseRules } from '../house/houseRules';
 import { axleAt, type Place, type Vehicle } from '../vehicle/vehicle';
 import type { LimitKind } from './limitSheet';
 

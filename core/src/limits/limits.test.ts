@@ -1,6 +1,6 @@
 import { judgeValue } from '../grading/judgeValue';
 import { worstGrade } from '../grading/grade';
-import { CLOSE_CALL_FACTOR, standardUncertainty } from '../grading/uncertainty';
+import { CLOSE_CALL_FACTOR, standardUncertainty } from '../sums/uncertainty';
 import type { Threshold } from './limitSheet';
 
 describe('judging one value', () => {

@@ -1,7 +1,7 @@
 import { MEASURE_CODES, MEASURES } from '../catalogue/measures';
 import type { PointCode } from '../catalogue/catalogue';
 import { CAR, MINIBUS } from '../tests/builders';
-import { USUAL_HOUSE_RULES, type HouseRules } from '../rules/houseRules';
+import { USUAL_HOUSE_RULES, type HouseRules } from '../house/houseRules';
 import type { Vehicle } from '../vehicle/vehicle';
 import { BASELINE } from './baseline';
 import type { AppliesTo, LimitRow, LimitSheet } from './limitSheet';

@@ -1,6 +1,6 @@
 import type { MeasureCode } from '../catalogue/measures';
 import type { PointCode } from '../catalogue/catalogue';
-import type { HouseRules } from '../rules/houseRules';
+import type { HouseRules } from '../house/houseRules';
 import { axleAt, type Place, type Vehicle } from '../vehicle/vehicle';
 import type { AppliesTo, LimitRow, LimitSheet, Threshold } from './limitSheet';
 

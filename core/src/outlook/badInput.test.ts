@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import type { MeterAnswer } from '../inspection/inspection';
 import type { LifeEntry, LifeEntryContent } from '../parts/lifeEntry';
 import { CAR, findingOf, inspectionOf, readingOf, rulesWith, treadOf } from '../tests/builders';
-import type { VisitRecord } from '../trends/series';
+import type { VisitRecord } from '../inspection/visitRecord';
 import { outlookOf } from './outlookOf';
 import type { VehicleOutlook } from './vehicleOutlook';
 

@@ -1,13 +1,6 @@
+import type { LeakLook } from '../trends/standingLooks';
 import { LEAK_STAGES, type LeakObservation, type LeakStage } from '../catalogue/leaks';
 import type { PointCode } from '../catalogue/catalogue';
-
-/** What was seen of one place at one visit. */
-export interface LeakLook {
-  readonly inspectionId: string;
-  readonly at: string;
-  readonly point: PointCode;
-  readonly observation: Pick<LeakObservation, 'stage' | 'fluid' | 'place' | 'wiped'>;
-}
 
 /** A place that leaked once, and what became of it. */
 export interface LeakSpot {

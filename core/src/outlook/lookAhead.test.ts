@@ -2,7 +2,7 @@ import { gradePoint } from '../grading/gradePoint';
 import { CAR, contextOf, findingOf, inspectionOf, readingOf, rulesWith, treadOf, ofItsVisit } from '../tests/builders';
 import { currentFindings } from '../inspection/currentFindings';
 import type { Finding, Reading } from '../inspection/finding';
-import type { VisitRecord } from '../trends/series';
+import type { VisitRecord } from '../inspection/visitRecord';
 import { aheadNotes, lookAheadOf } from './lookAhead';
 
 const REF = { point: 'pad.inner', place: '1L' } as const;

@@ -1,17 +1,18 @@
-import type { AheadNote, LookAhead } from '../grading/aheadNote';
+import type { AheadNote, LookAhead } from '../inspection/aheadNote';
 import { readingAt, readingValue, type Finding } from '../inspection/finding';
 import { uncertaintyOf } from '../grading/compared';
 import type { LifeEntry } from '../parts/lifeEntry';
-import { wearEnd, runsOut } from '../report/composeReport';
+import { wearEnd, runsOut } from '../trends/runOut';
 import type { Rules } from '../rules/rulebook';
 import { BUILT_IN_FLEET, type FleetKnowledge } from '../trends/fleetKnowledge';
 import { chanceWithin } from '../trends/forecast';
-import { seriesFrom, seriesKey, type VisitMoment, type VisitRecord } from '../trends/series';
+import type { VisitRecord } from '../inspection/visitRecord';
+import { seriesFrom, seriesKey, type VisitMoment } from '../trends/series';
 import { rawReadings, standingLooks } from '../trends/standingLooks';
-import { useFrom } from '../trends/useOf';
+import { usageFrom } from '../trends/usageOf';
 import type { Vehicle } from '../vehicle/vehicle';
-import { groupBy } from '../wear/groupBy';
-import { daysBetween } from '../trends/daysBetween';
+import { groupBy } from '../sums/groupBy';
+import { daysBetween } from '../sums/daysBetween';
 import { nextVisitOf } from './nextVisit';
 
 export interface LookAheadGiven {
@@ -34,7 +35,7 @@ export function lookAheadOf(given: LookAheadGiven): LookAhead {
   const visits = given.visits.filter((visit) => visit.inspection.startedAt < inspection.startedAt);
   const moments = [...visits.map((visit) => visit.inspection), inspection];
   const nextVisit = nextVisitOf(moments);
-  const use = nextVisit === null ? null : useFrom(moments, entries, vehicle.meterUnit, fleet.use);
+  const use = nextVisit === null ? null : usageFrom(moments, entries, vehicle.meterUnit, fleet.use);
   if (nextVisit === null || use === null) return () => null;
   const alike = groupBy(
     rawReadings(standingLooks(visits.flatMap(({ findings }) => findings)), { vehicle, house: rules.house }),

@@ -1,7 +1,8 @@
 import { CAR, findingOf, inspectionOf, readingOf, rulesWith } from '../tests/builders';
 import { DRY, type LeakStage } from '../catalogue/leaks';
-import type { VisitRecord } from '../trends/series';
-import { leakSpots, type LeakLook } from './leakSpots';
+import type { VisitRecord } from '../inspection/visitRecord';
+import type { LeakLook } from '../trends/standingLooks';
+import { leakSpots } from './leakSpots';
 import { outlookOf } from './outlookOf';
 
 const look = (

@@ -1,7 +1,7 @@
 import type { LifeEntry } from '../parts/lifeEntry';
 import type { Rules } from '../rules/rulebook';
 import { BUILT_IN_FLEET, type FleetKnowledge } from '../trends/fleetKnowledge';
-import type { VisitRecord } from '../trends/series';
+import type { VisitRecord } from '../inspection/visitRecord';
 import type { Vehicle } from '../vehicle/vehicle';
 import { vehicleOutlook, type VehicleOutlook } from './vehicleOutlook';
 

@@ -1,5 +1,5 @@
 import { coldPressureAtReference } from '../grading/pressureAtReference';
-import { daysBetween } from '../trends/daysBetween';
+import { daysBetween } from '../sums/daysBetween';
 import type { RawReading } from '../trends/standingLooks';
 import type { VisitMoment } from '../trends/series';
 import type { PressureLoss } from '../wear/rateChange';

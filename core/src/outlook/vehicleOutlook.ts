@@ -1,23 +1,23 @@
 import type { MeasureCode } from '../catalogue/measures';
 import type { LifeEntry } from '../parts/lifeEntry';
-import { wearEnd, forecastSeries, runsOut, type Report } from '../report/composeReport';
+import { wearEnd, forecastSeries, runsOut, type RunOut } from '../trends/runOut';
 import type { Rules } from '../rules/rulebook';
 import type { FleetKnowledge } from '../trends/fleetKnowledge';
 import { chanceWithin } from '../trends/forecast';
 import { METER_STEP, partHistory } from '../trends/partHistory';
 import { lastLook, seriesFrom, type Series, type VisitMoment } from '../trends/series';
 import { leakLooks, rawReadings, standingLooks, type RawReading, type TrendEntry } from '../trends/standingLooks';
-import { useFrom } from '../trends/useOf';
+import { usageFrom } from '../trends/usageOf';
 import type { Vehicle } from '../vehicle/vehicle';
 import { priorFor } from '../wear/fleetRates';
-import type { UseForecast } from '../wear/useModel';
+import type { UsageForecast } from '../wear/usageModel';
 import { TOLD_FROM, findPressureLoss, findRateChange } from '../wear/rateChange';
-import { daysBetween } from '../trends/daysBetween';
+import { daysBetween } from '../sums/daysBetween';
 import { stateTrends, type StateTrend } from '../states/stateTrends';
 import { nextVisitOf } from './nextVisit';
 import { leakSpots, type LeakSpot } from './leakSpots';
 import { pressureLosses } from './pressureLosses';
-import { useChanges, type UseChange } from './useChanges';
+import { usageChanges, type UsageChange } from './usageChanges';
 
 export interface OutlookGiven {
   readonly vehicle: Vehicle;
@@ -48,10 +48,10 @@ export type ChangeNote =
       readonly since: string;
       readonly sureness: number;
     }
-  | UseChange;
+  | UsageChange;
 
 /** One part's forecast, and the chance that it meets its limit before the vehicle comes again; null where that is not known. */
-export type PartOutlook = Report['runOut'][number] & { readonly beforeNext: number | null };
+export type PartOutlook = RunOut & { readonly beforeNext: number | null };
 
 /** What a vehicle is coming to. */
 export interface VehicleOutlook {
@@ -65,7 +65,7 @@ export interface VehicleOutlook {
   readonly nextVisit: string | null;
   /** Every series it was told from, and how the vehicle is used now; null before its meter was read. */
   readonly series: readonly Series[];
-  readonly use: UseForecast | null;
+  readonly use: UsageForecast | null;
 }
 
 /** Everything a vehicle's signed visits and entries say of what comes. */
@@ -73,7 +73,7 @@ export function vehicleOutlook({ vehicle, moments, looks, entries, rules, fleet 
   const standing = standingLooks(looks);
   const raw = rawReadings(standing, { vehicle, house: rules.house });
   const series = seriesFrom(moments, raw, entries);
-  const use = useFrom(moments, entries, vehicle.meterUnit, fleet.use);
+  const use = usageFrom(moments, entries, vehicle.meterUnit, fleet.use);
   const nextVisit = nextVisitOf(moments);
   const parts = forecastSeries(vehicle, worstSpots(vehicle, series, rules), rules, { fleet, use });
   return {
@@ -88,7 +88,7 @@ export function vehicleOutlook({ vehicle, moments, looks, entries, rules, fleet 
     }),
     changes: [
       ...changesOf(vehicle, moments, raw, series, fleet),
-      ...(vehicle.meterUnit === 'km' ? useChanges(entries) : []),
+      ...(vehicle.meterUnit === 'km' ? usageChanges(entries) : []),
     ],
     leaks: leakSpots(leakLooks(standing, new Map(moments.map(({ id, startedAt }) => [id, startedAt])))),
     states: stateTrends({ vehicle, moments, raw, entries, rules, nextVisit, fleet }),

@@ -1,4 +1,4 @@
-import { groupBy } from '../wear/groupBy';
+import { groupBy } from '../sums/groupBy';
 import type { PointCode } from '../catalogue/catalogue';
 import type { Spot } from '../catalogue/points/point';
 import type { Job } from '../vehicle/jobs';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { CAR, findingOf, inspectionOf, treadOf, plainSeries } from '../tests/builders';
-import { type VisitRecord } from '../trends/series';
+import type { VisitRecord } from '../inspection/visitRecord';
 import { rotationProblem, standingEntries, type LifeEntry, type LifeEntryContent } from './lifeEntry';
 import { oilPer1000 } from './logs';
 import { threadParts } from './threadParts';

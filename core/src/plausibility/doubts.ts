@@ -3,7 +3,7 @@ import type { Spot } from '../catalogue/points/point';
 import { uncertaintyOf } from '../grading/compared';
 import { tyreAgeYears } from '../grading/tyreAge';
 import { readingAt, readingValue, type Finding, type Reading } from '../inspection/finding';
-import type { HouseRules } from '../rules/houseRules';
+import type { HouseRules } from '../house/houseRules';
 
 /** Something odd that is asked once and kept. */
 export interface Doubt {

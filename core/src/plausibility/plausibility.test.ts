@@ -1,7 +1,7 @@
 import { MEASURES, MEASURE_CODES } from '../catalogue/measures';
 import { CATALOGUE } from '../catalogue/catalogue';
 import { CAR, findingOf, leakOf, readingOf, treadOf } from '../tests/builders';
-import { USUAL_HOUSE_RULES } from '../rules/houseRules';
+import { USUAL_HOUSE_RULES } from '../house/houseRules';
 import { impossibleIn } from './checkFinding';
 import { doubtId, doubtsAbout as doubtsOf } from './doubts';
 import { checkMeter } from './checkMeter';

@@ -2,7 +2,7 @@ import type { Job } from '../vehicle/jobs';
 import type { Vehicle } from '../vehicle/vehicle';
 import { NO_PROOF, type Act } from '../acts/act';
 import type { LifeEntry } from '../parts/lifeEntry';
-import { USUAL_HOUSE_RULES } from '../rules/houseRules';
+import { USUAL_HOUSE_RULES } from '../house/houseRules';
 import { CAR, inspectionOf } from '../tests/builders';
 import { stickerOf } from './stickerOf';
 

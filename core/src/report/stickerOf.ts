@@ -1,11 +1,11 @@
 import { formatISO } from 'date-fns/formatISO';
-import { monthsAfter } from '../bench/due';
+import { monthsAfter } from '../calculators/due';
 import { entriesOf, standingEntries, type LifeEntry } from '../parts/lifeEntry';
 import { looseEnds } from '../acts/looseEnds';
 import type { Act } from '../acts/act';
 import type { EndKind } from '../acts/endKinds';
 import type { Inspection } from '../inspection/inspection';
-import type { HouseRules } from '../rules/houseRules';
+import type { HouseRules } from '../house/houseRules';
 import { jobKey, type Job, type JobCode } from '../vehicle/jobs';
 import type { Vehicle } from '../vehicle/vehicle';
 

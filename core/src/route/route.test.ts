@@ -1,4 +1,4 @@
-import { USUAL_HOUSE_RULES } from '../rules/houseRules';
+import { USUAL_HOUSE_RULES } from '../house/houseRules';
 import { templateBy } from '../catalogue/templates';
 import { pointKey } from '../catalogue/catalogue';
 import { walkSteps } from '../inspection/walkSteps';

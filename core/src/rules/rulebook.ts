@@ -1,7 +1,7 @@
 import { BUILT_IN_TEMPLATES, templateBy, type Template } from '../catalogue/templates';
 import { BASELINE, US_LIGHT } from '../limits/baseline';
 import type { LimitSheet } from '../limits/limitSheet';
-import { USUAL_HOUSE_RULES, type HouseRules } from './houseRules';
+import { USUAL_HOUSE_RULES, type HouseRules } from '../house/houseRules';
 
 /**
  * A workshop's rules as they stood at one time: limit sheets, templates and house rules under one version number.

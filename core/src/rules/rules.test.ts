@@ -4,10 +4,10 @@ import { VOCABULARIES, VOCABULARY_NAMES } from '../catalogue/words';
 import { BASELINE, US_LIGHT } from '../limits/baseline';
 import { sheetProblems, wordGrade, type LimitRow } from '../limits/limitSheet';
 import { CAR, findingOf, inspectionOf, readingOf, treadOf } from '../tests/builders';
-import { HOUSE_CHOICES, HOUSE_QUESTIONS, USUAL_HOUSE_RULES } from './houseRules';
+import { HOUSE_CHOICES, HOUSE_QUESTIONS, USUAL_HOUSE_RULES } from '../house/houseRules';
 import { BUILT_IN_RULEBOOK, newestRulebook, rulebookAt, rulesOf, type Rulebook } from './rulebook';
 import { rulebookProblems } from './rulebookProblems';
-import { whatChanges } from './whatChanges';
+import { whatChanges } from '../grading/whatChanges';
 
 describe('the built-in sheets', () => {
   test.each([

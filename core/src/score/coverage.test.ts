@@ -1,7 +1,7 @@
 import { fleetWorld, type WorldPart, type WorldVehicle } from '../simulator/fleetWorld';
 import { learnRates, priorFor, type PartHistory } from '../wear/fleetRates';
 import { chanceAt, believe, crossingAt, crossingCurve } from '../wear/wearBelief';
-import { dayOfChance, learnUse, useNow, type MeterPoint } from '../wear/useModel';
+import { dayOfChance, learnUsage, usageNow, type MeterPoint } from '../wear/usageModel';
 import { JUDGED, meanPinball, quantileOf } from './loss';
 import { naiveLeft } from './naive';
 
@@ -42,7 +42,7 @@ function forecasts(changing: boolean): Told[] {
   const world = fleetWorld({ ...PLAN, changing });
   const from = 4 * YEAR;
   const rates = learnRates(world.flatMap((one) => one.parts.flatMap((part) => historyOf(one, part, from) ?? [])));
-  const use = learnUse(world.map((one) => metersOf(one, from)));
+  const use = learnUsage(world.map((one) => metersOf(one, from)));
   return world.flatMap((vehicle) =>
     vehicle.visits
       .filter(({ day }) => day > from && day < from + YEAR)
@@ -53,7 +53,7 @@ function forecasts(changing: boolean): Told[] {
           const { crossedKm, crossedDay } = part;
           if (!history || !isRead || crossedKm === null || crossedDay === null || crossedDay <= day) return [];
           const curve = crossingCurve(believe(priorFor(rates, history), history.fitted, history.readings), part.limit);
-          const now = useNow(metersOf(vehicle, day), use);
+          const now = usageNow(metersOf(vehicle, day), use);
           const fitted = history.fitted && { x: history.fitted.x, y: history.fitted.fresh };
           const input = { readings: history.readings, fitted, limit: part.limit, fleetLife: null };
           return [

@@ -4,7 +4,7 @@ import { BUILT_IN_FLEET } from '../trends/fleetKnowledge';
 import { forecastOf } from '../trends/forecast';
 import type { RawReading } from '../trends/standingLooks';
 import { seriesFrom, type Series, type VisitMoment } from '../trends/series';
-import { useFrom } from '../trends/useOf';
+import { usageFrom } from '../trends/usageOf';
 import { calibrationsOf, judge, scoreLine, type Judgement } from './judge';
 import { STORED_CHANCES, toStore, type StoredForecast } from './storedForecast';
 
@@ -39,7 +39,7 @@ const LIMIT = 1.5;
 function stored(values: readonly number[]): StoredForecast {
   const [series] = seriesUpTo(values);
   if (!series) throw new Error('no series');
-  const use = useFrom(
+  const use = usageFrom(
     values.map((_, n) => moment(n)),
     [],
     'km',

@@ -1,5 +1,5 @@
 import { calibrate, type Calibration, type ScoredChance } from '../wear/calibration';
-import { groupBy } from '../wear/groupBy';
+import { groupBy } from '../sums/groupBy';
 import type { Range } from '../trends/forecast';
 import type { Series } from '../trends/series';
 import { JUDGED, meanPinball, quantileOf } from './loss';

@@ -1,7 +1,7 @@
 import type { MeasureCode } from '../catalogue/measures';
 import { readingValue, type Reading } from '../inspection/finding';
 import type { TrendEntry } from '../trends/standingLooks';
-import { groupBy } from '../wear/groupBy';
+import { groupBy } from '../sums/groupBy';
 import type { Repeats } from './repeatability';
 
 /** An entry with the name of who made it. */

@@ -1,7 +1,7 @@
 import type { PointCode } from '../catalogue/catalogue';
 import type { Vehicle } from '../vehicle/vehicle';
 import { chanceAt, crossingAt, crossingCurve } from '../wear/wearBelief';
-import { dayOfChance } from '../wear/useModel';
+import { dayOfChance } from '../wear/usageModel';
 import { beliefOf, type Forecast, type ForecastGiven, type Range } from '../trends/forecast';
 import { METER_STEP } from '../trends/partHistory';
 import { lastLook, type Series } from '../trends/series';

@@ -129,7 +129,7 @@ function vehicleOf(plan: FleetWorldPlan, random: () => number): WorldVehicle {
   const job = USES[Math.floor(random() * USES.length)] ?? USES[0];
   const days = Math.round(plan.years * DAYS);
   const steps = Math.ceil(days / STEP_DAYS) + 1;
-  const truth = useOf(job.kmPerDay * spread(0.35, random), steps, plan.changing, days, random);
+  const truth = usageOf(job.kmPerDay * spread(0.35, random), steps, plan.changing, days, random);
   const kmAt = (day: number) => {
     const at = Math.min(day / STEP_DAYS, steps - 1);
     const [low, high] = [truth.km[Math.floor(at)] ?? 0, truth.km[Math.min(Math.floor(at) + 1, steps - 1)] ?? 0];
@@ -155,7 +155,7 @@ function vehicleOf(plan: FleetWorldPlan, random: () => number): WorldVehicle {
   };
 }
 
-function useOf(kmPerDay: number, steps: number, changing: boolean, days: number, random: () => number): Truth {
+function usageOf(kmPerDay: number, steps: number, changing: boolean, days: number, random: () => number): Truth {
   const km = new Float64Array(steps);
   const routes = new Float64Array(steps).fill(1);
   const events: WorldEvent[] = [];

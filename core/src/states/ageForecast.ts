@@ -1,5 +1,5 @@
 import { STORED_CHANCES } from '../score/storedForecast';
-import { daysBetween } from '../trends/daysBetween';
+import { daysBetween } from '../sums/daysBetween';
 import type { Range } from '../trends/forecast';
 import { UNCALIBRATED, askFor, worth, type Calibration } from '../wear/calibration';
 import type { AgeShape } from './ageShapes';

@@ -1,17 +1,17 @@
 import type { MeasureCode } from '../catalogue/measures';
 import type { PointCode } from '../catalogue/catalogue';
-import { CHARGED_V } from '../bench/battery';
+import { CHARGED_V } from '../vehicle/specSheet';
 import { coldPressureAtReference } from '../grading/pressureAtReference';
 import { rowsFor } from '../limits/rowsFor';
 import type { Threshold } from '../limits/limitSheet';
 import { entriesOf, standingEntries, type LifeEntry } from '../parts/lifeEntry';
 import type { Rules } from '../rules/rulebook';
-import { daysBetween } from '../trends/daysBetween';
+import { daysBetween } from '../sums/daysBetween';
 import { calibrationOf, type FleetKnowledge } from '../trends/fleetKnowledge';
 import type { RawReading } from '../trends/standingLooks';
 import { seriesKey, type VisitMoment } from '../trends/series';
 import type { Vehicle } from '../vehicle/vehicle';
-import { groupBy } from '../wear/groupBy';
+import { groupBy } from '../sums/groupBy';
 import { AGE_SHAPES, agesByTime } from './ageShapes';
 import { DAYS_PER_MONTH, ageForecast, type AgeForecast } from './ageForecast';
 

@@ -1,8 +1,9 @@
 import type { GradingContext } from '../grading/compared';
 import { BUILT_IN_RULEBOOK, rulesOf, type Rules } from '../rules/rulebook';
-import { USUAL_HOUSE_RULES, type HouseRules } from '../rules/houseRules';
+import { USUAL_HOUSE_RULES, type HouseRules } from '../house/houseRules';
 import type { LifeEntry } from '../parts/lifeEntry';
-import { seriesOf, type Series, type VisitRecord } from '../trends/series';
+import type { VisitRecord } from '../inspection/visitRecord';
+import { seriesOf, type Series } from '../trends/series';
 import { currentFindings } from '../inspection/currentFindings';
 import { nextFinding, type Finding, type FindingChange, type Reading } from '../inspection/finding';
 import type { Inspection } from '../inspection/inspection';

@@ -1,7 +1,7 @@
 import type { Vehicle } from '../vehicle/vehicle';
 import { askFor, worth } from '../wear/calibration';
 import { priorFor, type PartHistory } from '../wear/fleetRates';
-import { chanceByDay, dayOfChance, type UseForecast } from '../wear/useModel';
+import { chanceByDay, dayOfChance, type UsageForecast } from '../wear/usageModel';
 import { believe, chanceAt, crossingAt, crossingCurve, stateOf, type WearBelief } from '../wear/wearBelief';
 import { BUILT_IN_FLEET, calibrationOf, type FleetKnowledge } from './fleetKnowledge';
 import { METER_STEP, partHistory } from './partHistory';
@@ -54,7 +54,7 @@ export interface ForecastGiven {
   readonly vehicle: Pick<Vehicle, 'id' | 'class' | 'use' | 'meterUnit'>;
   readonly fleet?: FleetKnowledge;
   /** How the vehicle is used now; without it there are no dates. */
-  readonly use?: UseForecast | null;
+  readonly use?: UsageForecast | null;
   /** Chance to be caught under the limit that the house bears, over 0 to 1. */
   readonly bears?: number;
 }
@@ -135,7 +135,7 @@ export function wearLine(series: Series, given: Pick<ForecastGiven, 'vehicle' | 
   return lineOf(belief, last.travelled, METER_STEP[given.vehicle.meterUnit]);
 }
 
-function daysOf(use: UseForecast, byDistance: (ahead: number) => number, ask: (chance: number) => number): Range {
+function daysOf(use: UsageForecast, byDistance: (ahead: number) => number, ask: (chance: number) => number): Range {
   const finite = (days: number) => (Number.isFinite(days) ? days : null);
   return {
     low: Math.min(FAR_DAYS, dayOfChance(use, ask(0.1), byDistance)),
@@ -148,7 +148,7 @@ function daysOf(use: UseForecast, byDistance: (ahead: number) => number, ask: (c
 export function chanceWithin(
   series: Series,
   limit: number,
-  given: ForecastGiven & { readonly use: UseForecast },
+  given: ForecastGiven & { readonly use: UsageForecast },
   days: number,
 ): number {
   const fleet = given.fleet ?? BUILT_IN_FLEET;

@@ -2,7 +2,7 @@ import { MEASURES } from '../catalogue/measures';
 import type { Vehicle } from '../vehicle/vehicle';
 import { priorFor, type PartHistory } from '../wear/fleetRates';
 import type { FleetKnowledge } from './fleetKnowledge';
-import { groupBy } from '../wear/groupBy';
+import { groupBy } from '../sums/groupBy';
 import type { Series, SeriesBound } from './series';
 
 /** What one step of x is in the meter's unit: wear per 1000 km and per 25 h lie near each other. */

@@ -1,9 +1,10 @@
 import { CAR, findingOf, inspectionOf, readingOf, rulesWith, treadOf, plainSeries } from '../tests/builders';
-import { wearEnd, forecastSeries } from '../report/composeReport';
+import { wearEnd, forecastSeries } from '../trends/runOut';
 import type { Finding } from '../inspection/finding';
 import type { Vehicle } from '../vehicle/vehicle';
 import { forecastOf } from './forecast';
-import { lastLook, seriesKey, type VisitRecord } from './series';
+import type { VisitRecord } from '../inspection/visitRecord';
+import { lastLook, seriesKey } from './series';
 
 const visit = (n: number, meter: number, look: (id: string) => Finding[]): VisitRecord => {
   const id = `00000000-0000-4000-8000-0000000000e${n}`;

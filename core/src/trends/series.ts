@@ -1,3 +1,4 @@
+import type { VisitRecord } from '../inspection/visitRecord';
 import { MEASURES, type MeasureCode } from '../catalogue/measures';
 import { cataloguePoint, mainSlot, pointKey, type PointCode } from '../catalogue/catalogue';
 import type { Spot } from '../catalogue/points/point';
@@ -5,7 +6,7 @@ import type { Bound, Finding } from '../inspection/finding';
 import type { Inspection } from '../inspection/inspection';
 import { entriesOf, standingEntries, type LifeEntry } from '../parts/lifeEntry';
 import { partOfPoint, threadParts } from '../parts/threadParts';
-import { groupBy } from '../wear/groupBy';
+import { groupBy } from '../sums/groupBy';
 import { rawReadings, standingLooks, type LooksGiven, type RawReading } from './standingLooks';
 import { travelledByVisit } from './travelled';
 
@@ -50,11 +51,6 @@ export interface Series {
   readonly bounds?: readonly SeriesBound[];
   /** Null where nobody told what it was when new. */
   readonly fitted: FittedPart | null;
-}
-
-export interface VisitRecord {
-  readonly inspection: Inspection;
-  readonly findings: readonly Finding[];
 }
 
 /** Names the series of a measure at one place; the point's main measure needs no name of its own. */

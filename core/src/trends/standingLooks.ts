@@ -4,10 +4,10 @@ import { standingOf } from '../inspection/currentFindings';
 import { PHASES, readingValue, type Bound, type Finding, type Phase, type Reading } from '../inspection/finding';
 import type { PointCode } from '../catalogue/catalogue';
 import { SPOTS, type Spot } from '../catalogue/points/point';
-import type { LeakLook } from '../outlook/leakSpots';
-import type { HouseRules } from '../rules/houseRules';
+import type { LeakObservation } from '../catalogue/leaks';
+import type { HouseRules } from '../house/houseRules';
 import type { Vehicle } from '../vehicle/vehicle';
-import { groupBy } from '../wear/groupBy';
+import { groupBy } from '../sums/groupBy';
 
 /** What is taken of an entry to tell what goes on over visits. */
 export type TrendEntry = Pick<
@@ -28,6 +28,14 @@ export interface RawReading {
   readonly u: number;
   /** Left out where the value is one: a bound says on which side of it the truth lies. */
   readonly bound?: Exclude<Bound, 'exact'>;
+}
+
+/** What was seen of one place at one visit. */
+export interface LeakLook {
+  readonly inspectionId: string;
+  readonly at: string;
+  readonly point: PointCode;
+  readonly observation: Pick<LeakObservation, 'stage' | 'fluid' | 'place' | 'wiped'>;
 }
 
 /** What decides how a look counts: the rating's standard, how well the house's readings repeat. */

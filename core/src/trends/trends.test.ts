@@ -1,8 +1,8 @@
 import { CAR, findingOf, inspectionOf, readingOf, treadOf, plainSeries } from '../tests/builders';
 import type { LifeEntry } from '../parts/lifeEntry';
 import { chanceWithin, expectedAt, forecastOf } from './forecast';
-import { type VisitRecord } from './series';
-import { useOf } from './useOf';
+import type { VisitRecord } from '../inspection/visitRecord';
+import { usageOf } from './usageOf';
 import { travelledByVisit } from './travelled';
 
 describe('distance travelled', () => {
@@ -62,7 +62,7 @@ describe('series and forecast', () => {
   });
 
   const wear = [visitAt(1, 10_000, 10), visitAt(2, 12_000, 9), visitAt(3, 14_000, 8)];
-  const given = { vehicle: CAR, use: useOf(wear, [], 'km') };
+  const given = { vehicle: CAR, use: usageOf(wear, [], 'km') };
 
   test('a steady line runs out about where it must, with a range around it, in distance and in days', () => {
     const forecast = forecastOf(padSeries(wear), 1.5, given);

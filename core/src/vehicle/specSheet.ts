@@ -1,5 +1,11 @@
-import type { CrankStandard } from '../catalogue/counted';
 import type { Job } from './jobs';
+
+/** Test standards of cranking current; figures of two standards are never compared. */
+export const CRANK_STANDARDS = ['EN', 'SAE', 'DIN', 'IEC', 'JIS'] as const;
+export type CrankStandard = (typeof CRANK_STANDARDS)[number];
+
+/** From here on a battery counts as charged and its cranking current tells of its health, V of a 12 V system at rest. */
+export const CHARGED_V = 12.4;
 
 export const BATTERY_TYPES = ['flooded', 'efb', 'agm', 'lithium'] as const;
 export type BatteryType = (typeof BATTERY_TYPES)[number];

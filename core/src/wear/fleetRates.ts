@@ -1,4 +1,4 @@
-import { groupBy } from './groupBy';
+import { groupBy } from '../sums/groupBy';
 import { believe, type Fitted, type RatePrior, type WearReading } from './wearBelief';
 
 /** One part as the fleet learns from it. */

@@ -2,9 +2,9 @@ import fc from 'fast-check';
 import { normalDraw, seededRandom } from '../simulator/random';
 import { UNCALIBRATED, askFor, calibrate, worth } from './calibration';
 import { learnRates, priorFor, roughRate, type PartHistory } from './fleetRates';
-import { normalCdf } from './normal';
+import { normalCdf } from '../sums/normal';
 import { findPressureLoss, findRateChange } from './rateChange';
-import { USUAL_USE, chanceByDay, dayOfChance, expectedUse, learnUse, useNow } from './useModel';
+import { USUAL_USAGE, chanceByDay, dayOfChance, expectedUse, learnUsage, usageNow } from './usageModel';
 import {
   believe,
   chanceAt,
@@ -170,22 +170,22 @@ describe('use', () => {
   };
 
   test('its season is found and taken out', () => {
-    const fleet = learnUse([meter(0.05, 0.3), meter(0.08, 0.3), meter(0.03, 0.3)]);
+    const fleet = learnUsage([meter(0.05, 0.3), meter(0.08, 0.3), meter(0.03, 0.3)]);
     expect(fleet.cosine).toBeCloseTo(0.3, 1);
     expect(Math.abs(fleet.sine)).toBeLessThan(0.06);
-    const use = useNow(meter(0.05, 0.3), fleet);
+    const use = usageNow(meter(0.05, 0.3), fleet);
     expect(expectedUse(use, YEAR)).toBeCloseTo(0.05 * YEAR, 0);
   });
 
   test('days follow distance; no history leaves the fleet’s usual use, and doubt', () => {
-    const use = useNow(meter(0.05, 0), USUAL_USE);
+    const use = usageNow(meter(0.05, 0), USUAL_USAGE);
     const day = dayOfChance(use, 0.5, (ahead) => (ahead >= 5 ? 1 : 0));
     expect(day).toBeGreaterThan(90);
     expect(day).toBeLessThan(110);
     expect(chanceByDay(use, 30, (ahead) => (ahead >= 5 ? 1 : 0))).toBeLessThan(0.05);
-    expect(useNow([], USUAL_USE)).toMatchObject({ perDay: USUAL_USE.usual, sigma: USUAL_USE.usualSigma });
+    expect(usageNow([], USUAL_USAGE)).toMatchObject({ perDay: USUAL_USAGE.usual, sigma: USUAL_USAGE.usualSigma });
     expect(dayOfChance(use, 0.5, () => 0)).toBe(Infinity);
-    expect(learnUse([])).toBe(USUAL_USE);
+    expect(learnUsage([])).toBe(USUAL_USAGE);
   });
 });
 

@@ -1,4 +1,4 @@
-import { normalCdf } from './normal';
+import { normalCdf } from '../sums/normal';
 
 /** What is known of a part's wear rate before it is read: log-normal, per 1000 km, h or month. */
 export interface RatePrior {

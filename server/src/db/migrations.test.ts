@@ -5,7 +5,7 @@ import { DRY, PLAIN_AXLE } from '@weskopos/core';
 import { readRulebooks } from '../rules/readRulebooks';
 import { liftedLife, readExample, type KeptLife } from '../tests/examples';
 import { newFolder } from '../tests/workshop';
-import { readLife } from '../vehicles/readLife';
+import { readLife } from '../inspections/readLife';
 import type { Engine } from './engine';
 import { migrate, readMigrations } from './migrate';
 import { openPglite } from './pgliteEngine';

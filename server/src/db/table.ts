@@ -47,6 +47,9 @@ export function recordFrom<T>(table: Table<T>, row: Row): T {
   return Object.fromEntries(entries) as T;
 }
 
+/** Who made an entry: a column beside the record's own. */
+export const MADE_BY: Column = { column: 'made_by', type: 'uuid' };
+
 /** Columns that are no field of the record, with what is in them: who made it and the like. */
 export type Beside = readonly (readonly [Column, SqlValue])[];
 

@@ -1,9 +1,9 @@
 import type { Scorecard, VehicleBoard } from '@weskopos/contract';
 import type { FleetKnowledge, Rules } from '@weskopos/core';
 import { calibrationsOf, scoreLine, type Judgement } from '@weskopos/core/src/score/judge';
-import { groupBy } from '@weskopos/core/src/wear/groupBy';
+import { groupBy } from '@weskopos/core/src/sums/groupBy';
 import { learnRates, type PartHistory } from '@weskopos/core/src/wear/fleetRates';
-import { learnUse, type MeterPoint } from '@weskopos/core/src/wear/useModel';
+import { learnUsage, type MeterPoint } from '@weskopos/core/src/wear/usageModel';
 import { parentPort } from 'node:worker_threads';
 import { sumVehicle } from './sumVehicle';
 import type { VehiclePage } from './vehiclePages';
@@ -56,7 +56,7 @@ function take(request: FleetRequest): FleetReply {
   return {
     kind: 'done',
     answer: {
-      knowledge: { learnedAt: request.now, rates: learnRates(histories), use: learnUse(meters), distance, dates },
+      knowledge: { learnedAt: request.now, rates: learnRates(histories), use: learnUsage(meters), distance, dates },
       scores: {
         forecasts: judged.length,
         byKind: lines(({ forecast }) => forecast.kind),

@@ -5,9 +5,9 @@ import { ageingSeries, ageingToStore } from '@weskopos/core/src/states/ageScore'
 import { judge, type Judgement } from '@weskopos/core/src/score/judge';
 import { toStore, type StoredForecast } from '@weskopos/core/src/score/storedForecast';
 import { allPartsOf, peersRate } from '@weskopos/core/src/trends/partHistory';
-import { meterPoints } from '@weskopos/core/src/trends/useOf';
+import { meterPoints } from '@weskopos/core/src/trends/usageOf';
 import type { PartHistory } from '@weskopos/core/src/wear/fleetRates';
-import type { MeterPoint } from '@weskopos/core/src/wear/useModel';
+import type { MeterPoint } from '@weskopos/core/src/wear/usageModel';
 import type { VehiclePage } from './vehiclePages';
 
 /** What one vehicle gives the fleet, and gets from it. */

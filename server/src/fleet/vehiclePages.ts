@@ -9,7 +9,7 @@ import {
 import type { StoredForecast } from '@weskopos/core/src/score/storedForecast';
 import type { Queries } from '../db/engine';
 import { readLifeEntries } from '../vehicles/readLifeEntries';
-import { readVehicle } from '../vehicles/readLife';
+import { readVehicle } from '../vehicles/readVehicle';
 import { readTrendEntries, type EntriesWanted } from './trendEntries';
 
 /** All that trends are made of, of one vehicle: signed visits only. */

@@ -1,8 +1,7 @@
 import { actTable, flatAct } from '@weskopos/contract';
 import type { Act } from '@weskopos/core';
-import { insertRecords } from '../db/table';
+import { MADE_BY, insertRecords } from '../db/table';
 import { AS_SAID, refused, takes, type Writer } from '../ledger/change';
-import { MADE_BY } from './madeBy';
 
 interface Facts {
   readonly signed_at: string | null;

@@ -1,9 +1,8 @@
 import { findingTable } from '@weskopos/contract';
 import { cataloguePoint, hasPlace, type Axle, type Finding } from '@weskopos/core';
 import type { Queries, Tx } from '../db/engine';
-import { insertRecords } from '../db/table';
+import { MADE_BY, insertRecords } from '../db/table';
 import { AS_SAID, refused, takes, type Decision, type Outcome, type Taken, type Writer } from '../ledger/change';
-import { MADE_BY } from './madeBy';
 import { mayOverride } from './mayOverride';
 
 interface VisitRow {

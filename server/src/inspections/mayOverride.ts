@@ -1,7 +1,7 @@
 import { currentFindings, gradePoint, pointKey, type Finding } from '@weskopos/core';
 import type { Queries } from '../db/engine';
 import { rulesOfVisit } from '../rules/rulesOfVisit';
-import { readLife } from '../vehicles/readLife';
+import { readLife } from './readLife';
 
 /** Whether a person may give this entry its own grade: a lead always, an inspector where no limit of the law has failed. */
 export async function mayOverride(db: Queries, personId: string | null, finding: Finding): Promise<boolean> {

@@ -2,9 +2,15 @@ import { ENDPOINTS } from '@weskopos/contract';
 import type { Context } from '../context';
 import { NotFound } from '../http/problems';
 import { register, type Api } from '../people/register';
+import { readLife } from './readLife';
 import { readVisits } from './readVisits';
 
 export function inspectionRoutes(api: Api, { engine }: Context): void {
+  register(api, ENDPOINTS.life, async ({ params }) => {
+    const life = await readLife(engine, params.id);
+    if (!life) throw new NotFound('vehicle');
+    return life;
+  });
   register(api, ENDPOINTS.inspection, async ({ params }) => {
     const [visit] = await readVisits(engine, 'i.id = $1', params.id);
     if (!visit) throw new NotFound('inspection');

@@ -4,7 +4,7 @@ import type { StoredForecast } from '@weskopos/core/src/score/storedForecast';
 import type { Tx } from '../db/engine';
 import { refused, takes, type Writer } from '../ledger/change';
 import { rulesOfVisit } from '../rules/rulesOfVisit';
-import { readLife } from '../vehicles/readLife';
+import { readLife } from './readLife';
 
 /** What signing found out: it stays as it was then, whatever the fleet or the rules say later. */
 type Signature = {

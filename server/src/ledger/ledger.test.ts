@@ -19,7 +19,7 @@ import {
   type TestWorkshop,
 } from '../tests/workshop';
 import { ledgerTables } from '../tests/tables';
-import { readLife } from '../vehicles/readLife';
+import { readLife } from '../inspections/readLife';
 import { Journal } from './journal';
 import { setDamageAside } from './mend';
 import { segmentsIn } from './segments';

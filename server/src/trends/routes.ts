@@ -4,7 +4,7 @@ import type { Context } from '../context';
 import { NotFound } from '../http/problems';
 import { register, type Api } from '../people/register';
 import { rulesOfToday } from '../rules/rulesOfVisit';
-import { readLife } from '../vehicles/readLife';
+import { readLife } from '../inspections/readLife';
 
 export function trendRoutes(api: Api, { engine, fleet }: Context): void {
   register(api, ENDPOINTS.trends, async ({ params }) => {

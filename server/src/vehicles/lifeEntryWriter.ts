@@ -1,7 +1,6 @@
 import { flatLifeEntry, lifeEntryTable } from '@weskopos/contract';
 import type { LifeEntry } from '@weskopos/core';
-import { insertRecords } from '../db/table';
-import { MADE_BY } from '../inspections/madeBy';
+import { MADE_BY, insertRecords } from '../db/table';
 import { AS_SAID, refused, takes, type Writer } from '../ledger/change';
 
 /** Appends an entry to a vehicle's life; an undo must name one of the same vehicle. */

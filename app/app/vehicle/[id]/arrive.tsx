@@ -1,1 +1,1 @@
-export { Arrival as default } from '../../../src/features/sheets/lazySheets';
+export { Arrival as default } from '../../../src/features/arrival/Arrival';

@@ -1,1 +1,1 @@
-export { LifeSheet as default } from '../../../src/features/sheets/lazySheets';
+export { LifeSheet as default } from '../../../src/features/life/LifeSheet';

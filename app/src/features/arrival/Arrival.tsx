@@ -21,7 +21,7 @@ import { useState } from 'react';
 import { Card } from '../../kit/Card';
 import { Choice } from '../../kit/Choice';
 import { Field } from '../../kit/Field';
-import { Page } from '../../kit/Page';
+import { Page } from '../../shell/Page';
 import { Press } from '../../kit/Press';
 import { usePalette } from '../../kit/theme';
 import { Label, Words } from '../../kit/Words';
@@ -31,8 +31,8 @@ import { words } from '../../words/en';
 import { day, meterTypedUnit, meterWords, templateWords } from '../../words/show';
 import { CornerPhotos } from './CornerPhotos';
 import { StandsNote } from './StandsNote';
-import { NotHere } from '../root/NotHere';
-import { gradingOf } from '../walk/visitContext';
+import { NotHere } from '../../shell/NotHere';
+import { gradingOf } from '../../visit/visitContext';
 
 const STOOD_MOST_H = 10_000;
 /** Fuel as a gauge shows it, share of a full tank. */

@@ -4,7 +4,7 @@ import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
 import { Label, Words } from '../../kit/Words';
 import { PhotoStrip } from '../photo/PhotoStrip';
-import { PhotoTaker } from '../sheets/lazySheets';
+import { PhotoTaker } from '../photo/PhotoTaker';
 
 /** One from each corner, and as many again for what is found there. */
 const MOST = 8;

@@ -3,7 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import { Card } from '../../kit/Card';
 import { Choice } from '../../kit/Choice';
 import { Field } from '../../kit/Field';
-import { Page } from '../../kit/Page';
+import { Page } from '../../shell/Page';
 import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
 import { useIsWide } from '../../kit/theme';

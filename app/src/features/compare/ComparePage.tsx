@@ -6,7 +6,7 @@ import { StyleSheet, View } from 'react-native';
 import { Card } from '../../kit/Card';
 import { Choice } from '../../kit/Choice';
 import { GradeMark } from '../../kit/GradeMark';
-import { Page } from '../../kit/Page';
+import { Page } from '../../shell/Page';
 import { SPACE } from '../../kit/tokens';
 import { usePalette } from '../../kit/theme';
 import { Heading, Label, Words } from '../../kit/Words';
@@ -15,8 +15,8 @@ import { rulesFor } from '../../sync/workshop';
 import { words } from '../../words/en';
 import { amount, day, pointWords } from '../../words/show';
 import { PhotoStrip } from '../photo/PhotoStrip';
-import { NotHere } from '../root/NotHere';
-import { gradingOf } from '../walk/visitContext';
+import { NotHere } from '../../shell/NotHere';
+import { gradingOf } from '../../visit/visitContext';
 
 /** Two visits side by side: what got worse, what got better, and every figure that moved. */
 export function ComparePage() {

@@ -24,7 +24,7 @@ import { SPACE } from '../../kit/tokens';
 import { Label, Words } from '../../kit/Words';
 import { words } from '../../words/en';
 import { amount, dayAndTime, placeWords } from '../../words/show';
-import { TypedReading } from '../walk/controls/TypedReading';
+import { TypedReading } from '../../controls/TypedReading';
 import { putAct } from './putAct';
 
 interface EndCardProps {

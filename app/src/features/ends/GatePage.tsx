@@ -1,11 +1,11 @@
 import { coldGate } from '@weskopos/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { Page } from '../../kit/Page';
+import { Page } from '../../shell/Page';
 import { Press } from '../../kit/Press';
 import { Words } from '../../kit/Words';
 import { useVisit } from '../../sync/useLife';
 import { words } from '../../words/en';
-import { NotHere } from '../root/NotHere';
+import { NotHere } from '../../shell/NotHere';
 import { GateCard } from './GateCard';
 import { useVisitPoints } from './useVisitPoints';
 

@@ -4,7 +4,7 @@ import { useMemo, useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Card } from '../../kit/Card';
 import { Choice } from '../../kit/Choice';
-import { Page } from '../../kit/Page';
+import { Page } from '../../shell/Page';
 import { Press } from '../../kit/Press';
 import { SPACE, TOUCH } from '../../kit/tokens';
 import { useIsWide, usePalette } from '../../kit/theme';

@@ -8,7 +8,7 @@ import { Heading, Words } from '../../kit/Words';
 import { gradeSentence } from '../../words/reasonSentence';
 import { words } from '../../words/en';
 import { dayAndTime, pointWords } from '../../words/show';
-import { settleFork, type Target } from '../walk/findings';
+import { settleFork, type Target } from '../../visit/findings';
 
 interface ForksCardProps {
   readonly forks: ReadonlyMap<string, readonly Finding[]>;

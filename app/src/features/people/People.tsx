@@ -5,7 +5,7 @@ import { Controller, useForm } from 'react-hook-form';
 import { Card } from '../../kit/Card';
 import { Choice } from '../../kit/Choice';
 import { Field } from '../../kit/Field';
-import { Page } from '../../kit/Page';
+import { Page } from '../../shell/Page';
 import { Press } from '../../kit/Press';
 import { Heading, Label, Words } from '../../kit/Words';
 import { usePalette } from '../../kit/theme';

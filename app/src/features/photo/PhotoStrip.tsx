@@ -4,7 +4,7 @@ import { Image, Pressable, StyleSheet, View } from 'react-native';
 import { CORNER, SPACE } from '../../kit/tokens';
 import { usePalette } from '../../kit/theme';
 import { Words } from '../../kit/Words';
-import { PhotoMarker } from '../sheets/lazySheets';
+import { PhotoMarker } from './PhotoMarker';
 import { MarkLayer } from './MarkLayer';
 import { words } from '../../words/en';
 import { usePhotoState } from './usePhotoState';

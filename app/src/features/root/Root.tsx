@@ -4,14 +4,17 @@ import { BarlowCondensed_500Medium } from '@expo-google-fonts/barlow-condensed/5
 import { BarlowCondensed_600SemiBold } from '@expo-google-fonts/barlow-condensed/600SemiBold';
 import { useFonts } from 'expo-font';
 import { Slot } from 'expo-router';
-import { Suspense, useEffect } from 'react';
+import { Suspense, lazy, useEffect } from 'react';
 import { View } from 'react-native';
 import { FONT } from '../../kit/tokens';
 import { PaletteContext, useDevicePalette } from '../../kit/theme';
 import { openWorkshop, useWorkshop } from '../../sync/workshop';
-import { Setup } from '../desk/lazyPages';
+import { followHouse } from '../../words/followHouse';
 import { SignIn } from '../signin/SignIn';
 import { keepShell } from './keepShell';
+
+/** Seen once in a workshop's life. */
+const Setup = lazy(() => import('../signin/Setup').then(({ Setup: page }) => ({ default: page })));
 
 /** Opens the device's store, then shows the way in or the page that was asked for. */
 export function Root() {
@@ -26,6 +29,7 @@ export function Root() {
   useEffect(() => {
     void openWorkshop();
     keepShell();
+    return followHouse();
   }, []);
   if (status === 'opening' || (!fonts && !fontProblem))
     return <View style={{ flex: 1, backgroundColor: palette.ground }} />;

@@ -3,7 +3,7 @@ import { newestRulebook, rulebookProblems, type Rulebook } from '@weskopos/core'
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { Choice } from '../../kit/Choice';
-import { Page } from '../../kit/Page';
+import { Page } from '../../shell/Page';
 import { Press } from '../../kit/Press';
 import { Words } from '../../kit/Words';
 import { call } from '../../sync/transport';

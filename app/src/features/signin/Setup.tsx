@@ -3,7 +3,7 @@ import { setupSchema } from '@weskopos/contract';
 import { useState } from 'react';
 import { Controller, useForm } from 'react-hook-form';
 import { Field } from '../../kit/Field';
-import { Page } from '../../kit/Page';
+import { Page } from '../../shell/Page';
 import { Press } from '../../kit/Press';
 import { Words } from '../../kit/Words';
 import { usePalette } from '../../kit/theme';

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Field } from '../../kit/Field';
-import { Page } from '../../kit/Page';
+import { Page } from '../../shell/Page';
 import { Press } from '../../kit/Press';
 import { Words } from '../../kit/Words';
 import { usePalette } from '../../kit/theme';

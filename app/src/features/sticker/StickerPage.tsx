@@ -2,7 +2,7 @@ import { jobKey, openEnds, waitsOf } from '@weskopos/core';
 import { stickerOf } from '@weskopos/core/src/deskSums';
 import { useLocalSearchParams } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
-import { Page } from '../../kit/Page';
+import { Page } from '../../shell/Page';
 import { Press } from '../../kit/Press';
 import { usePalette } from '../../kit/theme';
 import { CORNER, SPACE } from '../../kit/tokens';
@@ -12,7 +12,7 @@ import { dueWords } from '../../words/dueWords';
 import { words } from '../../words/en';
 import { amount, capital, day, dayAndTime, meterWords } from '../../words/show';
 import { endTitle } from '../ends/EndCard';
-import { NotHere } from '../root/NotHere';
+import { NotHere } from '../../shell/NotHere';
 import { QrMark } from './QrMark';
 
 /** Windscreen sticker and bay card, each small enough to be cut out of one sheet. */

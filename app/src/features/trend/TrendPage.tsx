@@ -1,10 +1,10 @@
 import { runOutOf } from '@weskopos/core';
 import { outlookOf } from '@weskopos/core/src/outlookSums';
 import { useLocalSearchParams } from 'expo-router';
-import { Page } from '../../kit/Page';
+import { Page } from '../../shell/Page';
 import { Words } from '../../kit/Words';
 import { useFleet, useLife, useRules } from '../../sync/useLife';
-import { NotHere } from '../root/NotHere';
+import { NotHere } from '../../shell/NotHere';
 import { StatePanel } from './StatePanel';
 import { TrendPanel } from './TrendPanel';
 

@@ -6,7 +6,7 @@ import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
 import { Heading } from '../../kit/Words';
 import { figureIn } from '../../words/show';
-import { FormCheck, FormChoice, FormField } from '../desk/FormFields';
+import { FormCheck, FormChoice, FormField } from '../../controls/FormFields';
 import { unitOfField, type Typed, type VehicleForm } from './vehicleForm';
 
 const MOST_AXLES = 4;

@@ -5,7 +5,7 @@ import { Card } from '../../kit/Card';
 import { SPACE } from '../../kit/tokens';
 import { Heading, Words } from '../../kit/Words';
 import { words } from '../../words/en';
-import { FormCheck, FormChoice } from '../desk/FormFields';
+import { FormCheck, FormChoice } from '../../controls/FormFields';
 import type { VehicleForm } from './vehicleForm';
 
 const HAS = [

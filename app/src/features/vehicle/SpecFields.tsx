@@ -16,7 +16,7 @@ import { SPACE } from '../../kit/tokens';
 import { Heading } from '../../kit/Words';
 import { words } from '../../words/en';
 import { capital } from '../../words/show';
-import { FormCheck, FormChoice, FormField } from '../desk/FormFields';
+import { FormCheck, FormChoice, FormField } from '../../controls/FormFields';
 import { unitOfField, type VehicleForm } from './vehicleForm';
 
 interface SpecProps {

@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { Words } from '../../kit/Words';
 import { words } from '../../words/en';
 import { figure } from '../../words/show';
-import { TypedReading } from './controls/TypedReading';
+import { TypedReading } from '../../controls/TypedReading';
 
 /** A difference is read again by reading its parts again. */
 const COMPARISONS: readonly string[] = ['spread', 'across', 'inner-outer', 'front-rear'];

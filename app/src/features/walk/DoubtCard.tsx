@@ -7,7 +7,7 @@ import { usePalette } from '../../kit/theme';
 import { Label, Words } from '../../kit/Words';
 import { words } from '../../words/en';
 import { amount } from '../../words/show';
-import { readingChange } from './readings';
+import { readingChange } from '../../visit/readings';
 
 interface DoubtCardProps {
   readonly doubt: Doubt;

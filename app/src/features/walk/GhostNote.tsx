@@ -14,7 +14,7 @@ import { usePalette } from '../../kit/theme';
 import { Words } from '../../kit/Words';
 import { words } from '../../words/en';
 import { amount, day, figure, meterWords } from '../../words/show';
-import type { History } from './visitContext';
+import type { History } from '../../visit/visitContext';
 
 /** Last visit's look at the same points, behind today's. */
 export const GhostNote = memo(function GhostNote({

@@ -7,7 +7,7 @@ import { SPACE } from '../../kit/tokens';
 import { Heading, Words } from '../../kit/Words';
 import { pointWords } from '../../words/show';
 import { Decks } from '../decks/Decks';
-import { CoverageList } from '../overview/CoverageList';
+import { CoverageList } from '../../visit/CoverageList';
 
 interface JumpPanelProps {
   readonly vehicle: Vehicle;

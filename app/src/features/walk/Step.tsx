@@ -22,12 +22,12 @@ import { CloseCall } from './CloseCall';
 import { Controls } from './controls/Controls';
 import type { PutFinding } from './controls/control';
 import { DoubtCard } from './DoubtCard';
-import { putFinding, type Target } from './findings';
+import { putFinding, type Target } from '../../visit/findings';
 import { GhostNote } from './GhostNote';
-import { readingChange } from './readings';
+import { readingChange } from '../../visit/readings';
 import { fitNewPart } from './fitNewPart';
 import { ReasonCard } from './ReasonCard';
-import { canPutRight, partnerOf, withDraft, type Background, type Draft } from './visitContext';
+import { canPutRight, partnerOf, withDraft, type Background, type Draft } from '../../visit/visitContext';
 
 interface StepProps {
   readonly step: WalkStep;

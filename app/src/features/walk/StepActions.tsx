@@ -12,14 +12,14 @@ import { SPACE } from '../../kit/tokens';
 import { usePalette } from '../../kit/theme';
 import { Words } from '../../kit/Words';
 import { words } from '../../words/en';
-import { PhotoTaker } from '../sheets/lazySheets';
+import { PhotoTaker } from '../photo/PhotoTaker';
 import { WordPicker } from './controls/WordPicker';
-import { putFinding, type Target } from './findings';
-import { wordChange } from './readings';
+import { putFinding, type Target } from '../../visit/findings';
+import { wordChange } from '../../visit/readings';
 import { AccessPanel } from './panels/AccessPanel';
 import { MorePanel } from './panels/MorePanel';
 import { NotePanel } from './panels/NotePanel';
-import type { Background } from './visitContext';
+import type { Background } from '../../visit/visitContext';
 
 export type Panel = 'words' | 'note' | 'access' | 'more' | 'photo' | null;
 

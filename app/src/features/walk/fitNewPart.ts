@@ -1,7 +1,7 @@
 import { partOfPoint, standingEntries, type PointRef } from '@weskopos/core';
 import { selectLife, useWorkshop } from '../../sync/workshop';
 import { putEntry } from '../life/putEntry';
-import type { Target } from './findings';
+import type { Target } from '../../visit/findings';
 
 /**
  * The part at a point was put on new since the last visit: from this visit on it is another one. Said once, however many

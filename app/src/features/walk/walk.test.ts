@@ -3,7 +3,7 @@ import { CAR, contextOf, findingOf, readingOf, rulesWith } from '@weskopos/core/
 import { LAMPS, gradePoint, gradedPoints, nextFinding, walkSteps } from '@weskopos/core';
 import { drawMark } from '../photo/drawMark';
 import { nearestPoint } from '../decks/nearestPoint';
-import { quickLook } from './quickLook';
+import { quickLook } from '../../visit/quickLook';
 import { WALK_ACTS, WALK_KEYS, swipeAct, walkAct } from './walkKeys';
 
 const { template, house } = rulesWith();

@@ -5,7 +5,7 @@ import type { YardEntry } from '@weskopos/contract';
 import { Card } from '../../kit/Card';
 import { Field } from '../../kit/Field';
 import { GradeMark } from '../../kit/GradeMark';
-import { Page } from '../../kit/Page';
+import { Page } from '../../shell/Page';
 import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
 import { gradeColours, useIsWide, usePalette } from '../../kit/theme';

@@ -6,13 +6,13 @@ import { usePalette } from '../../../kit/theme';
 import { Label, Words } from '../../../kit/Words';
 import { words } from '../../../words/en';
 import { figureIn, placeWords } from '../../../words/show';
-import { lookChange, readingChange, withReading } from '../readings';
+import { lookChange, readingChange, withReading } from '../../../visit/readings';
 import { Choice } from '../../../kit/Choice';
 import { houseRules } from '../../../words/show';
 import type { ControlProps, PutFinding, SlidingProps } from './control';
 import { LineEntry } from './LineEntry';
 import { TapeColumns, type TapeSlot } from './TapeColumns';
-import { TypedReading } from './TypedReading';
+import { TypedReading } from '../../../controls/TypedReading';
 
 interface BrakeColumnsProps extends SlidingProps {
   readonly step: WalkStep;

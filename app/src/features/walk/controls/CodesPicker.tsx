@@ -8,7 +8,7 @@ import { SPACE } from '../../../kit/tokens';
 import { Words } from '../../../kit/Words';
 import { words } from '../../../words/en';
 import { capital } from '../../../words/show';
-import { lookChange } from '../readings';
+import { lookChange } from '../../../visit/readings';
 import type { ControlProps } from './control';
 
 /** Codes as they are read, before anything is cleared. Read again at closing, only those that return count as standing. */

@@ -17,7 +17,7 @@ import { Press } from '../../../kit/Press';
 import { SPACE } from '../../../kit/tokens';
 import { words } from '../../../words/en';
 import { houseRules, placeWords } from '../../../words/show';
-import { lookChange, withReading, wordChange } from '../readings';
+import { lookChange, withReading, wordChange } from '../../../visit/readings';
 import { Aids } from './Aids';
 import { BrakeColumns } from './BrakeColumns';
 import { CodesPicker } from './CodesPicker';

@@ -5,7 +5,7 @@ import { SPACE } from '../../../kit/tokens';
 import { Label, Words } from '../../../kit/Words';
 import { words } from '../../../words/en';
 import { capital } from '../../../words/show';
-import { lookChange } from '../readings';
+import { lookChange } from '../../../visit/readings';
 import type { ControlProps } from './control';
 
 /** What an uncounted thing is taken to be many of, until told otherwise. */

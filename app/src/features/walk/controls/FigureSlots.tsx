@@ -5,10 +5,10 @@ import { SPACE } from '../../../kit/tokens';
 import { Label } from '../../../kit/Words';
 import { words } from '../../../words/en';
 import { amount } from '../../../words/show';
-import { readingChange } from '../readings';
+import { readingChange } from '../../../visit/readings';
 import type { ControlProps } from './control';
 import { slotLabel } from './TapeColumns';
-import { TypedReading } from './TypedReading';
+import { TypedReading } from '../../../controls/TypedReading';
 
 interface FigureSlotsProps extends ControlProps {
   readonly slots: readonly { readonly measure: MeasureCode; readonly spot: Spot }[];

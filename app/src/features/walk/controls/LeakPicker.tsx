@@ -16,7 +16,7 @@ import { SPACE } from '../../../kit/tokens';
 import { Words } from '../../../kit/Words';
 import { words } from '../../../words/en';
 import { capital } from '../../../words/show';
-import { lookChange } from '../readings';
+import { lookChange } from '../../../visit/readings';
 import type { ControlProps } from './control';
 import { DropTimer } from './DropTimer';
 import { WhichFluid } from './WhichFluid';

@@ -19,10 +19,10 @@ import { SPACE } from '../../../kit/tokens';
 import { Label } from '../../../kit/Words';
 import { words } from '../../../words/en';
 import { capital, pointWords } from '../../../words/show';
-import { readingChange } from '../readings';
-import { withDraft, type Background } from '../visitContext';
+import { readingChange } from '../../../visit/readings';
+import { withDraft, type Background } from '../../../visit/visitContext';
 import type { ControlProps, PutFinding, SlidingProps } from './control';
-import { TypedReading } from './TypedReading';
+import { TypedReading } from '../../../controls/TypedReading';
 
 export interface TapeSlot {
   readonly pointRef: PointRef;

@@ -5,7 +5,7 @@ import { SPACE } from '../../../kit/tokens';
 import { Words } from '../../../kit/Words';
 import { words } from '../../../words/en';
 import { capital } from '../../../words/show';
-import { lookChange, withReading } from '../readings';
+import { lookChange, withReading } from '../../../visit/readings';
 import type { ControlProps } from './control';
 
 /** Height of a tyre's wear bar, mm: 89/459/EEC. */

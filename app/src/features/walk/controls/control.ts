@@ -1,5 +1,5 @@
 import type { Finding, FindingChange, Phase, PointRef } from '@weskopos/core';
-import type { Background, Draft } from '../visitContext';
+import type { Background, Draft } from '../../../visit/visitContext';
 
 export type PutFinding = (ref: PointRef, change: (before: Finding | undefined) => FindingChange) => void;
 

@@ -1,7 +1,7 @@
 import { ACCESS_REASONS, type AccessReason, type Finding, type WalkStep } from '@weskopos/core';
 import { Choice } from '../../../kit/Choice';
 import { words } from '../../../words/en';
-import { putFindings, type Target } from '../findings';
+import { putFindings, type Target } from '../../../visit/findings';
 
 interface AccessPanelProps {
   readonly step: WalkStep;

@@ -9,9 +9,9 @@ import { Words } from '../../../kit/Words';
 import { useWorkshop } from '../../../sync/workshop';
 import { words } from '../../../words/en';
 import { day, pointShort } from '../../../words/show';
-import { putFinding, putFindings, type Target } from '../findings';
-import { lookChange } from '../readings';
-import type { Background } from '../visitContext';
+import { putFinding, putFindings, type Target } from '../../../visit/findings';
+import { lookChange } from '../../../visit/readings';
+import type { Background } from '../../../visit/visitContext';
 
 interface MorePanelProps {
   readonly pointRef: PointRef;

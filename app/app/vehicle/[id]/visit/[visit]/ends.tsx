@@ -1,1 +1,1 @@
-export { EndsPage as default } from '../../../../../src/features/sheets/lazySheets';
+export { EndsPage as default } from '../../../../../src/features/ends/EndsPage';

@@ -1,1 +1,1 @@
-export { GatePage as default } from '../../../../../src/features/sheets/lazySheets';
+export { GatePage as default } from '../../../../../src/features/ends/GatePage';

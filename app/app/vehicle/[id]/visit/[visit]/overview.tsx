@@ -1,1 +1,1 @@
-export { Overview as default } from '../../../../../src/features/sheets/lazySheets';
+export { Overview as default } from '../../../../../src/features/overview/Overview';

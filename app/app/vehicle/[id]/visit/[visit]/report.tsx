@@ -1,1 +1,1 @@
-export { ReportPage as default } from '../../../../../src/features/sheets/lazySheets';
+export { ReportPage as default } from '../../../../../src/features/report/ReportPage';

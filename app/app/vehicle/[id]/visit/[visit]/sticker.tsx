@@ -1,1 +1,1 @@
-export { StickerPage as default } from '../../../../../src/features/sheets/lazySheets';
+export { StickerPage as default } from '../../../../../src/features/sticker/StickerPage';

@@ -1,0 +1,128 @@
+import { MEASURES, parseMeasure, parseWeekCode, type Bound, type MeasureCode } from '@weskopos/core';
+import { useEffect, useRef, useState } from 'react';
+import { StyleSheet, TextInput, View } from 'react-native';
+import { CORNER, FONT, SIZE, SPACE, TOUCH } from '../kit/tokens';
+import { usePalette } from '../kit/theme';
+import { Words } from '../kit/Words';
+import { figure, figureIn, unitWord, workshopUnit } from '../words/show';
+
+interface TypedReadingProps {
+  readonly measure: MeasureCode;
+  readonly label: string;
+  readonly value: number | null;
+  readonly onValue: (value: number, bound: Bound) => void;
+}
+
+type Read =
+  | { readonly status: 'value'; readonly stored: number; readonly bound: Bound }
+  | { readonly status: 'empty' | 'impossible' };
+
+/** Typing settles this long after the last key, ms: a half-typed `1` of `1.5` is not a reading. */
+const SETTLE_MS = 700;
+
+function readTyped(measure: MeasureCode, text: string): Read {
+  if (text.trim() === '') return { status: 'empty' };
+  if (measure === 'tyre-age') {
+    const week = parseWeekCode(text);
+    if (week.status === 'unreadable') return { status: 'impossible' };
+    return { status: 'value', stored: week.yyyyww, bound: week.before2000 ? 'under' : 'exact' };
+  }
+  const parsed = parseMeasure(text, workshopUnit(measure));
+  const { least, most } = MEASURES[measure];
+  if (parsed.status !== 'value' || parsed.stored < least || parsed.stored > most) return { status: 'impossible' };
+  return { status: 'value', stored: Number(parsed.stored.toFixed(4)), bound: 'exact' };
+}
+
+function allowedWords(measure: MeasureCode): string {
+  if (measure === 'tyre-age') return 'Four digits, week and year, e.g. 0523; three before 2000.';
+  const { least, most } = MEASURES[measure];
+  const unit = workshopUnit(measure);
+  const round = (value: number) => figureIn(unit, value).replace(/\.0+$/, '');
+  return `${round(least)} to ${round(most)}${measure === 'level' ? ', 0 min to 1 max' : ` ${unitWord(measure)}`}`;
+}
+
+/** The same reading on the number pad, in either unit. What cannot be is told with its range, and stays as typed. */
+export function TypedReading({ measure, label, value, onValue }: TypedReadingProps) {
+  const palette = usePalette();
+  const shown = value === null ? '' : figure(measure, value).replace('−', '-');
+  const [typed, setTyped] = useState<string | null>(null);
+  const timer = useRef<ReturnType<typeof setTimeout> | null>(null);
+  const pending = useRef<string | null>(null);
+  const input = useRef<(TextInput & Partial<HTMLInputElement>) | null>(null);
+  const impossible = typed !== null && readTyped(measure, typed).status === 'impossible';
+
+  const settle = () => {
+    if (timer.current) clearTimeout(timer.current);
+    const text = pending.current;
+    pending.current = null;
+    if (text === null) return;
+    const read = readTyped(measure, text);
+    if (read.status !== 'value') return;
+    setTyped(null);
+    onValue(read.stored, read.bound);
+  };
+  const settleNow = useRef(settle);
+  useEffect(() => {
+    settleNow.current = settle;
+  });
+  // Leaving the step, by Next or by going back, keeps what was typed.
+  useEffect(() => () => settleNow.current(), []);
+
+  const change = (text: string) => {
+    setTyped(text);
+    pending.current = text;
+    if (timer.current) clearTimeout(timer.current);
+    timer.current = setTimeout(() => settleNow.current(), SETTLE_MS);
+  };
+
+  // What stands is selected in the tap itself: done later, as the platform would, it swallows the first figure of a hand
+  // that is quicker, and 14.2 becomes 4.2.
+  const selectAll = (event: Pick<Event, 'preventDefault'>) => {
+    const field = input.current as HTMLInputElement | null;
+    if (!field || field === document.activeElement) return;
+    event.preventDefault();
+    field.focus();
+    field.select();
+  };
+
+  return (
+    <View style={styles.typed}>
+      <TextInput
+        aria-label={label}
+        aria-invalid={impossible}
+        value={typed ?? shown}
+        placeholder={unitWord(measure)}
+        placeholderTextColor={palette.soft}
+        inputMode={measure === 'level' ? 'text' : 'decimal'}
+        ref={input}
+        {...{ onMouseDown: selectAll }}
+        onChangeText={change}
+        onBlur={settle}
+        onSubmitEditing={settle}
+        style={[
+          styles.input,
+          { color: palette.ink, backgroundColor: palette.card, borderColor: impossible ? palette.fail : palette.rule },
+        ]}
+      />
+      {impossible ? (
+        <Words size="s" role="alert" colour={palette.fail}>
+          {allowedWords(measure)}
+        </Words>
+      ) : null}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  typed: { gap: SPACE.xs },
+  input: {
+    minHeight: TOUCH.least,
+    minWidth: 0,
+    width: '100%',
+    borderWidth: 1,
+    borderRadius: CORNER.s,
+    textAlign: 'center',
+    fontFamily: FONT.labelStrong,
+    fontSize: SIZE.xl,
+  },
+});

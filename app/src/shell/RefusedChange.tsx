@@ -1,0 +1,38 @@
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Press } from '../kit/Press';
+import { usePalette } from '../kit/theme';
+import { SPACE } from '../kit/tokens';
+import { Words } from '../kit/Words';
+import type { RefusedOperation } from '../sync/deviceStore';
+import { deleteRefused, sendAgain, useWorkshop } from '../sync/workshop';
+import { words } from '../words/en';
+import { refusedSentence } from '../words/refusedSentence';
+
+/** One change the workshop did not take: what it says and why, the way to send it on what stands now, and to delete it. */
+export function RefusedChange({ refused }: { readonly refused: RefusedOperation }) {
+  const palette = usePalette();
+  const [sure, setSure] = useState(false);
+  const lives = useWorkshop((state) => state.lives);
+  return (
+    <View style={[styles.refused, { borderColor: palette.fail }]}>
+      <Words>{refusedSentence(refused, Object.values(lives))}</Words>
+      <View style={styles.ways}>
+        <Press label={words.refused.sendAgain} onPress={() => void sendAgain(refused)} />
+        {sure ? (
+          <>
+            <Press label={words.refused.deleteForGood} onPress={() => void deleteRefused(refused.operation.id)} />
+            <Press label={words.refused.keep} kind="quiet" onPress={() => setSure(false)} />
+          </>
+        ) : (
+          <Press label={words.refused.delete} kind="quiet" onPress={() => setSure(true)} />
+        )}
+      </View>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  refused: { gap: SPACE.s, borderLeftWidth: 4, paddingLeft: SPACE.s, marginTop: SPACE.s },
+  ways: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s },
+});

@@ -1,0 +1,47 @@
+import { View } from 'react-native';
+import { useShallow } from 'zustand/shallow';
+import { useWorkshop } from '../sync/workshop';
+import { usePalette } from '../kit/theme';
+import { Words } from '../kit/Words';
+import { words } from '../words/en';
+import { RefusedChange } from './RefusedChange';
+
+/** One quiet line: what is not yet sent, and that nothing is lost. What the workshop refused is named, never dropped. */
+export function SyncLine() {
+  const palette = usePalette();
+  const { sync, writing, storageFailed, refused, queued } = useWorkshop(
+    useShallow((state) => ({
+      sync: state.sync,
+      writing: state.writing > 0,
+      storageFailed: state.storageFailed,
+      refused: state.refused,
+      queued: state.pending.length,
+    })),
+  );
+  // A change just made counts before the queue has been read again: it is not sent yet.
+  const waiting = Math.max(sync.waiting, queued);
+  const line = storageFailed
+    ? words.sync.storageFailed
+    : writing
+      ? words.sync.writing
+      : waiting === 0
+        ? words.sync.nothingWaits[sync.link]
+        : sync.ofOthers + sync.held === waiting && sync.link === 'idle'
+          ? words.sync.ofOthers(waiting, sync.held)
+          : words.sync.waiting[sync.link](waiting);
+  return (
+    <View {...{ dataSet: { print: 'hide' } }}>
+      <Words size="s" role="status" colour={storageFailed ? palette.fail : palette.soft}>
+        {line}
+      </Words>
+      {sync.refusedPhotos > 0 ? (
+        <Words size="s" colour={palette.fail}>
+          {words.sync.photosRefused(sync.refusedPhotos)}
+        </Words>
+      ) : null}
+      {refused.map((one) => (
+        <RefusedChange key={one.operation.id} refused={one} />
+      ))}
+    </View>
+  );
+}

@@ -1,0 +1,53 @@
+import type { GradedPoint } from '@weskopos/core';
+import { Pressable, StyleSheet, View } from 'react-native';
+import { GradeMark } from '../kit/GradeMark';
+import { SPACE, TOUCH } from '../kit/tokens';
+import { gradeColours, usePalette } from '../kit/theme';
+import { Heading, Words } from '../kit/Words';
+import { words } from '../words/en';
+import { pointShort, stopWords } from '../words/show';
+
+interface CoverageListProps {
+  readonly points: readonly GradedPoint[];
+  readonly axles: number;
+  readonly onPoint: (point: GradedPoint) => void;
+}
+
+/** Every point the vehicle has, by stop, looked at or not: what is not seen stays visible. */
+export function CoverageList({ points, axles, onPoint }: CoverageListProps) {
+  const palette = usePalette();
+  const stops = [...new Set(points.map(({ stop }) => stop))];
+  return (
+    <View style={styles.list}>
+      {stops.map((stop) => (
+        <View key={stop}>
+          <Heading level={3} size="m" soft>
+            {stopWords(stop, axles)}
+          </Heading>
+          {points
+            .filter((point) => point.stop === stop)
+            .map((point) => (
+              <Pressable
+                key={point.key}
+                role="link"
+                onPress={() => onPoint(point)}
+                style={[styles.row, { borderColor: palette.rule }]}
+              >
+                <GradeMark grade={point.result.grade} carried={point.result.carried !== null} height={26} />
+                <Words style={styles.name}>{pointShort(point.point, point.place, axles)}</Words>
+                <Words strong colour={gradeColours(palette, point.result.grade).line}>
+                  {words.grade[point.result.grade]}
+                </Words>
+              </Pressable>
+            ))}
+        </View>
+      ))}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  list: { gap: SPACE.m },
+  row: { minHeight: TOUCH.least, flexDirection: 'row', alignItems: 'center', gap: SPACE.s, borderBottomWidth: 1 },
+  name: { flex: 1 },
+});

@@ -1,0 +1,63 @@
+import { cataloguePoint, readingAt, readingValue, type GradedPoint } from '@weskopos/core';
+import { StyleSheet, View } from 'react-native';
+import { GradeMark } from '../kit/GradeMark';
+import { SPACE } from '../kit/tokens';
+import { gradeColours, usePalette } from '../kit/theme';
+import { Label, Words } from '../kit/Words';
+import { words } from '../words/en';
+import { day, figure, pointWords, unitOf } from '../words/show';
+import { gradeSentence } from '../words/reasonSentence';
+
+/** One point with its readings, grade and why. */
+export function PointLine({
+  graded,
+  axles,
+  brief,
+}: {
+  readonly graded: GradedPoint;
+  readonly axles: number;
+  readonly brief?: boolean;
+}) {
+  const palette = usePalette();
+  const { point, place, result, finding } = graded;
+  return (
+    <View style={styles.line}>
+      <GradeMark grade={result.grade} carried={result.carried !== null} height={44} />
+      <View style={styles.text}>
+        <Words strong>{pointWords(point, place, axles)}</Words>
+        <Words size="m" soft>
+          <Words
+            size="m"
+            strong
+            colour={gradeColours(palette, result.grade).line}
+          >{`${words.grade[result.grade]}${result.corrected ? `, ${words.corrected}` : ''}${result.watch ? `, ${words.watch}` : ''}${result.carried ? `, carried from ${day(result.carried.at)}` : ''}. `}</Words>
+          {gradeSentence(result)}
+          {finding?.note && !brief ? ` “${finding.note}”` : ''}
+        </Words>
+      </View>
+      <Label size="l" style={styles.value}>
+        {readingsWords(graded)}
+      </Label>
+    </View>
+  );
+}
+
+function readingsWords({ point, finding }: GradedPoint): string {
+  const slot = cataloguePoint(point).measures.find(({ measure, spots }) =>
+    spots.some((spot) => readingAt(finding, measure, spot)),
+  );
+  if (!slot) return '';
+  const values = slot.spots.flatMap((spot) => {
+    const reading = readingAt(finding, slot.measure, spot);
+    return reading ? [`${BOUND_SIGN[reading.bound]}${figure(slot.measure, readingValue(reading))}`] : [];
+  });
+  return `${values.join(' · ')} ${unitOf(slot.measure)}`.trim();
+}
+
+const BOUND_SIGN = { exact: '', over: '> ', under: '≤ ' } as const;
+
+const styles = StyleSheet.create({
+  line: { flexDirection: 'row', alignItems: 'center', gap: SPACE.s },
+  text: { flex: 1 },
+  value: { textAlign: 'right', maxWidth: 110 },
+});

@@ -1,0 +1,108 @@
+import {
+  cataloguePoint,
+  contentOf,
+  currentFindings,
+  nextFinding,
+  pointKey,
+  unmetNeeds,
+  vehicleState,
+  type Finding,
+  type FindingChange,
+  type PointRef,
+} from '@weskopos/core';
+import { create } from 'zustand';
+import { nowIso, nowMs } from '../sync/clock';
+import { record, selectLife, useWorkshop } from '../sync/workshop';
+
+/** The visit a change belongs to. */
+export interface Target {
+  readonly vehicleId: string;
+  readonly visitId: string;
+}
+
+/** One act: usually one point, several when a whole station was said to be sound. */
+interface UndoEntry extends Target {
+  readonly points: readonly { readonly ref: PointRef; readonly before: Finding | undefined }[];
+}
+
+/** What can be taken back; dies with the tab. */
+export const useUndo = create<{ readonly entries: readonly UndoEntry[] }>(() => ({ entries: [] }));
+
+function visitNow({ vehicleId, visitId }: Target) {
+  return selectLife(useWorkshop.getState(), vehicleId)?.visits.find(({ inspection }) => inspection.id === visitId);
+}
+
+function standingNow(target: Target, { point, place }: PointRef): Finding | undefined {
+  return currentFindings(visitNow(target)?.findings ?? []).standing.get(pointKey(point, place));
+}
+
+function append(target: Target, ref: PointRef, standing: Finding | undefined, change: FindingChange): Promise<void> {
+  const stamp = { id: crypto.randomUUID(), at: nowIso() };
+  return record({
+    kind: 'finding.put',
+    body: withoutAuthor(
+      nextFinding(standing, { inspectionId: target.visitId, ...ref }, stamp, {
+        ...change,
+        ...stateOf(target, ref, change),
+      }),
+    ),
+  });
+}
+
+/** What makes an entry a look at the thing itself; a note or a photo of it is none. */
+const LOOKS: readonly (keyof FindingChange)[] = ['access', 'readings', 'words', 'leaks', 'counts', 'codes'];
+
+/** The states a new look lacks; what only adds to a look leaves them as they were, and what is brought back keeps its own. */
+function stateOf(target: Target, { point }: PointRef, change: FindingChange): FindingChange {
+  if (change.outOf || !LOOKS.some((field) => field in change)) return {};
+  const visit = visitNow(target);
+  if (!visit) return {};
+  const state = vehicleState(visit.inspection, visit.acts, nowMs());
+  return { outOf: unmetNeeds(cataloguePoint(point).needs, state) };
+}
+
+/** Appends an entry to a point: what stands there now, changed. `change` sees the entry that stands. */
+export function putFinding(
+  target: Target,
+  ref: PointRef,
+  change: (standing: Finding | undefined) => FindingChange,
+): Promise<void> {
+  return putFindings(target, [{ ref, change }]);
+}
+
+/** Several points in one act: undone in one too. */
+export async function putFindings(
+  target: Target,
+  acts: readonly { readonly ref: PointRef; readonly change: (standing: Finding | undefined) => FindingChange }[],
+): Promise<void> {
+  const points = acts.map(({ ref }) => ({ ref, before: standingNow(target, ref) }));
+  useUndo.setState(({ entries }) => ({ entries: [...entries, { ...target, points }] }));
+  await Promise.all(
+    acts.map(({ ref, change }, index) => {
+      const before = points[index]?.before;
+      return append(target, ref, before, change(before));
+    }),
+  );
+}
+
+/** Settles a fork: what was chosen is said over each of the others. All entries stay. */
+export async function settleFork(target: Target, chosen: Finding, entries: readonly Finding[]): Promise<void> {
+  for (const other of entries) if (other.id !== chosen.id) await append(target, other, other, contentOf(chosen));
+}
+
+/** Takes the last act of this visit back, by entries of its own: nothing is erased. Gives the point it was on. */
+export function undoLast(visitId: string): PointRef | undefined {
+  const { entries } = useUndo.getState();
+  const index = entries.findLastIndex((entry) => entry.visitId === visitId);
+  const entry = entries[index];
+  if (!entry) return undefined;
+  useUndo.setState({ entries: entries.filter((_, at) => at !== index) });
+  for (const { ref, before } of entry.points) void append(entry, ref, standingNow(entry, ref), contentOf(before));
+  return entry.points[0]?.ref;
+}
+
+/** The server stamps who; the wire shape has no place for it. */
+function withoutAuthor(finding: Finding): Finding {
+  const { by: _by, ...rest } = finding as Finding & { by?: string };
+  return rest;
+}

@@ -1,0 +1,91 @@
+import { MEASURES } from '../catalogue/measures';
+import type { Series, SeriesReading } from '../trends/series';
+import { groupBy } from '../sums/groupBy';
+import type { PartKind } from '../parts/lifeEntry';
+import { partOfPoint } from '../parts/threadParts';
+
+/** A change of parts that nobody wrote down and the readings show: to be confirmed by the inspector. */
+export type InferredChange = {
+  /** Visits it happened between. */
+  readonly after: SeriesReading;
+  readonly by: SeriesReading;
+} & (
+  | {
+      readonly kind: 'replaced';
+      readonly what: PartKind;
+      readonly place: string;
+      /** Series that got better, with the reading of each at the later visit: what was a misread, if it was one. */
+      readonly jumps: readonly Series[];
+    }
+  | { readonly kind: 'rotated'; readonly moves: readonly { readonly from: string; readonly to: string }[] }
+);
+
+/** What a tyre may wear between two visits, over what its gauge may be off, mm. */
+const MOST_WORN_MM = 1.2;
+const MIN_ROTATED = 2;
+
+/**
+ * Parts that look new without anybody having said so, newest first. Tyres whose depths changed places over the axles are
+ * offered as one rotation instead.
+ */
+export function inferredChanges(series: readonly Series[]): InferredChange[] {
+  const jumps = series.flatMap((one) => {
+    const what = partOfPoint(one.point);
+    if (!what || MEASURES[one.measure].nature !== 'wear') return [];
+    return one.readings.flatMap((by, index) => {
+      const after = one.readings[index - 1];
+      // A part of its own that no entry told: its name counts what only looks new.
+      return after && by.startsPart && !by.part.endsWith(' 0') ? [{ series: one, what, after, by }] : [];
+    });
+  });
+  const byVisit = [...groupBy(jumps, ({ by }) => by.inspectionId)].map(([, ones]) => ones);
+  return byVisit
+    .flatMap((ones): InferredChange[] => {
+      const [first] = ones;
+      const moves = first ? rotationIn(series, first.by.inspectionId) : [];
+      const moved = new Set(moves.map(({ to }) => to));
+      const rotated: InferredChange[] =
+        first && moves.length > 0 ? [{ kind: 'rotated', moves, after: first.after, by: first.by }] : [];
+      const rest = ones.filter(({ what, series: { place } }) => what !== 'tyre' || !moved.has(place));
+      const parts = groupBy(rest, ({ what, series: { place } }) => `${what}@${place}`);
+      return [
+        ...rotated,
+        ...[...parts.values()].flatMap((same): InferredChange[] => {
+          const [one] = same;
+          if (!one) return [];
+          const { what, after, by } = one;
+          return [
+            { kind: 'replaced', what, place: one.series.place, jumps: same.map((jump) => jump.series), after, by },
+          ];
+        }),
+      ];
+    })
+    .sort((a, b) => b.by.at.localeCompare(a.by.at));
+}
+
+/** Wheels whose depths at a visit are those that other wheels had before: each pair that changed with another axle. */
+function rotationIn(series: readonly Series[], inspectionId: string): { from: string; to: string }[] {
+  const treads = series.filter(({ point, spot }) => point === 'tyre.tread' && spot === 'centre');
+  const looks = treads.flatMap(({ place, readings }) => {
+    const at = readings.findIndex((reading) => reading.inspectionId === inspectionId);
+    const [before, now] = [readings[at - 1], readings[at]];
+    return before && now ? [{ place, before, now }] : [];
+  });
+  const cameFrom = (a: (typeof looks)[number], b: (typeof looks)[number]) => {
+    const worn = b.before.value - a.now.value;
+    const slack = 3 * Math.hypot(a.now.u, b.before.u);
+    return worn >= -slack && worn <= MOST_WORN_MM + slack;
+  };
+  const moves = looks.flatMap((one) => {
+    const other = looks.find(
+      (two) =>
+        two.place[0] !== one.place[0] &&
+        two.place.slice(1) === one.place.slice(1) &&
+        cameFrom(one, two) &&
+        cameFrom(two, one) &&
+        Math.abs(one.before.value - two.before.value) > 3 * Math.hypot(one.before.u, two.before.u),
+    );
+    return other ? [{ from: other.place, to: one.place }] : [];
+  });
+  return moves.length >= MIN_ROTATED ? moves : [];
+}

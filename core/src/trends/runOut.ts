@@ -1,0 +1,90 @@
+import { MEASURES } from '../catalogue/measures';
+import { scaleOf, toReading } from '../limits/limitScale';
+import type { Basis, LimitKind } from '../limits/limitSheet';
+import { rowsFor } from '../limits/rowsFor';
+import type { LifeEntry } from '../parts/lifeEntry';
+import type { Rules } from '../rules/rulebook';
+import type { Vehicle } from '../vehicle/vehicle';
+import type { FleetKnowledge } from './fleetKnowledge';
+import { forecastOf, type Forecast, type ForecastGiven } from './forecast';
+import type { VisitRecord } from '../inspection/visitRecord';
+import { seriesOf, type Series } from './series';
+import { usageOf } from './usageOf';
+
+/** A wear series with where it ends and when. */
+export interface RunOut {
+  readonly series: Series;
+  readonly forecast: Forecast;
+  readonly limit: number;
+  readonly basis: Basis;
+}
+
+/** What a forecast leans on besides the visits: what else happened, what the fleet teaches. */
+export interface Beside {
+  readonly entries?: readonly LifeEntry[];
+  readonly fleet?: FleetKnowledge;
+}
+
+/** Forecasts of every wear series that has a fail limit, soonest run-out first, those that cannot say last. */
+export function runOutOf(
+  vehicle: Vehicle,
+  visits: readonly VisitRecord[],
+  rules: Rules,
+  beside: Beside = {},
+): RunOut[] {
+  const series = seriesOf(visits, beside.entries ?? [], { vehicle, house: rules.house });
+  return forecastSeries(vehicle, series, rules, {
+    ...(beside.fleet ? { fleet: beside.fleet } : {}),
+    use: usageOf(visits, beside.entries ?? [], vehicle.meterUnit, beside.fleet?.use),
+  });
+}
+
+/** Whether a series wears down to an end; a spare has tread and does not wear. */
+export const runsOut = ({ measure, point }: Pick<Series, 'measure' | 'point'>): boolean =>
+  MEASURES[measure].nature === 'wear' && point !== 'walk.spare';
+
+/** As {@link runOutOf}, from series already made. */
+export function forecastSeries(
+  vehicle: Vehicle,
+  series: readonly Series[],
+  rules: Rules,
+  given: Pick<ForecastGiven, 'fleet' | 'use'> = {},
+): RunOut[] {
+  const bears = rules.house.lookAhead;
+  return series
+    .flatMap((one) => {
+      if (!runsOut(one)) return [];
+      const end = wearEnd(vehicle, one, rules);
+      if (end === null) return [];
+      const { value: limit, basis } = end;
+      return [{ series: one, forecast: forecastOf(one, limit, { vehicle, bears, ...given }), limit, basis }];
+    })
+    .sort((a, b) => soonness(a.forecast) - soonness(b.forecast));
+}
+
+/** Where a wear series ends, and on whose authority. */
+export interface WearEnd {
+  readonly value: number;
+  readonly basis: Basis;
+}
+
+/** Kinds of limits that tell where wear ends. */
+const WEARS_BY: readonly LimitKind[] = ['value', 'over-minimum'];
+
+/** Where a wear series ends: the highest fail limit below it, the spec sheet's minimum added where the limit is told from it. */
+export function wearEnd(vehicle: Vehicle, { point, place, measure, readings }: Series, rules: Rules): WearEnd | null {
+  const scope = { vehicle, house: rules.house, at: readings.at(-1)?.at ?? '' };
+  const ends = rowsFor(rules.sheet, measure, point, place, scope).flatMap((row): WearEnd[] => {
+    const scale = WEARS_BY.includes(row.kind) ? scaleOf(row.kind, { vehicle, house: rules.house, place }) : null;
+    if (scale === null || typeof scale === 'string') return [];
+    return row.thresholds
+      .filter((edge) => edge.grade === 'fail' && edge.bad === 'below')
+      .map(({ value, basis }) => ({ value: toReading(scale, value), basis }));
+  });
+  return ends.sort((one, other) => other.value - one.value)[0] ?? null;
+}
+
+function soonness(forecast: Forecast): number {
+  if (forecast.status === 'reached') return -1;
+  return forecast.status === 'running-out' ? (forecast.distance.mid ?? Infinity) : Infinity;
+}
