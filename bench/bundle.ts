@@ -5,12 +5,14 @@ import { gzipSync } from 'node:zlib';
 
 const ROOT = path.resolve(__dirname, '..');
 
-/** Gzip bytes of every script that a page's HTML loads at its start. */
+/** Gzip bytes of every script that a page's HTML loads at its start, and of the layout's piece that every page waits for. */
 function startBytes(dist: string): number {
   const html = fs.readFileSync(path.join(dist, 'index.html'), 'utf8');
   const scripts = [...html.matchAll(/<script[^>]*src="([^"]+)"/g)].map((match) => match[1] ?? '');
   if (scripts.length === 0) throw new Error(`no script in ${dist}`);
-  return scripts.reduce(
+  const pieces = path.join('_expo', 'static', 'js', 'web');
+  const layout = fs.readdirSync(path.join(dist, pieces)).filter((name) => /^_layout-.*\.js$/.test(name));
+  return [...scripts, ...layout.map((name) => path.join(pieces, name))].reduce(
     (sum, script) => sum + gzipSync(fs.readFileSync(path.join(dist, script)), { level: 9 }).length,
     0,
   );

@@ -1,6 +1,6 @@
 import { BUILT_IN_FLEET, BUILT_IN_RULEBOOK, rulesOf } from '@weskopos/core';
-import { randomUuid, seededRandom } from '@weskopos/core/src/simulated';
-import { fleetWorld, type WorldVehicle } from '@weskopos/core/src/simulator/fleetWorld';
+import { randomUuid, seededRandom } from '@weskopos/core/simulated';
+import { fleetWorld, type WorldVehicle } from '@weskopos/core/simulator/fleetWorld';
 import { monitorEventLoopDelay, performance } from 'node:perf_hooks';
 import { openEngine } from './openEngine';
 import type { Engine } from '../server/src/db/engine';

@@ -1,5 +1,5 @@
 import { BUILT_IN_RULEBOOK, paceOf, rulesOf, vehicleState, visitRoute, walkSteps, type Act } from '@weskopos/core';
-import { plainRoute, planRoute, usedWaits } from '@weskopos/core/src/routing';
+import { plainRoute, planRoute, usedWaits } from '@weskopos/core/routing';
 import { performance } from 'node:perf_hooks';
 import { newVehicle } from '../server/src/tests/workshop';
 

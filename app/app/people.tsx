@@ -1,1 +1,1 @@
-export { People as default } from '../src/features/people/People';
+export { People as default } from '../src/features/desk/lazyShapes';

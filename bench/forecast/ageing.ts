@@ -1,9 +1,9 @@
-import { quantileOf } from '@weskopos/core/src/score/loss';
-import { drawBattery, drawFluid, healthAt, waterAt } from '@weskopos/core/src/simulator/ageing';
-import { gaugeReads } from '@weskopos/core/src/simulator/gauge';
-import { seededRandom } from '@weskopos/core/src/simulator/random';
-import { ageForecast } from '@weskopos/core/src/states/ageForecast';
-import { AGE_SHAPES } from '@weskopos/core/src/states/ageShapes';
+import { quantileOf } from '@weskopos/core/score/loss';
+import { drawBattery, drawFluid, healthAt, waterAt } from '@weskopos/core/simulator/ageing';
+import { gaugeReads } from '@weskopos/core/simulator/gauge';
+import { seededRandom } from '@weskopos/core/simulator/random';
+import { ageForecast } from '@weskopos/core/states/ageForecast';
+import { AGE_SHAPES } from '@weskopos/core/states/ageShapes';
 
 const DAYS_PER_MONTH = 30.44;
 const DAY_MS = 86_400_000;

@@ -3,19 +3,13 @@ import {
   type FleetWorldPlan,
   type WorldPart,
   type WorldVehicle,
-} from '@weskopos/core/src/simulator/fleetWorld';
-import { NAIVE_METHODS, naiveLeft, type NaiveMethod } from '@weskopos/core/src/score/naive';
-import { JUDGED, quantileOf } from '@weskopos/core/src/score/loss';
-import {
-  UNCALIBRATED,
-  askFor,
-  calibrate,
-  type Calibration,
-  type ScoredChance,
-} from '@weskopos/core/src/wear/calibration';
-import { learnRates, priorFor, type PartHistory } from '@weskopos/core/src/wear/fleetRates';
-import { chanceByDay, dayOfChance, learnUsage, usageNow, type MeterPoint } from '@weskopos/core/src/wear/usageModel';
-import { believe, chanceAt as chanceOn, crossingAt, crossingCurve } from '@weskopos/core/src/wear/wearBelief';
+} from '@weskopos/core/simulator/fleetWorld';
+import { NAIVE_METHODS, naiveLeft, type NaiveMethod } from '@weskopos/core/score/naive';
+import { JUDGED, quantileOf } from '@weskopos/core/score/loss';
+import { UNCALIBRATED, askFor, calibrate, type Calibration, type ScoredChance } from '@weskopos/core/wear/calibration';
+import { learnRates, priorFor, type PartHistory } from '@weskopos/core/wear/fleetRates';
+import { chanceByDay, dayOfChance, learnUsage, usageNow, type MeterPoint } from '@weskopos/core/wear/usageModel';
+import { believe, chanceAt as chanceOn, crossingAt, crossingCurve } from '@weskopos/core/wear/wearBelief';
 
 /** Gauges as the workshop knows them: their steps and how well they repeat, nothing of the world behind. */
 const GAUGES: Readonly<Record<WorldPart['kind'], { readonly u: number; readonly fresh: number }>> = {

@@ -1,6 +1,6 @@
-import { fleetWorld, type WorldEvent, type WorldVehicle } from '@weskopos/core/src/simulator/fleetWorld';
-import { learnRates, priorFor } from '@weskopos/core/src/wear/fleetRates';
-import { TOLD_FROM, findPressureLoss, findRateChange } from '@weskopos/core/src/wear/rateChange';
+import { fleetWorld, type WorldEvent, type WorldVehicle } from '@weskopos/core/simulator/fleetWorld';
+import { learnRates, priorFor } from '@weskopos/core/wear/fleetRates';
+import { TOLD_FROM, findPressureLoss, findRateChange } from '@weskopos/core/wear/rateChange';
 import { historyOf } from './backtest';
 
 /** Something raised at one visit, with what it is measured by. */

@@ -1,9 +1,9 @@
-import { NAIVE_METHODS } from '@weskopos/core/src/score/naive';
-import { meanPinball, quantileOf } from '@weskopos/core/src/score/loss';
+import { NAIVE_METHODS } from '@weskopos/core/score/naive';
+import { meanPinball, quantileOf } from '@weskopos/core/score/loss';
 import { benchAgeing } from './ageing';
 import { backtest, type Judged } from './backtest';
 import { studyChanges, type CurvePoint } from './changes';
-import { TOLD_FROM } from '@weskopos/core/src/wear/rateChange';
+import { TOLD_FROM } from '@weskopos/core/wear/rateChange';
 
 /** Seeds that were not looked at while the forecaster was built. */
 const UNSEEN = [70_101, 70_202, 70_303, 70_404, 70_505];

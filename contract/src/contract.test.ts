@@ -1,5 +1,5 @@
 import { BUILT_IN_RULEBOOK, CATALOGUE, MEASURES, POINT_CODES, namedSteps } from '@weskopos/core';
-import { findingOf, inspectionOf, CAR, leakOf, readingOf, rulesWith, treadOf } from '@weskopos/core/src/tests/builders';
+import { findingOf, inspectionOf, CAR, leakOf, readingOf, rulesWith, treadOf } from '@weskopos/core/tests/builders';
 import fc from 'fast-check';
 import { ENDPOINTS } from './endpoints';
 import { findingRecord, findingSchema, storedFindingSchema } from './records/finding';

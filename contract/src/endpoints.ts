@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { DOORS, type EndpointName } from './doors';
 import { fleetBoardSchema, fleetKnowledgeSchema, scorecardSchema } from './fleet';
 import { lifeSchema, yardEntrySchema } from './life';
 import { visitSchema } from './records/inspection';
@@ -35,102 +36,87 @@ const nothing = z.strictObject({});
 const byId = z.strictObject({ id: idSchema });
 const noBody = z.undefined();
 
-/** Photos go up as raw JPEG bytes to `/api/photos/:id` and are the one exchange that is not JSON. */
-export const PHOTO_PATH = '/api/photos';
-
 /** Every JSON exchange between app and server, declared once: the server registers with it, the app calls by it. */
 export const ENDPOINTS = {
   workshop: endpoint({
-    method: 'get',
-    path: '/api/workshop',
+    ...DOORS.workshop,
     access: 'anyone',
     params: nothing,
     body: noBody,
     answer: z.object({ empty: z.boolean() }),
   }),
   setup: endpoint({
-    method: 'post',
-    path: '/api/setup',
+    ...DOORS.setup,
     access: 'anyone',
     params: nothing,
     body: setupSchema,
     answer: personSchema,
   }),
   signIn: endpoint({
-    method: 'post',
-    path: '/api/session',
+    ...DOORS.signIn,
     access: 'anyone',
     params: nothing,
     body: signInSchema,
     answer: personSchema,
   }),
   whoAmI: endpoint({
-    method: 'get',
-    path: '/api/session',
+    ...DOORS.whoAmI,
     access: 'signed-in',
     params: nothing,
     body: noBody,
     answer: personSchema,
   }),
   signOut: endpoint({
-    method: 'delete',
-    path: '/api/session',
+    ...DOORS.signOut,
     access: 'signed-in',
     params: nothing,
     body: noBody,
     answer: nothing,
   }),
   people: endpoint({
-    method: 'get',
-    path: '/api/people',
+    ...DOORS.people,
     access: 'lead',
     params: nothing,
     body: noBody,
     answer: z.array(personSchema),
   }),
   addPerson: endpoint({
-    method: 'post',
-    path: '/api/people',
+    ...DOORS.addPerson,
     access: 'lead',
     params: nothing,
     body: newPersonSchema,
     answer: personSchema,
   }),
   sendOperations: endpoint({
-    method: 'post',
-    path: '/api/operations',
+    ...DOORS.sendOperations,
     access: 'signed-in',
     params: nothing,
     body: operationBatchSchema,
     answer: z.array(operationOutcomeSchema),
   }),
   yard: endpoint({
-    method: 'get',
-    path: '/api/yard',
+    ...DOORS.yard,
     access: 'signed-in',
     params: nothing,
     body: noBody,
     answer: z.array(yardEntrySchema),
   }),
   life: endpoint({
-    method: 'get',
-    path: '/api/vehicles/:id/life',
+    ...DOORS.life,
     access: 'signed-in',
     params: byId,
     body: noBody,
     answer: lifeSchema,
   }),
   trends: endpoint({
-    method: 'get',
-    path: '/api/vehicles/:id/trends',
+    ...DOORS.trends,
     access: 'signed-in',
     params: byId,
     body: noBody,
     answer: z.array(trendSchema),
   }),
   inspection: endpoint({
-    method: 'get',
-    path: '/api/inspections/:id',
+    ...DOORS.inspection,
     access: 'signed-in',
     params: byId,
     body: noBody,
@@ -138,16 +124,14 @@ export const ENDPOINTS = {
   }),
   /** Tells the others who have this visit open where one stands. */
   holdPlace: endpoint({
-    method: 'post',
-    path: '/api/inspections/:id/place',
+    ...DOORS.holdPlace,
     access: 'signed-in',
     params: byId,
     body: placeHeldSchema,
     answer: z.object({ others: z.number() }),
   }),
   report: endpoint({
-    method: 'get',
-    path: '/api/inspections/:id/report',
+    ...DOORS.report,
     access: 'signed-in',
     params: byId,
     body: noBody,
@@ -155,24 +139,21 @@ export const ENDPOINTS = {
   }),
   /** What the fleet teaches each forecast, for the device to carry along. */
   fleetKnowledge: endpoint({
-    method: 'get',
-    path: '/api/fleet/knowledge',
+    ...DOORS.fleetKnowledge,
     access: 'signed-in',
     params: nothing,
     body: noBody,
     answer: fleetKnowledgeSchema,
   }),
   fleetBoard: endpoint({
-    method: 'get',
-    path: '/api/fleet/board',
+    ...DOORS.fleetBoard,
     access: 'signed-in',
     params: nothing,
     body: noBody,
     answer: fleetBoardSchema,
   }),
   scorecard: endpoint({
-    method: 'get',
-    path: '/api/fleet/scorecard',
+    ...DOORS.scorecard,
     access: 'signed-in',
     params: nothing,
     body: noBody,
@@ -180,26 +161,20 @@ export const ENDPOINTS = {
   }),
   /** Every version of the workshop's rules, oldest first; the built-in one (0) is not among them. */
   rulebooks: endpoint({
-    method: 'get',
-    path: '/api/rulebooks',
+    ...DOORS.rulebooks,
     access: 'signed-in',
     params: nothing,
     body: noBody,
     answer: z.array(rulebookSchema),
   }),
   previewRulebook: endpoint({
-    method: 'post',
-    path: '/api/rulebooks/preview',
+    ...DOORS.previewRulebook,
     access: 'lead',
     params: nothing,
     body: rulebookSchema,
     answer: rulebookPreviewSchema,
   }),
-} as const;
-export type EndpointName = keyof typeof ENDPOINTS;
+} as const satisfies Record<EndpointName, Endpoint>;
 export type BodyOf<N extends EndpointName> = z.input<(typeof ENDPOINTS)[N]['body']>;
 export type ParamsOf<N extends EndpointName> = z.input<(typeof ENDPOINTS)[N]['params']>;
 export type AnswerOf<N extends EndpointName> = z.output<(typeof ENDPOINTS)[N]['answer']>;
-
-/** Sent with every change; a form on another site cannot send it. */
-export const GUARD_HEADER = 'x-weskopos';

@@ -1,4 +1,4 @@
-export { LIVE_PATH, deviceSchema, type Changed, type LiveEvent, type Presence } from './live';
+export { deviceSchema, type Changed, type LiveEvent, type Presence } from './live';
 export {
   flatLifeEntry,
   lifeEntryFrom,
@@ -32,9 +32,7 @@ export {
 } from './records/finding';
 export { blankInspection, inspectionSchema, inspectionTable, visitSchema, type Visit } from './records/inspection';
 export {
-  MOST_OPERATIONS,
   OPERATION_RECORDS,
-  REFUSALS,
   liftOperation,
   operationBatchSchema,
   operationOutcomeSchema,
@@ -44,21 +42,22 @@ export {
   type OperationBody,
   type OperationKind,
   type OperationOutcome,
-  type Refusal,
 } from './operation';
 export { ROLES, newPersonSchema, personSchema, setupSchema, signInSchema, type Person, type Role } from './person';
 export { fieldErrorSchema, fieldErrors, problemSchema, type FieldError, type Problem } from './problem';
 export { lifeSchema, visitSummarySchema, yardEntrySchema, type Life, type VisitSummary, type YardEntry } from './life';
 export { reportSchema, trendSchema, type ReportData, type Trend } from './trend';
+export { ENDPOINTS, type Access, type AnswerOf, type BodyOf, type Endpoint, type ParamsOf } from './endpoints';
 export {
-  ENDPOINTS,
+  DOORS,
   GUARD_HEADER,
+  LIVE_PATH,
+  MOST_OPERATIONS,
+  OPERATION_VERSIONS,
+  PHOTO_LIMITS,
   PHOTO_PATH,
-  type Access,
-  type AnswerOf,
-  type BodyOf,
-  type Endpoint,
+  REFUSALS,
+  isProblem,
   type EndpointName,
-  type ParamsOf,
-} from './endpoints';
-export { PHOTO_LIMITS } from './photoLimits';
+  type Refusal,
+} from './device';

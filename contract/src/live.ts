@@ -1,9 +1,6 @@
 import { z } from 'zod';
 import { textSchema } from './shapes';
 
-/** Server-sent events of one visit; the one answer that is no JSON document. Append the visit's id. */
-export const LIVE_PATH = '/api/live';
-
 /** Which device a listener is, so that it is not told of itself. */
 export const deviceSchema = textSchema(60).min(1);
 

@@ -1,3 +1,4 @@
+import { MOST_OPERATIONS, REFUSALS } from './operationKinds';
 import { z } from 'zod';
 import { actRecord } from './records/act';
 import { findingRecord } from './records/finding';
@@ -104,28 +105,9 @@ export function upgradeOperation<Op extends { readonly kind: string; readonly bo
   return liftOperation(operation) as Op;
 }
 
-export const MOST_OPERATIONS = 100;
 export const operationBatchSchema = z.strictObject({
   operations: z.array(operationSchema).min(1).max(MOST_OPERATIONS),
 });
-
-/** Why an operation whose shape is right could still not take effect. */
-export const REFUSALS = [
-  'no-vehicle',
-  'no-inspection',
-  'already-signed',
-  'already-there',
-  'no-place',
-  'fleet-code-taken',
-  'no-parent',
-  'lead-only',
-  'rules-changed',
-  'ends-open',
-  'no-end',
-  'no-entry',
-  'cannot-be-kept',
-] as const;
-export type Refusal = (typeof REFUSALS)[number];
 
 export const operationOutcomeSchema = z.object({
   id: idSchema,

@@ -1,1 +1,1 @@
-export { VehicleEditor as default } from '../../src/features/vehicle/VehicleEditor';
+export { VehicleEditor as default } from '../../src/features/desk/lazyShapes';

@@ -1,5 +1,5 @@
 /** @jest-environment node */
-import { CAR, MINIBUS, rulesWith } from '@weskopos/core/src/tests/builders';
+import { CAR, MINIBUS, rulesWith } from '@weskopos/core/tests/builders';
 import { BUILT_IN_RULEBOOK, USUAL_HOUSE_RULES, cataloguePoint, type LimitSheet, type Vehicle } from '@weskopos/core';
 import { speakByHouse } from '../words/show';
 import { FLUID_SUMS } from './bench/fluidSums';

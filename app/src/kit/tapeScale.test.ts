@@ -1,5 +1,5 @@
 import { MEASURES, MEASURE_CODES, fromStored } from '@weskopos/core';
-import { findingOf, readingOf } from '@weskopos/core/src/tests/builders';
+import { findingOf, readingOf } from '@weskopos/core/tests/builders';
 import fc from 'fast-check';
 import { readingChange, withReading, wordChange } from '../visit/readings';
 import { fittedTape, fromShare, keyMoves, stepped, tapeTicks, toShare } from './tapeScale';

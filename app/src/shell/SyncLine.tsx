@@ -29,11 +29,17 @@ export function SyncLine() {
         : sync.ofOthers + sync.held === waiting && sync.link === 'idle'
           ? words.sync.ofOthers(waiting, sync.held)
           : words.sync.waiting[sync.link](waiting);
+  const denied = useWorkshop((state) => state.kept === 'denied');
   return (
     <View {...{ dataSet: { print: 'hide' } }}>
       <Words size="s" role="status" colour={storageFailed ? palette.fail : palette.soft}>
         {line}
       </Words>
+      {denied ? (
+        <Words size="s" role="alert" colour={palette.fail}>
+          {words.sync.nothingKept}
+        </Words>
+      ) : null}
       {sync.refusedPhotos > 0 ? (
         <Words size="s" colour={palette.fail}>
           {words.sync.photosRefused(sync.refusedPhotos)}

@@ -1,4 +1,4 @@
-import { CAR, findingOf, inspectionOf } from '@weskopos/core/src/tests/builders';
+import { CAR, findingOf, inspectionOf } from '@weskopos/core/tests/builders';
 import type { Operation } from '@weskopos/contract';
 import { mayGo } from './dependencies';
 

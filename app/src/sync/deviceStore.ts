@@ -1,4 +1,5 @@
-import { upgradeOperation, type Operation, type Refusal } from '@weskopos/contract';
+import type { Operation, Refusal } from '@weskopos/contract';
+import { OPERATION_VERSIONS } from '@weskopos/contract/device';
 import { openDB, type DBSchema, type IDBPTransaction, type StoreNames } from 'idb';
 
 export interface RefusedOperation {
@@ -26,6 +27,8 @@ export interface DeviceStore {
   /** Resolves when the change is on the device's disk. */
   enqueue(queued: QueuedOperation): Promise<void>;
   settle(ids: readonly string[]): Promise<void>;
+  /** Puts changes in the place of those with the same ids: all of them or none. */
+  replace(operations: readonly Operation[]): Promise<void>;
   refuse(refused: RefusedOperation): Promise<void>;
   refused(): Promise<RefusedOperation[]>;
   forgetRefused(id: string): Promise<void>;
@@ -52,16 +55,14 @@ const VERSION = 6;
 type Upgrading = IDBPTransaction<Schema, StoreNames<Schema>[], 'versionchange'>;
 
 /**
- * Waiting changes are lifted to today's shapes; what only mirrors the server is fetched again, but who is signed in stays.
- * All of it or nothing: where one step fails the transaction is given up and the store stays as it was.
+ * What only mirrors the server is fetched again, but who is signed in stays; waiting changes are lifted by
+ * {@link liftQueue}. All of it or nothing: where one step fails the transaction is given up and the store stays as it was.
  */
 async function liftDocuments(transaction: Upgrading): Promise<void> {
   const documents = transaction.objectStore('documents');
   const person = await documents.get('person');
   await documents.clear();
   if (person !== undefined) await documents.put(person, 'person');
-  for (let at = await transaction.objectStore('queue').openCursor(); at; at = await at.continue())
-    await at.update({ ...at.value, operation: upgradeOperation(at.value.operation) });
   for (let at = await transaction.objectStore('photos').openCursor(); at; at = await at.continue()) {
     const { id, by, blob, ...told } = at.value;
     await at.update({
@@ -77,8 +78,18 @@ async function liftDocuments(transaction: Upgrading): Promise<void> {
 const photoOfFifth = (sent: boolean) =>
   ({ state: sent ? 'refused' : 'waiting', reason: sent ? 'not-a-picture' : null }) as const;
 
-export async function openDeviceStore(name = 'weskopos'): Promise<DeviceStore> {
+export interface StoreOptions {
+  readonly name?: string;
+  /** An older tab holds the store: it opens when that one is closed. */
+  readonly onBlocked?: () => void;
+}
+
+/** Opens what this device keeps. Throws what the browser throws where storage is denied, or a newer app wrote it. */
+export async function openDeviceStore({ name = 'weskopos', onBlocked }: StoreOptions = {}): Promise<DeviceStore> {
   const db = await openDB<Schema>(name, VERSION, {
+    ...(onBlocked ? { blocked: onBlocked } : {}),
+    // A newer app wants in: this one lets go rather than hold it up.
+    blocking: (_from, _to, event) => (event.target as IDBDatabase).close(),
     upgrade(fresh, from, _to, transaction) {
       if (from < 1) {
         fresh.createObjectStore('queue', { autoIncrement: true }).createIndex('id', 'operation.id', { unique: true });
@@ -108,6 +119,15 @@ export async function openDeviceStore(name = 'weskopos'): Promise<DeviceStore> {
       }
       await tx.done;
     },
+    async replace(operations) {
+      const byId = new Map(operations.map((operation) => [operation.id, operation]));
+      const tx = db.transaction('queue', 'readwrite', { durability: 'strict' });
+      for (let at = await tx.store.openCursor(); at; at = await at.continue()) {
+        const operation = byId.get(at.value.operation.id);
+        if (operation) await at.update({ ...at.value, operation });
+      }
+      await tx.done;
+    },
     async refuse(refused) {
       await db.put('refused', { ...refused, id: refused.operation.id });
     },
@@ -132,3 +152,19 @@ export async function openDeviceStore(name = 'weskopos'): Promise<DeviceStore> {
     },
   };
 }
+
+/**
+ * Lifts changes an older app left in the queue to today's shapes. A change of a newer app is left as it is: nothing here
+ * knows what it says, and it waits for that app to come back.
+ */
+export async function liftQueue(
+  store: Pick<DeviceStore, 'queue' | 'replace'>,
+  lift: (operation: Operation) => Promise<Operation>,
+): Promise<void> {
+  const older = (await store.queue()).flatMap(({ operation }) => (isOlder(operation) ? [operation] : []));
+  if (older.length > 0) await store.replace(await Promise.all(older.map(lift)));
+}
+
+const isOlder = ({ kind, v = 0 }: Operation) => v < OPERATION_VERSIONS[kind];
+/** Whether an operation was made by an app newer than this one. */
+export const isNewerOperation = ({ kind, v = 0 }: Operation) => v > (OPERATION_VERSIONS[kind] ?? 0);

@@ -1,7 +1,7 @@
 /** @jest-environment node */
 import type { Life, Operation, Visit } from '@weskopos/contract';
 import fc from 'fast-check';
-import { CAR, findingOf, inspectionOf } from '@weskopos/core/src/tests/builders';
+import { CAR, findingOf, inspectionOf } from '@weskopos/core/tests/builders';
 import type { DeviceStore } from './deviceStore';
 import { readLife, writeLife } from './lifeDocuments';
 import { foldLife, mergeLife, yardWith } from './foldLife';

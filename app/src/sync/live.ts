@@ -1,4 +1,5 @@
-import { LIVE_PATH, type Changed, type LiveEvent, type Presence } from '@weskopos/contract';
+import type { Changed, LiveEvent, Presence } from '@weskopos/contract';
+import { LIVE_PATH } from '@weskopos/contract/device';
 import { call, ServerProblem, Unreachable } from './transport';
 
 /** Listens to one visit, to what others do in it; the browser connects again by itself. Gives back how to stop. */

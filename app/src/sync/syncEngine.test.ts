@@ -41,7 +41,7 @@ async function device(
   store?: DeviceStore,
   person = ISLA,
 ) {
-  const kept = store ?? (await openDeviceStore(`test-${(name += 1)}`));
+  const kept = store ?? (await openDeviceStore({ name: `test-${(name += 1)}` }));
   const states: SyncState[] = [];
   const taken: string[] = [];
   const waits: number[] = [];

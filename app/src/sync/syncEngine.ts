@@ -1,4 +1,5 @@
-import { MOST_OPERATIONS, type Operation, type OperationOutcome } from '@weskopos/contract';
+import type { Operation, OperationOutcome } from '@weskopos/contract';
+import { MOST_OPERATIONS } from '@weskopos/contract/device';
 import type { DeviceStore } from './deviceStore';
 import { mayGo } from './dependencies';
 import { ServerFailed, ServerProblem, Unreachable } from './transport';

@@ -1,14 +1,5 @@
-import {
-  ENDPOINTS,
-  GUARD_HEADER,
-  PHOTO_PATH,
-  problemSchema,
-  type AnswerOf,
-  type BodyOf,
-  type EndpointName,
-  type ParamsOf,
-  type Problem,
-} from '@weskopos/contract';
+import type { AnswerOf, BodyOf, ParamsOf, Problem } from '@weskopos/contract';
+import { DOORS, GUARD_HEADER, PHOTO_PATH, isProblem, type EndpointName } from '@weskopos/contract/device';
 import { heardServer } from './clock';
 
 /** The server was not reached, or answered nothing of ours: try again later. */
@@ -42,10 +33,9 @@ async function request(path: string, init: RequestInit): Promise<unknown> {
   if (path.startsWith('/api/') && !Number.isNaN(served)) heardServer(served);
   const body: unknown = await response.json().catch(() => undefined);
   if (response.ok) return body;
-  const problem = problemSchema.safeParse(body);
   // A gateway's own page: nothing was decided about what was sent.
-  if (!problem.success) throw new Unreachable(`status ${response.status}`);
-  throw problem.data.status >= 500 ? new ServerFailed(problem.data) : new ServerProblem(problem.data);
+  if (!isProblem(body)) throw new Unreachable(`status ${response.status}`);
+  throw body.status >= 500 ? new ServerFailed(body) : new ServerProblem(body);
 }
 
 /** Calls a declared endpoint. Throws {@link Unreachable} or {@link ServerProblem}. */
@@ -53,7 +43,7 @@ export async function call<N extends EndpointName>(
   name: N,
   { params, body }: { params?: ParamsOf<N>; body?: BodyOf<N> } = {},
 ): Promise<AnswerOf<N>> {
-  const { method, path } = ENDPOINTS[name];
+  const { method, path } = DOORS[name];
   const filled = path.replace(/:(\w+)/g, (_, key: string) =>
     encodeURIComponent(String((params as Record<string, unknown> | undefined)?.[key])),
   );

@@ -1,7 +1,14 @@
 /** @jest-environment node */
 import 'fake-indexeddb/auto';
-import type { Life, Operation, OperationOutcome, Person, YardEntry } from '@weskopos/contract';
-import { CAR, inspectionOf, findingOf, readingOf } from '@weskopos/core/src/tests/builders';
+import {
+  upgradeOperation,
+  type Life,
+  type Operation,
+  type OperationOutcome,
+  type Person,
+  type YardEntry,
+} from '@weskopos/contract';
+import { CAR, inspectionOf, findingOf, readingOf } from '@weskopos/core/tests/builders';
 import {
   BUILT_IN_FLEET,
   BUILT_IN_RULEBOOK,
@@ -16,7 +23,7 @@ import { fitNewPart } from '../features/walk/fitNewPart';
 import { putFinding, putFindings, undoLast } from '../visit/findings';
 import { followHouse } from '../words/followHouse';
 import { amount } from '../words/show';
-import { openDeviceStore } from './deviceStore';
+import { liftQueue, openDeviceStore } from './deviceStore';
 import { foldLife } from './foldLife';
 import { readLife } from './lifeDocuments';
 import {
@@ -81,7 +88,7 @@ beforeAll(async () => {
     const { status, json } = server.answer(init?.method ?? 'GET', url as string, init?.body as string | undefined);
     return Promise.resolve(new Response(JSON.stringify(json), { status }));
   });
-  await openWorkshop();
+  await openWorkshop({ lift: (operation) => Promise.resolve(upgradeOperation(operation)) });
   followHouse();
 });
 
@@ -240,7 +247,8 @@ test('a device of the first version keeps who is signed in and its queue, lifted
   await old.put('documents', [{ old: true }], 'yard');
   await old.add('queue', { by: ISLA.id, operation: { id: 'x', kind: 'finding.put', body: { ...rest, leak: null } } });
   old.close();
-  const store = await openDeviceStore(name);
+  const store = await openDeviceStore({ name });
+  await liftQueue(store, (operation) => Promise.resolve(upgradeOperation(operation)));
   expect(await store.read('person')).toEqual(ISLA);
   expect(await store.read('yard')).toBeUndefined();
   const [queued] = await store.queue();
@@ -260,4 +268,23 @@ test('a part said to be new in the walk is said once, and can be taken back', as
   expect(standingEntries(entries())).toEqual([]);
   await untilSent();
   expect(server.life.entries).toHaveLength(2);
+});
+
+test('a change of a newer app is left as it was written, and a store of one is not opened at all', async () => {
+  const name = 'of a newer app';
+  const store = await openDeviceStore({ name });
+  const operation = {
+    id: 'n',
+    at: 'x',
+    device: 'd',
+    kind: 'finding.put',
+    v: 99,
+    body: { gauge: 'new' },
+  } as unknown as Operation;
+  await store.enqueue({ operation, by: ISLA.id });
+  await liftQueue(store, () => Promise.reject(new Error('must not be asked')));
+  expect(await store.queue()).toEqual([{ operation, by: ISLA.id }]);
+  const newer = await openDB('of the next version', 99, { upgrade: () => undefined });
+  newer.close();
+  await expect(openDeviceStore({ name: 'of the next version' })).rejects.toMatchObject({ name: 'VersionError' });
 });

@@ -1,4 +1,5 @@
-import { OPERATION_RECORDS, type Life, type Operation, type Person, type YardEntry } from '@weskopos/contract';
+import type { Life, Operation, Person, YardEntry } from '@weskopos/contract';
+import { OPERATION_VERSIONS } from '@weskopos/contract/device';
 import {
   BUILT_IN_FLEET,
   currentFindings,
@@ -12,8 +13,16 @@ import {
 } from '@weskopos/core';
 import { create } from 'zustand';
 import { nowIso } from './clock';
-import { openDeviceStore, type DeviceStore, type QueuedPhoto, type RefusedOperation } from './deviceStore';
+import {
+  isNewerOperation,
+  liftQueue,
+  openDeviceStore,
+  type DeviceStore,
+  type QueuedPhoto,
+  type RefusedOperation,
+} from './deviceStore';
 import { foldLife, mergeLife } from './foldLife';
+import { memoryStore } from './memoryStore';
 import { readLife, writeLife } from './lifeDocuments';
 import { createSync, type Sync, type SyncState } from './syncEngine';
 import { call, sendPhoto, ServerProblem, Unreachable } from './transport';
@@ -24,6 +33,8 @@ import { call, sendPhoto, ServerProblem, Unreachable } from './transport';
  */
 export interface WorkshopState {
   readonly status: 'opening' | 'signed-out' | 'empty' | 'ready';
+  /** Whether this device keeps anything: `denied` by the browser, of a `newer` app, `blocked` by an older tab. */
+  readonly kept: 'yes' | 'denied' | 'newer' | 'blocked';
   readonly person: Person | null;
   readonly entries: readonly YardEntry[] | null;
   readonly lives: Readonly<Record<string, Life>>;
@@ -42,6 +53,7 @@ export interface WorkshopState {
 
 export const useWorkshop = create<WorkshopState>(() => ({
   status: 'opening',
+  kept: 'yes',
   person: null,
   entries: null,
   lives: {},
@@ -60,9 +72,33 @@ let sync: Sync;
 /** What this device is called among others, for as long as the page is open. */
 export const deviceId = `web-${Math.random().toString(36).slice(2, 10)}`;
 
+/** The device's store; one in memory where the browser keeps none; null where what is there must be left alone. */
+async function openStore(): Promise<DeviceStore | null> {
+  try {
+    const opened = await openDeviceStore({ onBlocked: () => setState({ kept: 'blocked' }) });
+    setState({ kept: 'yes' });
+    return opened;
+  } catch (error) {
+    if ((error as DOMException).name === 'VersionError') {
+      setState({ kept: 'newer' });
+      return null;
+    }
+    setState({ kept: 'denied' });
+    return memoryStore();
+  }
+}
+
+export interface WorkshopPorts {
+  /** Brings a change an older app left on the device to today's shape. */
+  readonly lift: (operation: Operation) => Promise<Operation>;
+}
+
 /** Opens the device's store, shows what it holds at once, then asks the server. */
-export async function openWorkshop(): Promise<void> {
-  store = await openDeviceStore();
+export async function openWorkshop({ lift }: WorkshopPorts): Promise<void> {
+  const opened = await openStore();
+  if (!opened) return;
+  store = opened;
+  await liftQueue(store, lift);
   sync = createSync({
     store,
     person: () => getState().person?.id ?? null,
@@ -93,7 +129,8 @@ export async function openWorkshop(): Promise<void> {
     store.read<Rulebook[]>('rulebooks'),
     store.read<FleetKnowledge>('fleet'),
   ]);
-  const pending = queue.map(({ operation }) => operation);
+  // What a newer app made here waits as it is: nothing here knows how to show it.
+  const pending = queue.flatMap(({ operation }) => (isNewerOperation(operation) ? [] : [operation]));
   const ids = new Set([
     ...(entries ?? []).map(({ vehicle }) => vehicle.id),
     ...pending.flatMap((operation) => (operation.kind === 'vehicle.put' ? [operation.body.id] : [])),
@@ -216,7 +253,7 @@ const stamped = (draft: OperationDraft) =>
     id: crypto.randomUUID(),
     at: nowIso(),
     device: deviceId,
-    v: OPERATION_RECORDS[draft.kind].version,
+    v: OPERATION_VERSIONS[draft.kind],
     ...draft,
   }) as Operation;
 

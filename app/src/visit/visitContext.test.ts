@@ -1,6 +1,6 @@
 /** @jest-environment node */
 import type { Life, Visit } from '@weskopos/contract';
-import { CAR, findingOf, inspectionOf, readingOf, rulesWith } from '@weskopos/core/src/tests/builders';
+import { CAR, findingOf, inspectionOf, readingOf, rulesWith } from '@weskopos/core/tests/builders';
 import { gradePoint, nextFinding, pointKey } from '@weskopos/core';
 import { canPutRight, gradingOf, historyOf, partnerOf, withDraft } from './visitContext';
 

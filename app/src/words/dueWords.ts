@@ -1,5 +1,5 @@
 import type { MeterUnit } from '@weskopos/core';
-import type { NextDue } from '@weskopos/core/src/deskSums';
+import type { NextDue } from '@weskopos/core/desk';
 import { day, jobWords, meterWords } from './show';
 
 /** When a job falls due next, or that nobody wrote down when it was done last. */

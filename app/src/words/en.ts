@@ -1,4 +1,4 @@
-import { refusedWords, syncWords } from './en/sync';
+import { failureWords, refusedWords, storageWords, syncWords } from './en/sync';
 import type {
   Access,
   AccessReason,
@@ -102,6 +102,8 @@ export const en = {
   bound: { exact: '', over: 'more than', under: 'at most' } satisfies Record<Bound, string>,
   role: { inspector: 'inspector', lead: 'workshop lead' } satisfies Record<Role, string>,
   offeredTo: rules.offeredTo,
+  storage: storageWords,
+  failure: failureWords,
   sync: syncWords,
   refused: refusedWords,
   refusal: {

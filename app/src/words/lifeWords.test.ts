@@ -4,7 +4,7 @@ import { dueMs, whenOf, type FleetPart } from '../features/fleet/fleetPart';
 import { oneOfEachSet, wantedName } from '../features/fleet/orderLines';
 import { entrySentence } from '../features/life/entrySentence';
 import { changeSentence } from './changeSentence';
-import { CAR } from '@weskopos/core/src/tests/builders';
+import { CAR } from '@weskopos/core/tests/builders';
 import { dueWords } from './dueWords';
 import { pointShort } from './show';
 

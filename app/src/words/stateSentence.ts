@@ -1,5 +1,5 @@
 import { capacityL, type SpecSheet, type StateTrend } from '@weskopos/core';
-import { litresUntilThin } from '@weskopos/core/src/outlookSums';
+import { litresUntilThin } from '@weskopos/core/outlook';
 import { dateRange } from './forecastSentence';
 import { amount, day, figure, figureIn, unitOf } from './show';
 

@@ -23,7 +23,7 @@ import {
   readingOf,
   rulesWith,
   treadOf,
-} from '@weskopos/core/src/tests/builders';
+} from '@weskopos/core/tests/builders';
 import { forecastSentence, lookAgainSentence, shortWhen } from './forecastSentence';
 import { stateSentence } from './stateSentence';
 import { gradeSentence, reasonSource } from './reasonSentence';

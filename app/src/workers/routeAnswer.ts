@@ -1,5 +1,5 @@
-import { planRoute, plainRoute, usedWaits, walkSeconds } from '@weskopos/core/src/routing';
-import type { RouteLeg, RouteProblem, UsedWait } from '@weskopos/core/src/routing';
+import { planRoute, plainRoute, usedWaits, walkSeconds } from '@weskopos/core/routing';
+import type { RouteLeg, RouteProblem, UsedWait } from '@weskopos/core/routing';
 
 /** A problem as it crosses to the worker: without what is no data. */
 export type RouteQuestion = Omit<RouteProblem, 'walkS'>;

@@ -1,4 +1,4 @@
-import { PHOTO_LIMITS } from '@weskopos/contract/src/photoLimits';
+import { PHOTO_LIMITS } from '@weskopos/contract/device';
 import { imageSize } from 'image-size';
 
 export interface ShrinkAnswer {

@@ -2,6 +2,7 @@ import fs from 'node:fs';
 import path from 'node:path';
 import { lifeSchema, yardEntrySchema } from '../life';
 import { OPERATION_RECORDS, liftOperation, operationSchema, type OperationKind } from '../operation';
+import { OPERATION_VERSIONS } from '../operationKinds';
 import { jobNamed } from './jobNames';
 import { NewerRecord, lift, recordKind, type Lifting } from './record';
 
@@ -104,4 +105,9 @@ test.each([
   ['Wash the sand out', 'own'],
 ])('a job that was called %s is %s, and keeps its name', (name, code) => {
   expect(jobNamed(name)).toEqual({ code, name });
+});
+
+test('the versions a device writes down are those of the records', () => {
+  const versions = Object.entries<Lifting>(OPERATION_RECORDS).map(([kind, { version }]) => [kind, version]);
+  expect(Object.fromEntries(versions)).toEqual(OPERATION_VERSIONS);
 });

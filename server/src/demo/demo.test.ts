@@ -10,8 +10,8 @@ import {
   verdictFor,
   visitPoints,
 } from '@weskopos/core';
-import { outlookOf } from '@weskopos/core/src/outlookSums';
-import { seededRandom } from '@weskopos/core/src/simulated';
+import { outlookOf } from '@weskopos/core/outlook';
+import { seededRandom } from '@weskopos/core/simulated';
 import {
   fleetBoardSchema,
   operationSchema,

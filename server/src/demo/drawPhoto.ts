@@ -1,5 +1,5 @@
 import sharp from 'sharp';
-import { seededRandom } from '@weskopos/core/src/simulated';
+import { seededRandom } from '@weskopos/core/simulated';
 
 export type DrawnSubject = 'pad' | 'tread' | 'leak' | 'belt';
 

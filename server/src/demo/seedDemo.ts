@@ -1,5 +1,5 @@
 import { type VisitRecord } from '@weskopos/core';
-import { randomUuid, seededRandom } from '@weskopos/core/src/simulated';
+import { randomUuid, seededRandom } from '@weskopos/core/simulated';
 import type { Context } from '../context';
 import { createPerson } from '../people/createPerson';
 import { keepPhoto } from '../photos/keepPhoto';

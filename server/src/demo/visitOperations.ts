@@ -22,7 +22,7 @@ import {
   type Rules,
   type Spot,
 } from '@weskopos/core';
-import { gaugeReads, healthAt, randomUuid, wornTo, type WearTruth } from '@weskopos/core/src/simulated';
+import { gaugeReads, healthAt, randomUuid, wornTo, type WearTruth } from '@weskopos/core/simulated';
 import type { Operation } from '@weskopos/contract';
 import type { Story, StoryVisit } from './world';
 

@@ -11,7 +11,7 @@ import {
   type Vehicle,
   type Word,
 } from '@weskopos/core';
-import type { BatteryTruth, WearTruth } from '@weskopos/core/src/simulated';
+import type { BatteryTruth, WearTruth } from '@weskopos/core/simulated';
 import type { DrawnSubject } from './drawPhoto';
 
 /** The demo's people; their PINs are printed at the start. */

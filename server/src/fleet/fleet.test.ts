@@ -1,6 +1,6 @@
 import { fleetBoardSchema, fleetKnowledgeSchema, scorecardSchema } from '@weskopos/contract';
 import { type LifeEntry } from '@weskopos/core';
-import { seededRandom } from '@weskopos/core/src/simulated';
+import { seededRandom } from '@weskopos/core/simulated';
 import { randomUUID } from 'node:crypto';
 import {
   Client,

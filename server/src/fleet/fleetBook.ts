@@ -1,7 +1,7 @@
 import type { FleetBoard, Person, Scorecard, VehicleBoard } from '@weskopos/contract';
 import { BUILT_IN_FLEET, type FleetKnowledge } from '@weskopos/core';
 import { setTimeout } from 'node:timers/promises';
-import type { StoredForecast } from '@weskopos/core/src/score/storedForecast';
+import type { StoredForecast } from '@weskopos/core/score/storedForecast';
 import type { Engine, Tx } from '../db/engine';
 import { rulesOfToday } from '../rules/rulesOfVisit';
 import type { FleetAnswer } from './fleetWorker';

@@ -1,9 +1,9 @@
 import type { Scorecard, VehicleBoard } from '@weskopos/contract';
 import type { FleetKnowledge, Rules } from '@weskopos/core';
-import { calibrationsOf, scoreLine, type Judgement } from '@weskopos/core/src/score/judge';
-import { groupBy } from '@weskopos/core/src/sums/groupBy';
-import { learnRates, type PartHistory } from '@weskopos/core/src/wear/fleetRates';
-import { learnUsage, type MeterPoint } from '@weskopos/core/src/wear/usageModel';
+import { calibrationsOf, scoreLine, type Judgement } from '@weskopos/core/score/judge';
+import { groupBy } from '@weskopos/core/sums/groupBy';
+import { learnRates, type PartHistory } from '@weskopos/core/wear/fleetRates';
+import { learnUsage, type MeterPoint } from '@weskopos/core/wear/usageModel';
 import { parentPort } from 'node:worker_threads';
 import { sumVehicle } from './sumVehicle';
 import type { VehiclePage } from './vehiclePages';

@@ -13,8 +13,8 @@ import {
   type VisitRecord,
 } from '@weskopos/core';
 
-import { outlookOf } from '@weskopos/core/src/outlookSums';
-import { repeatsOf } from '@weskopos/core/src/score/secondReadings';
+import { outlookOf } from '@weskopos/core/outlook';
+import { repeatsOf } from '@weskopos/core/score/secondReadings';
 import fc from 'fast-check';
 import { randomUUID } from 'node:crypto';
 import { z } from 'zod';

@@ -1,6 +1,6 @@
 import { MEASURE_CODES } from '@weskopos/core';
-import { handsOf, repeatsOf, type Hands } from '@weskopos/core/src/score/secondReadings';
-import type { Repeats } from '@weskopos/core/src/score/repeatability';
+import { handsOf, repeatsOf, type Hands } from '@weskopos/core/score/secondReadings';
+import type { Repeats } from '@weskopos/core/score/repeatability';
 import type { Queries } from '../db/engine';
 import { readTrendEntries } from './trendEntries';
 

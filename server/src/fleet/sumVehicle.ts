@@ -1,13 +1,13 @@
 import type { BoardPart, VehicleBoard } from '@weskopos/contract';
 import { axleAt, type FleetKnowledge, type Rules } from '@weskopos/core';
-import { vehicleOutlook } from '@weskopos/core/src/outlookSums';
-import { ageingSeries, ageingToStore } from '@weskopos/core/src/states/ageScore';
-import { judge, type Judgement } from '@weskopos/core/src/score/judge';
-import { toStore, type StoredForecast } from '@weskopos/core/src/score/storedForecast';
-import { allPartsOf, peersRate } from '@weskopos/core/src/trends/partHistory';
-import { meterPoints } from '@weskopos/core/src/trends/usageOf';
-import type { PartHistory } from '@weskopos/core/src/wear/fleetRates';
-import type { MeterPoint } from '@weskopos/core/src/wear/usageModel';
+import { vehicleOutlook } from '@weskopos/core/outlook';
+import { ageingSeries, ageingToStore } from '@weskopos/core/states/ageScore';
+import { judge, type Judgement } from '@weskopos/core/score/judge';
+import { toStore, type StoredForecast } from '@weskopos/core/score/storedForecast';
+import { allPartsOf, peersRate } from '@weskopos/core/trends/partHistory';
+import { meterPoints } from '@weskopos/core/trends/usageOf';
+import type { PartHistory } from '@weskopos/core/wear/fleetRates';
+import type { MeterPoint } from '@weskopos/core/wear/usageModel';
 import type { VehiclePage } from './vehiclePages';
 
 /** What one vehicle gives the fleet, and gets from it. */

@@ -1,4 +1,4 @@
-import { groupBy } from '@weskopos/core/src/sums/groupBy';
+import { groupBy } from '@weskopos/core/sums/groupBy';
 import type { Reading, TrendEntry } from '@weskopos/core';
 import type { Queries, SqlValue } from '../db/engine';
 

@@ -6,7 +6,7 @@ import {
   type Vehicle,
   type VisitMoment,
 } from '@weskopos/core';
-import type { StoredForecast } from '@weskopos/core/src/score/storedForecast';
+import type { StoredForecast } from '@weskopos/core/score/storedForecast';
 import type { Queries } from '../db/engine';
 import { readLifeEntries } from '../vehicles/readLifeEntries';
 import { readVehicle } from '../vehicles/readVehicle';

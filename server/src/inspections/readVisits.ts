@@ -1,5 +1,5 @@
 import { actFrom, actTable, findingTable, inspectionTable, type StoredFinding, type Visit } from '@weskopos/contract';
-import { groupBy } from '@weskopos/core/src/sums/groupBy';
+import { groupBy } from '@weskopos/core/sums/groupBy';
 import type { Queries, Row } from '../db/engine';
 import { columnsOf, recordFrom } from '../db/table';
 

@@ -1,6 +1,6 @@
 import { openEnds, verdictFor, type AheadNote, type Grade } from '@weskopos/core';
 import type { OperationBody, Refusal } from '@weskopos/contract';
-import type { StoredForecast } from '@weskopos/core/src/score/storedForecast';
+import type { StoredForecast } from '@weskopos/core/score/storedForecast';
 import type { Tx } from '../db/engine';
 import { refused, takes, type Writer } from '../ledger/change';
 import { rulesOfVisit } from '../rules/rulesOfVisit';

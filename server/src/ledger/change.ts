@@ -1,5 +1,5 @@
 import type { Operation, Refusal, Role } from '@weskopos/contract';
-import type { StoredForecast } from '@weskopos/core/src/score/storedForecast';
+import type { StoredForecast } from '@weskopos/core/score/storedForecast';
 import type { Tx } from '../db/engine';
 
 /** What every operation bears besides kind and body. */

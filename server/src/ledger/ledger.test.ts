@@ -1,7 +1,7 @@
 import type { Operation } from '@weskopos/contract';
 import { lifeSchema } from '@weskopos/contract';
 import { BUILT_IN_RULEBOOK, type Finding } from '@weskopos/core';
-import { seededRandom } from '@weskopos/core/src/simulated';
+import { seededRandom } from '@weskopos/core/simulated';
 import { randomUUID } from 'node:crypto';
 import fs from 'node:fs/promises';
 import path from 'node:path';

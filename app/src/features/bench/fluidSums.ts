@@ -7,14 +7,7 @@ import {
   stickToLitres,
   type BrakeFluidGrade,
 } from '@weskopos/core';
-import {
-  GLYCOLS,
-  drainToRaise,
-  freezePoint,
-  glycolShare,
-  type Glycol,
-  type TableValue,
-} from '@weskopos/core/src/deskSums';
+import { GLYCOLS, drainToRaise, freezePoint, glycolShare, type Glycol, type TableValue } from '@weskopos/core/desk';
 import { amount } from '../../words/show';
 import { choiceField, figureField, type Sum } from './sum';
 

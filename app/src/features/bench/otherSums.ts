@@ -13,7 +13,7 @@ import {
   type StudCount,
   type Unit,
 } from '@weskopos/core';
-import { dueOf, filterFit, fuelUse, mpgToLitresPer100Km } from '@weskopos/core/src/deskSums';
+import { dueOf, filterFit, fuelUse, mpgToLitresPer100Km } from '@weskopos/core/desk';
 import { day, figureIn, houseRules } from '../../words/show';
 import { choiceField, figureField, type Sum, type SumValues } from './sum';
 

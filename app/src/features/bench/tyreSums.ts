@@ -1,5 +1,5 @@
 import { DRIVES, MEASURES, pressureAtReference, standardUncertainty, type MakeUp } from '@weskopos/core';
-import { CORNERS, partLeft, rotationOf, seasonOrLeak, type RotationQuestion } from '@weskopos/core/src/deskSums';
+import { CORNERS, partLeft, rotationOf, seasonOrLeak, type RotationQuestion } from '@weskopos/core/desk';
 import { amount, capital, houseRules, placeWords, roughMeter } from '../../words/show';
 import { choiceField, figureField, type Sum } from './sum';
 

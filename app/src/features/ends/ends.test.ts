@@ -9,7 +9,7 @@ import {
   USUAL_HOUSE_RULES,
   templateBy,
 } from '@weskopos/core';
-import { CAR, findingOf, inspectionOf } from '@weskopos/core/src/tests/builders';
+import { CAR, findingOf, inspectionOf } from '@weskopos/core/tests/builders';
 import { answerRoute } from '../../workers/routeAnswer';
 import { lastDone } from '../walk/useReturn';
 import { clockWords } from './useNow';

@@ -1,4 +1,4 @@
-import { expectedParts } from '@weskopos/core/src/outlookSums';
+import { expectedParts } from '@weskopos/core/outlook';
 import { addMonths } from 'date-fns/addMonths';
 import { format } from 'date-fns/format';
 import { startOfMonth } from 'date-fns/startOfMonth';

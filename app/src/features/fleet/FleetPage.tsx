@@ -15,7 +15,7 @@ import { words } from '../../words/en';
 import { amount, day, pointShort } from '../../words/show';
 import { ExpectedTable } from './ExpectedTable';
 import { dueMs, whenOf, type FleetPart } from './fleetPart';
-import { RunOutCalendar } from './RunOutCalendar';
+import { RunOutCalendar } from '../charts/lazyCharts';
 import { BayLoad } from './BayLoad';
 import { useDesk } from './useDesk';
 

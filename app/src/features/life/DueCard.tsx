@@ -1,6 +1,6 @@
 import type { Life, Visit } from '@weskopos/contract';
 import { jobKey } from '@weskopos/core';
-import { stickerOf } from '@weskopos/core/src/deskSums';
+import { stickerOf } from '@weskopos/core/desk';
 import { Card } from '../../kit/Card';
 import { usePalette } from '../../kit/theme';
 import { Heading, Words } from '../../kit/Words';

@@ -1,5 +1,5 @@
 import { type Series, type Vehicle } from '@weskopos/core';
-import { inferredChanges, type InferredChange } from '@weskopos/core/src/outlookSums';
+import { inferredChanges, type InferredChange } from '@weskopos/core/outlook';
 import { StyleSheet, View } from 'react-native';
 import { Card } from '../../kit/Card';
 import { Press } from '../../kit/Press';

@@ -1,5 +1,5 @@
 import { newestRulebook, rulesOf, verdictFor, worstFirst } from '@weskopos/core';
-import { outlookOf } from '@weskopos/core/src/outlookSums';
+import { outlookOf } from '@weskopos/core/outlook';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { Suspense, useMemo, useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';

@@ -1,7 +1,7 @@
 import type { Life } from '@weskopos/contract';
 import { entriesOf, standingEntries } from '@weskopos/core';
-import { fuelUse } from '@weskopos/core/src/deskSums';
-import { oilPer1000 } from '@weskopos/core/src/parts/logs';
+import { fuelUse } from '@weskopos/core/desk';
+import { oilPer1000 } from '@weskopos/core/parts/logs';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Card } from '../../kit/Card';

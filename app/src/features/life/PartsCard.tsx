@@ -1,6 +1,6 @@
 import type { Life } from '@weskopos/contract';
 import { axleAt, hubPlaces, threadParts, tyresAtHub, type VehicleOutlook } from '@weskopos/core';
-import { CORNERS, rotationOf, type Corner } from '@weskopos/core/src/deskSums';
+import { CORNERS, rotationOf, type Corner } from '@weskopos/core/desk';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Card } from '../../kit/Card';

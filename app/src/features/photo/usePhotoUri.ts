@@ -1,4 +1,4 @@
-import { PHOTO_PATH } from '@weskopos/contract';
+import { PHOTO_PATH } from '@weskopos/contract/device';
 import { useEffect, useState } from 'react';
 import { localPhoto } from '../../sync/workshop';
 

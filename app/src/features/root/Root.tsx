@@ -4,17 +4,16 @@ import { BarlowCondensed_500Medium } from '@expo-google-fonts/barlow-condensed/5
 import { BarlowCondensed_600SemiBold } from '@expo-google-fonts/barlow-condensed/600SemiBold';
 import { useFonts } from 'expo-font';
 import { Slot } from 'expo-router';
-import { Suspense, lazy, useEffect } from 'react';
+import { Suspense, useEffect } from 'react';
 import { View } from 'react-native';
 import { FONT } from '../../kit/tokens';
 import { PaletteContext, useDevicePalette } from '../../kit/theme';
 import { openWorkshop, useWorkshop } from '../../sync/workshop';
 import { followHouse } from '../../words/followHouse';
+import { Setup, liftOnDevice } from '../desk/lazyShapes';
 import { SignIn } from '../signin/SignIn';
+import { StorageNotice } from '../../shell/StorageNotice';
 import { keepShell } from './keepShell';
-
-/** Seen once in a workshop's life. */
-const Setup = lazy(() => import('../signin/Setup').then(({ Setup: page }) => ({ default: page })));
 
 /** Opens the device's store, then shows the way in or the page that was asked for. */
 export function Root() {
@@ -27,10 +26,17 @@ export function Root() {
     [FONT.labelStrong]: BarlowCondensed_600SemiBold,
   });
   useEffect(() => {
-    void openWorkshop();
+    void openWorkshop({ lift: liftOnDevice });
     keepShell();
     return followHouse();
   }, []);
+  const kept = useWorkshop((state) => state.kept);
+  if (kept === 'newer' || kept === 'blocked')
+    return (
+      <PaletteContext value={palette}>
+        <StorageNotice why={kept} />
+      </PaletteContext>
+    );
   if (status === 'opening' || (!fonts && !fontProblem))
     return <View style={{ flex: 1, backgroundColor: palette.ground }} />;
   return (

@@ -1,8 +1,8 @@
 import type { Scorecard } from '@weskopos/contract';
 import { MEASURES, fromStored, newestRulebook, standardUncertainty, type MeasureCode } from '@weskopos/core';
-import { offeredRepeatability } from '@weskopos/core/src/score/repeatability';
-import { agesByTime } from '@weskopos/core/src/states/ageShapes';
-import { NAIVE_METHODS } from '@weskopos/core/src/score/naive';
+import { offeredRepeatability } from '@weskopos/core/score/repeatability';
+import { agesByTime } from '@weskopos/core/states/ageShapes';
+import { NAIVE_METHODS } from '@weskopos/core/score/naive';
 import { useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import { Card } from '../../kit/Card';

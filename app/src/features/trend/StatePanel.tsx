@@ -6,7 +6,7 @@ import { Heading, Label, Words } from '../../kit/Words';
 import { lookAgainSentence } from '../../words/forecastSentence';
 import { capital, day, pointWords } from '../../words/show';
 import { STATE_TOLD, stateFigure, stateSentence } from '../../words/stateSentence';
-import { StateChart } from './StateChart';
+import { StateChart } from '../charts/lazyCharts';
 
 /** Newest looks listed under the drawing. */
 const MOST_LISTED = 12;

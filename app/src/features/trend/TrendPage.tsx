@@ -1,5 +1,5 @@
 import { runOutOf } from '@weskopos/core';
-import { outlookOf } from '@weskopos/core/src/outlookSums';
+import { outlookOf } from '@weskopos/core/outlook';
 import { useLocalSearchParams } from 'expo-router';
 import { Page } from '../../shell/Page';
 import { Words } from '../../kit/Words';

@@ -20,7 +20,7 @@ import { forecastSentence, lookAgainSentence, rateWords } from '../../words/fore
 import { day, pointWords } from '../../words/show';
 import { entrySentence } from '../life/entrySentence';
 import { putEntry } from '../life/putEntry';
-import { TrendChart } from './TrendChart';
+import { TrendChart } from '../charts/lazyCharts';
 import { TrendTable } from './TrendTable';
 
 interface TrendPanelProps {

@@ -1,5 +1,5 @@
 /** @jest-environment node */
-import { CAR, contextOf, findingOf, readingOf, rulesWith } from '@weskopos/core/src/tests/builders';
+import { CAR, contextOf, findingOf, readingOf, rulesWith } from '@weskopos/core/tests/builders';
 import { LAMPS, gradePoint, gradedPoints, nextFinding, walkSteps } from '@weskopos/core';
 import { drawMark } from '../photo/drawMark';
 import { nearestPoint } from '../decks/nearestPoint';

@@ -55,3 +55,26 @@ export const refusedWords = {
   deleteForGood: 'Delete for good',
   keep: 'Keep it',
 };
+
+/** Where what this device keeps cannot be opened. */
+export const storageWords = {
+  newer: {
+    title: 'Made by a newer app',
+    text: 'A newer version of this app has written on this device. Nothing was changed. Open the newest version: connect, then load the page again.',
+  },
+  blocked: {
+    title: 'Open in another tab',
+    text: 'An older version of this app is still open in another tab or window. Close it there; what it has saved stays.',
+  },
+  again: 'Load again',
+};
+
+/** When drawing a page failed. */
+export const failureWords = {
+  title: 'This page could not be shown',
+  text: 'What was saved on this device is still there. Try again; if it fails once more, copy the report for whoever looks after the workshop’s server.',
+  again: 'Try again',
+  yard: 'To the yard',
+  copy: 'Copy the report',
+  copied: 'Copied',
+};

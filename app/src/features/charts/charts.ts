@@ -1,0 +1,3 @@
+export { RunOutCalendar } from './RunOutCalendar';
+export { StateChart } from './StateChart';
+export { TrendChart } from './TrendChart';

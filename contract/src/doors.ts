@@ -1,0 +1,32 @@
+/** Where each exchange between app and server happens: all a device needs to knock; what goes through is in `endpoints.ts`. */
+export const DOORS = {
+  workshop: { method: 'get', path: '/api/workshop' },
+  setup: { method: 'post', path: '/api/setup' },
+  signIn: { method: 'post', path: '/api/session' },
+  whoAmI: { method: 'get', path: '/api/session' },
+  signOut: { method: 'delete', path: '/api/session' },
+  people: { method: 'get', path: '/api/people' },
+  addPerson: { method: 'post', path: '/api/people' },
+  sendOperations: { method: 'post', path: '/api/operations' },
+  yard: { method: 'get', path: '/api/yard' },
+  life: { method: 'get', path: '/api/vehicles/:id/life' },
+  trends: { method: 'get', path: '/api/vehicles/:id/trends' },
+  inspection: { method: 'get', path: '/api/inspections/:id' },
+  holdPlace: { method: 'post', path: '/api/inspections/:id/place' },
+  report: { method: 'get', path: '/api/inspections/:id/report' },
+  fleetKnowledge: { method: 'get', path: '/api/fleet/knowledge' },
+  fleetBoard: { method: 'get', path: '/api/fleet/board' },
+  scorecard: { method: 'get', path: '/api/fleet/scorecard' },
+  rulebooks: { method: 'get', path: '/api/rulebooks' },
+  previewRulebook: { method: 'post', path: '/api/rulebooks/preview' },
+} as const;
+export type EndpointName = keyof typeof DOORS;
+
+/** Photos go up as raw JPEG bytes to `/api/photos/:id` and are the one exchange that is not JSON. */
+export const PHOTO_PATH = '/api/photos';
+
+/** Sent with every change; a form on another site cannot send it. */
+export const GUARD_HEADER = 'x-weskopos';
+
+/** Server-sent events of one visit; the one answer that is no JSON document. Append the visit's id. */
+export const LIVE_PATH = '/api/live';

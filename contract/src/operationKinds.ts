@@ -1,0 +1,33 @@
+/** What a device must know of operations without their shapes. */
+
+/** Most operations in one request. */
+export const MOST_OPERATIONS = 100;
+
+/** Today's version of the record each kind of operation carries; held to the records by a test. */
+export const OPERATION_VERSIONS = {
+  'vehicle.put': 3,
+  'inspection.start': 5,
+  'finding.put': 3,
+  'inspection.sign': 1,
+  'act.put': 1,
+  'entry.put': 2,
+  'rulebook.put': 3,
+} as const;
+
+/** Why an operation whose shape is right could still not take effect. */
+export const REFUSALS = [
+  'no-vehicle',
+  'no-inspection',
+  'already-signed',
+  'already-there',
+  'no-place',
+  'fleet-code-taken',
+  'no-parent',
+  'lead-only',
+  'rules-changed',
+  'ends-open',
+  'no-end',
+  'no-entry',
+  'cannot-be-kept',
+] as const;
+export type Refusal = (typeof REFUSALS)[number];
