@@ -66,7 +66,7 @@ export default tseslint.config(
     ignores: ['**/*.test.ts'],
     rules: forbid('@weskopos/server', '@weskopos/app', 'react*', 'express', 'node:*'),
   },
-  { files: ['server/src/**'], rules: forbid('@weskopos/app', 'react*', 'expo*', '**/app/**') },
+  { files: ['server/src/**'], rules: forbid('@weskopos/app', '@weskopos/demo', 'react*', 'expo*', '**/app/**') },
   {
     files: ['app/**'],
     rules: { ...forbid('@weskopos/server', '**/server/**', 'express', 'node:*'), ...hooks.configs.recommended.rules },

@@ -17,6 +17,7 @@ module.exports = {
     node('core'),
     node('contract'),
     node('server'),
+    node('demo'),
     {
       displayName: 'app',
       rootDir: `${__dirname}/app`,

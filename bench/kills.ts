@@ -2,8 +2,8 @@ import type { Operation } from '@weskopos/contract';
 import type { Finding } from '@weskopos/core';
 import fs from 'node:fs/promises';
 import path from 'node:path';
-import { kill, setupCode, startProcess, type Process } from '../server/src/tests/process';
-import { Client, newFinding, newFolder, openVisit, operationOf } from '../server/src/tests/workshop';
+import { kill, setupCode, startProcess, type Process } from '@weskopos/server/tests/process';
+import { Client, newFinding, newFolder, openVisit, operationOf } from '@weskopos/server/tests/workshop';
 
 /** Rounds of kill −9 under load, and of these how many go on with a database of before the load. */
 const ROUNDS = Number(process.env.KILLS ?? 200);

@@ -1,9 +1,16 @@
 import { spawn } from 'node:child_process';
 import fs from 'node:fs/promises';
 import path from 'node:path';
-import { openContext, type Context } from '../server/src/context';
-import type { Change } from '../server/src/ledger/change';
-import { configFor, newFinding, newFolder, newInspection, newVehicle, operationOf } from '../server/src/tests/workshop';
+import { openContext, type Context } from '@weskopos/server/context';
+import type { Change } from '@weskopos/server/ledger/change';
+import {
+  configFor,
+  newFinding,
+  newFolder,
+  newInspection,
+  newVehicle,
+  operationOf,
+} from '@weskopos/server/tests/workshop';
 
 const ROOT = path.resolve(__dirname, '..');
 /** Operations a workshop holds when it is started. */

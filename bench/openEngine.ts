@@ -1,9 +1,9 @@
 import fs from 'node:fs/promises';
 import path from 'node:path';
-import type { Engine } from '../server/src/db/engine';
-import { migrate, readMigrations } from '../server/src/db/migrate';
-import { openPglite } from '../server/src/db/pgliteEngine';
-import { newFolder } from '../server/src/tests/workshop';
+import type { Engine } from '@weskopos/server/db/engine';
+import { migrate, readMigrations } from '@weskopos/server/db/migrate';
+import { openPglite } from '@weskopos/server/db/pgliteEngine';
+import { newFolder } from '@weskopos/server/tests/workshop';
 
 /** An empty workshop's database in a folder of its own. */
 export async function openEngine(): Promise<{ readonly engine: Engine; readonly close: () => Promise<void> }> {

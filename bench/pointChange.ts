@@ -12,7 +12,7 @@ import {
 } from '@weskopos/core';
 import { randomUUID } from 'node:crypto';
 import path from 'node:path';
-import { newInspection, newVehicle, operationOf, startWorkshop } from '../server/src/tests/workshop';
+import { newInspection, newVehicle, operationOf, startWorkshop } from '@weskopos/server/tests/workshop';
 
 const VISITS = 20;
 const SLOWDOWN = 4;

@@ -1,7 +1,7 @@
 import { BUILT_IN_RULEBOOK, paceOf, rulesOf, vehicleState, visitRoute, walkSteps, type Act } from '@weskopos/core';
 import { plainRoute, planRoute, usedWaits } from '@weskopos/core/routing';
 import { performance } from 'node:perf_hooks';
-import { newVehicle } from '../server/src/tests/workshop';
+import { newVehicle } from '@weskopos/server/tests/workshop';
 
 const NOW = Date.parse('2026-06-01T08:00:00.000Z');
 const ROUNDS = 15;

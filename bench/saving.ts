@@ -4,8 +4,8 @@ import { randomUUID } from 'node:crypto';
 import fs from 'node:fs/promises';
 import type { AddressInfo } from 'node:net';
 import path from 'node:path';
-import { openPglite } from '../server/src/db/pgliteEngine';
-import { newFinding, newFolder, openVisit, operationOf, startWorkshop } from '../server/src/tests/workshop';
+import { openPglite } from '@weskopos/server/db/pgliteEngine';
+import { newFinding, newFolder, openVisit, operationOf, startWorkshop } from '@weskopos/server/tests/workshop';
 
 /** Seconds each side runs per round, rounds, and connections at once. */
 const SECONDS = 6;

@@ -1,7 +1,7 @@
 import { spawn } from 'node:child_process';
 import fs from 'node:fs/promises';
 import path from 'node:path';
-import { newFolder } from '../server/src/tests/workshop';
+import { newFolder } from '@weskopos/server/tests/workshop';
 
 const ROOT = path.resolve(__dirname, '..');
 const ROUNDS = 5;
@@ -26,7 +26,7 @@ const median = (values: number[]) => [...values].sort((a, b) => a - b)[Math.floo
 export async function benchStart(): Promise<void> {
   const folder = await newFolder();
   const env = { PORT: '0', WESKOPOS_DATA: folder };
-  const cold = await untilReady(['server/src/main.ts', '--demo'], env, 'is ready');
+  const cold = await untilReady(['demo/src/main.ts'], env, 'is ready');
   const warm: number[] = [];
   const bare: number[] = [];
   for (let round = 0; round < ROUNDS; round += 1) {

@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test';
 import fs from 'node:fs/promises';
 import { addPhoto, expectAccessible, jump, readTread, signIn, type } from './walk';
-import { pngClaiming } from '../server/src/tests/pngClaiming';
+import { pngClaiming } from '@weskopos/server/tests/pngClaiming';
 import { Workshop } from './workshop';
 
 let workshop: Workshop;

@@ -86,8 +86,8 @@ export function ensureChromium() {
 }
 
 /** Runs the server in the foreground; signals reach it, its exit code is ours. */
-export function serve(args, env) {
-  const server = spawn('node', ['--import', 'tsx', 'server/src/main.ts', ...args], {
+export function serve(main, env) {
+  const server = spawn('node', ['--import', 'tsx', main], {
     cwd: ROOT,
     stdio: 'inherit',
     env: { ...process.env, ...env },

@@ -3,4 +3,4 @@ import { ensureDependencies, ensureWebBuild, ROOT, serve } from './bootstrap.mjs
 
 ensureDependencies();
 ensureWebBuild();
-serve(['--demo'], { WESKOPOS_DATA: process.env.WESKOPOS_DATA ?? path.join(ROOT, '.demo-data') });
+serve('demo/src/main.ts', { WESKOPOS_DATA: process.env.WESKOPOS_DATA ?? path.join(ROOT, '.demo-data') });

@@ -2,4 +2,4 @@ import { ensureDependencies, ensureWebBuild, serve } from './bootstrap.mjs';
 
 ensureDependencies();
 ensureWebBuild();
-serve([], {});
+serve('server/src/main.ts', {});

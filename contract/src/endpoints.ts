@@ -6,7 +6,7 @@ import { visitSchema } from './records/inspection';
 import { operationBatchSchema, operationOutcomeSchema } from './operation';
 import { placeHeldSchema } from './live';
 import { newPersonSchema, personSchema, setupSchema, signInSchema } from './person';
-import { idSchema } from './shapes';
+import { idSchema } from './records/shapes';
 import { rulebookPreviewSchema, rulebookSchema } from './records/rulebook';
 import { reportSchema, trendSchema } from './trend';
 

@@ -12,7 +12,7 @@ import {
   type LeakSpot,
 } from '@weskopos/core';
 import { z } from 'zod';
-import { idSchema, instantSchema } from './shapes';
+import { idSchema, instantSchema } from './records/shapes';
 import { rangeSchema } from './trend';
 
 const shiftsSchema = z.record(z.string(), z.object({ mean: z.number(), variance: z.number() }));

@@ -17,7 +17,7 @@ export {
   type VehicleBoard,
 } from './fleet';
 export { actFrom, actSchema, actTable, flatAct, storedActSchema, type StoredAct } from './records/act';
-export { idSchema, instantSchema } from './shapes';
+export { idSchema, instantSchema } from './records/shapes';
 export { plainVehicleSchema, specSchema, vehicleSchema, vehicleTable } from './records/vehicle';
 export { rulebookPreviewSchema, rulebookSchema, type RulebookPreview } from './records/rulebook';
 export { NewerRecord, lift } from './records/record';

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { GRADES } from '@weskopos/core';
 import { storedLifeEntrySchema } from './records/lifeEntry';
 import { visitSchema } from './records/inspection';
-import { idSchema, instantSchema } from './shapes';
+import { idSchema, instantSchema } from './records/shapes';
 import { vehicleSchema } from './records/vehicle';
 
 /** Everything about one vehicle that the device needs to work without the network. Visits oldest first, entries in the order they were written down. */

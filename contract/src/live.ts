@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { textSchema } from './shapes';
+import { textSchema } from './records/shapes';
 
 /** Which device a listener is, so that it is not told of itself. */
 export const deviceSchema = textSchema(60).min(1);

@@ -7,7 +7,7 @@ import { lifeEntryRecord } from './records/lifeEntry';
 import { isRaw, NewerRecord, lift, recordKind, type Lifting, type RecordKind } from './records/record';
 import { rulebookRecord } from './records/rulebook';
 import { vehicleRecord } from './records/vehicle';
-import { idSchema, instantSchema, textSchema } from './shapes';
+import { idSchema, instantSchema, textSchema } from './records/shapes';
 
 const signatureSchema = z.strictObject({
   inspectionId: idSchema,

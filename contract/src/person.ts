@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { idSchema, textSchema } from './shapes';
+import { idSchema, textSchema } from './records/shapes';
 
 export const ROLES = ['inspector', 'lead'] as const;
 export type Role = (typeof ROLES)[number];

@@ -1,6 +1,6 @@
 import { BASES, GRADES, MEASURE_CODES, POINT_CODES, SPOTS, SYSTEMS, type Forecast, type Series } from '@weskopos/core';
 import { z } from 'zod';
-import { instantSchema, idSchema } from './shapes';
+import { instantSchema, idSchema } from './records/shapes';
 
 const seriesReadingSchema = z.object({
   inspectionId: idSchema,

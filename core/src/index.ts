@@ -195,14 +195,8 @@ export {
 export { paceOf } from './route/pace';
 export { type UsedWait } from './route/explain';
 export { currentFindings, standingOf, type CurrentFindings } from './inspection/currentFindings';
-export {
-  restOfStop,
-  visitPoints,
-  walkSteps,
-  type PointRef,
-  type WalkPlan,
-  type WalkStep,
-} from './inspection/walkSteps';
+export type { PointRef } from './inspection/pointRef';
+export { restOfStop, visitPoints, walkSteps, type WalkPlan, type WalkStep } from './inspection/walkSteps';
 export { carriedContent, carriedFrom } from './inspection/carry';
 export { watchedPoints } from './grading/watchedPoints';
 export { parseLine } from './inspection/parseLine';

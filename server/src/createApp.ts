@@ -63,7 +63,7 @@ export function createApp(context: Context): Express {
     request.originalUrl.startsWith(PHOTO_PATH) ? next() : json(request, response, next),
   );
 
-  const api = { app, context };
+  const api = { app, sessions: context.sessions };
   peopleRoutes(api, context);
   operationRoutes(api, context);
   vehicleRoutes(api, context);

@@ -18,7 +18,7 @@ import {
   type Rulebook,
 } from '@weskopos/core';
 import { openDB } from 'idb';
-import { putEntry } from '../features/life/putEntry';
+import { putEntry } from '../visit/putEntry';
 import { fitNewPart } from '../features/walk/fitNewPart';
 import { putFinding, putFindings, undoLast } from '../visit/findings';
 import { followHouse } from '../words/followHouse';

@@ -1,8 +1,8 @@
 import type { BoardPart, VehicleBoard } from '@weskopos/contract';
 import type { ChangeNote, LifeEntry, LifeEntryContent } from '@weskopos/core';
-import { dueMs, whenOf, type FleetPart } from '../features/fleet/fleetPart';
+import { dueMs, whenOf, type FleetPart } from '../features/charts/fleetPart';
 import { oneOfEachSet, wantedName } from '../features/fleet/orderLines';
-import { entrySentence } from '../features/life/entrySentence';
+import { entrySentence } from './entrySentence';
 import { changeSentence } from './changeSentence';
 import { CAR } from '@weskopos/core/tests/builders';
 import { dueWords } from './dueWords';

@@ -11,7 +11,7 @@ import {
   type EndProof,
 } from '@weskopos/core';
 import { z } from 'zod';
-import { idSchema, instantSchema, placeSchema, textSchema } from '../shapes';
+import { idSchema, instantSchema, placeSchema, textSchema } from './shapes';
 import { recordKind } from './record';
 import { flag, float, instant, integer, json, text, uuid, type Table } from './table';
 

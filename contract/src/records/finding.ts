@@ -24,7 +24,7 @@ import {
   type Reading,
 } from '@weskopos/core';
 import { z } from 'zod';
-import { idSchema, instantSchema, placeSchema, textSchema } from '../shapes';
+import { idSchema, instantSchema, placeSchema, textSchema } from './shapes';
 import { isRaw, mapped, recordKind } from './record';
 import { date, flag, float, instant, integer, json, text, uuid, type Table } from './table';
 

@@ -13,7 +13,7 @@ import {
 import { z } from 'zod';
 import { storedActSchema } from './act';
 import { storedFindingSchema } from './finding';
-import { idSchema, instantSchema, placeSchema, textSchema, versionSchema } from '../shapes';
+import { idSchema, instantSchema, placeSchema, textSchema, versionSchema } from './shapes';
 import { recordKind } from './record';
 import { float, instant, integer, json, text, uuid, type Table } from './table';
 

@@ -1,6 +1,6 @@
 import { LOGGED_FLUIDS, PART_KINDS, POINT_CODES, SPOTS, rotationProblem, type LifeEntry } from '@weskopos/core';
 import { z } from 'zod';
-import { idSchema, instantSchema, jobSchema, placeSchema, textSchema, wheelSchema } from '../shapes';
+import { idSchema, instantSchema, jobSchema, placeSchema, textSchema, wheelSchema } from './shapes';
 import { jobNamed } from './jobNames';
 import { recordKind } from './record';
 import { float, instant, json, text, uuid, type Table } from './table';

@@ -29,7 +29,7 @@ import {
 } from '@weskopos/core';
 import { z } from 'zod';
 import { isRaw, mapped, recordKind } from './record';
-import { idSchema, instantSchema, textSchema, versionSchema } from '../shapes';
+import { idSchema, instantSchema, textSchema, versionSchema } from './shapes';
 
 const codeSchema = z.string().regex(/^[a-z0-9][a-z0-9-]{0,39}$/, 'lower-case letters, figures and hyphens');
 const thresholdSchema = z.strictObject({

@@ -19,7 +19,7 @@ import {
   type Vehicle,
 } from '@weskopos/core';
 import { z } from 'zod';
-import { idSchema, jobSchema, textSchema } from '../shapes';
+import { idSchema, jobSchema, textSchema } from './shapes';
 import { jobNamed } from './jobNames';
 import { isRaw, mapped, recordKind, type Raw } from './record';
 import { integer, json, text, uuid, type Table } from './table';

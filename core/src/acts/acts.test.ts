@@ -8,7 +8,7 @@ import { NO_PROOF, type Act, type ActContent, type EndProof, type StateChange } 
 import { coldGate } from './coldGate';
 import { looseEnds, nextFillL, openEnds, proofDoubts, proofProblems } from './looseEnds';
 import { oilService, startBlockers } from './oilService';
-import type { PointRef } from '../inspection/walkSteps';
+import type { PointRef } from '../inspection/pointRef';
 import { readable } from './readable';
 import { stepActs } from './stepActs';
 import { unmetNeeds, vehicleState } from './vehicleState';

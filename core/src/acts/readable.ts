@@ -1,6 +1,6 @@
 import { cataloguePoint } from '../catalogue/catalogue';
 import type { Need } from '../catalogue/points/point';
-import type { PointRef } from '../inspection/walkSteps';
+import type { PointRef } from '../inspection/pointRef';
 import { unmetNeeds, type VehicleState } from './vehicleState';
 
 /** How much of an inspection can be read true as the vehicle stands. */

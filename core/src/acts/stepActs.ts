@@ -1,7 +1,7 @@
 import { cataloguePoint } from '../catalogue/catalogue';
 import type { MeasureCode } from '../catalogue/measures';
 import type { Need } from '../catalogue/points/point';
-import type { PointRef } from '../inspection/walkSteps';
+import type { PointRef } from '../inspection/pointRef';
 import type { Place } from '../vehicle/vehicle';
 import type { StateChange } from './act';
 import type { EndKind } from './endKinds';

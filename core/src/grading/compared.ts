@@ -3,7 +3,7 @@ import { mainSlot, cataloguePoint, pointKey } from '../catalogue/catalogue';
 import type { Spot } from '../catalogue/points/point';
 import { readingAt, readingValue, type Bound, type Finding, type Phase, type Reading } from '../inspection/finding';
 import type { Inspection } from '../inspection/inspection';
-import type { PointRef } from '../inspection/walkSteps';
+import type { PointRef } from '../inspection/pointRef';
 import { scaleOf, toLimit, type ScaleMissing } from '../limits/limitScale';
 import type { LimitRow } from '../limits/limitSheet';
 import type { HouseRules } from '../house/houseRules';

@@ -2,7 +2,7 @@ import { cataloguePoint, mainSlot, pointKey } from '../catalogue/catalogue';
 import { MEASURES, type MeasureCode } from '../catalogue/measures';
 import type { CataloguePoint, MeasureSlot, Spot } from '../catalogue/points/point';
 import { readingAt, type Finding, type Phase, type Reading } from '../inspection/finding';
-import type { PointRef } from '../inspection/walkSteps';
+import type { PointRef } from '../inspection/pointRef';
 import { wordGrade, type LimitRow } from '../limits/limitSheet';
 import { rowsFor, type LimitScope } from '../limits/rowsFor';
 import { aheadOnRecord } from '../inspection/aheadNote';

@@ -2,7 +2,7 @@ import type { MeasureCode } from '../catalogue/measures';
 import { placardAt, tyreTemperature, type GradingContext } from './compared';
 import { pressureFromReference } from './pressureAtReference';
 import { pointKey } from '../catalogue/catalogue';
-import type { PointRef } from '../inspection/walkSteps';
+import type { PointRef } from '../inspection/pointRef';
 import { scaleOf, toReading } from '../limits/limitScale';
 import type { LimitRow, Threshold } from '../limits/limitSheet';
 import { rowsFor } from '../limits/rowsFor';

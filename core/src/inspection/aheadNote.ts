@@ -2,7 +2,7 @@ import type { MeasureCode } from '../catalogue/measures';
 import type { PointCode } from '../catalogue/catalogue';
 import type { Spot } from '../catalogue/points/point';
 import { readingValue, type Reading } from './finding';
-import type { PointRef } from './walkSteps';
+import type { PointRef } from './pointRef';
 import type { Place } from '../vehicle/vehicle';
 
 /** A wear reading that passes today, and how likely it is under its fail limit before the vehicle comes again. */

@@ -1,3 +1,4 @@
+import type { PointRef } from './pointRef';
 import { cataloguePoint, pointKey, soundByEye, type PointCode } from '../catalogue/catalogue';
 import type { Template } from '../catalogue/templates';
 import type { Station } from '../catalogue/points/point';
@@ -6,11 +7,6 @@ import { hasFits } from '../vehicle/fits';
 import { axleAt, hubPlaces, tyresAtHub, type Place, type Vehicle } from '../vehicle/vehicle';
 import type { Finding } from './finding';
 import type { Inspection } from './inspection';
-
-export interface PointRef {
-  readonly point: PointCode;
-  readonly place: Place;
-}
 
 /** What is shown at once: usually one point, three for the pads of a brake with the disc between. */
 export interface WalkStep {

@@ -1,5 +1,5 @@
 import type { Finding } from '../inspection/finding';
-import type { PointRef } from '../inspection/walkSteps';
+import type { PointRef } from '../inspection/pointRef';
 import { usualSeconds } from './visitRoute';
 
 /** A longer gap between two entries was a break, not work, s. */

@@ -5,7 +5,8 @@ import { openEnds } from '../acts/looseEnds';
 import { COOL_S, SETTLE_S, WARM_UP_S, type VehicleState } from '../acts/vehicleState';
 import { remainingS, waitsOf } from '../acts/waits';
 import type { HouseRules } from '../house/houseRules';
-import type { PointRef, WalkStep } from '../inspection/walkSteps';
+import type { PointRef } from '../inspection/pointRef';
+import type { WalkStep } from '../inspection/walkSteps';
 import type { Lift, RouteLag, RoutePlace, RouteProblem, RouteStop } from './problem';
 import { walkSeconds } from './walkSeconds';
 

@@ -2,7 +2,7 @@ import type { VisitRecord } from '../inspection/visitRecord';
 import { MEASURES, type MeasureCode } from '../catalogue/measures';
 import { cataloguePoint, mainSlot, pointKey, type PointCode } from '../catalogue/catalogue';
 import type { Spot } from '../catalogue/points/point';
-import type { Bound, Finding } from '../inspection/finding';
+import type { Bound } from '../inspection/finding';
 import type { Inspection } from '../inspection/inspection';
 import { entriesOf, standingEntries, type LifeEntry } from '../parts/lifeEntry';
 import { partOfPoint, threadParts } from '../parts/threadParts';

@@ -1,9 +1,27 @@
 import { ENDPOINTS, type Operation } from '@weskopos/contract';
-import type { Context } from '../context';
+import type { Engine } from '../db/engine';
+import type { Ledger } from '../ledger/ledger';
+import type { LiveHub } from '../live/liveHub';
+import type { FleetBook } from '../fleet/fleetBook';
 import type { Queries } from '../db/engine';
 import { register, type Api } from '../people/register';
 
-export function operationRoutes(api: Api, { engine, ledger, clock, live, fleet }: Context): void {
+export function operationRoutes(
+  api: Api,
+  {
+    engine,
+    ledger,
+    clock,
+    live,
+    fleet,
+  }: {
+    readonly engine: Engine;
+    readonly ledger: Ledger;
+    readonly clock: () => Date;
+    readonly live: LiveHub;
+    readonly fleet: FleetBook;
+  },
+): void {
   register(api, ENDPOINTS.sendOperations, async ({ body, person }) => {
     const receivedAt = clock().toISOString();
     const outcomes = await ledger.accept(

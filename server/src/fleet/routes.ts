@@ -1,8 +1,8 @@
 import { ENDPOINTS } from '@weskopos/contract';
-import type { Context } from '../context';
+import type { FleetBook } from './fleetBook';
 import { register, type Api } from '../people/register';
 
-export function fleetRoutes(api: Api, { fleet }: Context): void {
+export function fleetRoutes(api: Api, { fleet }: { readonly fleet: FleetBook }): void {
   register(api, ENDPOINTS.fleetKnowledge, () => Promise.resolve(fleet.knowledge));
   register(api, ENDPOINTS.fleetBoard, () => fleet.board());
   register(api, ENDPOINTS.scorecard, ({ person }) => fleet.scorecard(person.role));

@@ -1,11 +1,11 @@
 import { ENDPOINTS } from '@weskopos/contract';
-import type { Context } from '../context';
+import type { Engine } from '../db/engine';
 import { NotFound } from '../http/problems';
 import { register, type Api } from '../people/register';
 import { readLife } from './readLife';
 import { readVisits } from './readVisits';
 
-export function inspectionRoutes(api: Api, { engine }: Context): void {
+export function inspectionRoutes(api: Api, { engine }: { readonly engine: Engine }): void {
   register(api, ENDPOINTS.life, async ({ params }) => {
     const life = await readLife(engine, params.id);
     if (!life) throw new NotFound('vehicle');

@@ -1,6 +1,8 @@
 import { ENDPOINTS, LIVE_PATH, deviceSchema } from '@weskopos/contract';
 import { z } from 'zod';
-import type { Context } from '../context';
+import type { Engine } from '../db/engine';
+import type { LiveHub } from './liveHub';
+import type { Sessions } from '../people/sessions';
 import { requirePerson, signedInPerson } from '../people/guard';
 import { NotFound } from '../http/problems';
 import { register, type Api } from '../people/register';
@@ -9,7 +11,10 @@ import { register, type Api } from '../people/register';
 const HEARTBEAT_MS = 25_000;
 const askedSchema = z.object({ id: z.uuid(), device: deviceSchema });
 
-export function liveRoutes(api: Api, { engine, live, sessions }: Context): void {
+export function liveRoutes(
+  api: Api,
+  { engine, live, sessions }: { readonly engine: Engine; readonly live: LiveHub; readonly sessions: Sessions },
+): void {
   api.app.get(`${LIVE_PATH}/:id`, requirePerson({ sessions }), async (request, response) => {
     const { id, device } = askedSchema.parse({ ...request.params, ...request.query });
     const [visit] = await engine.query('select 1 from inspection where id = $1', [id]);

@@ -1,6 +1,6 @@
 import type { Person } from '@weskopos/contract';
 import { randomUUID } from 'node:crypto';
-import type { Context } from '../context';
+import type { Ledger } from '../ledger/ledger';
 import { Taken } from '../http/problems';
 import { hashSecret } from './secret';
 
@@ -8,7 +8,7 @@ type NewPerson = { name: string; role: Person['role']; secret: string };
 
 /** Hashes the secret and adds the person as a journalled change. Throws {@link Taken} when the name is in use. */
 export async function createPerson(
-  { ledger, clock }: Pick<Context, 'ledger' | 'clock'>,
+  { ledger, clock }: { readonly ledger: Ledger; readonly clock: () => Date },
   { name, role, secret }: NewPerson,
   by: string | null,
 ): Promise<Person> {

@@ -1,6 +1,6 @@
 import { GUARD_HEADER, type Person } from '@weskopos/contract';
 import type { NextFunction, Request, RequestHandler, Response } from 'express';
-import type { Context } from '../context';
+import type { Sessions } from './sessions';
 import { Forbidden, NotSignedIn } from '../http/problems';
 import { sessionToken } from './sessionCookie';
 
@@ -19,7 +19,7 @@ function sameHost(origin: string, host: string | undefined): boolean {
 }
 
 /** Puts the signed-in person into `response.locals.person`, or refuses. */
-export function requirePerson(context: Pick<Context, 'sessions'>): RequestHandler {
+export function requirePerson(context: { readonly sessions: Sessions }): RequestHandler {
   return async (request, response, next) => {
     const token = sessionToken(request);
     const person: Person | undefined = token ? await context.sessions.personOf(token) : undefined;

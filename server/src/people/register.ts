@@ -1,12 +1,12 @@
 import type { Endpoint, Person } from '@weskopos/contract';
 import type { Express, Request, RequestHandler, Response } from 'express';
 import type { z } from 'zod';
-import type { Context } from '../context';
+import type { Sessions } from './sessions';
 import { requireLead, requirePerson, signedInPerson } from './guard';
 
 export interface Api {
   readonly app: Express;
-  readonly context: Context;
+  readonly sessions: Sessions;
 }
 
 export interface Call<P, B> {
@@ -20,7 +20,7 @@ export interface Call<P, B> {
 
 /** Registers a declared endpoint: who may call, what comes in and what goes out all follow its declaration. */
 export function register<P extends z.ZodType, B extends z.ZodType, A extends z.ZodType>(
-  { app, context }: Api,
+  { app, sessions }: Api,
   endpoint: Endpoint<P, B, A>,
   handle: (call: Call<z.output<P>, z.output<B>>) => z.input<A> | Promise<z.input<A>>,
 ): void {
@@ -34,8 +34,8 @@ export function register<P extends z.ZodType, B extends z.ZodType, A extends z.Z
   };
   const guards: Record<Endpoint['access'], RequestHandler[]> = {
     anyone: [],
-    'signed-in': [requirePerson(context)],
-    lead: [requirePerson(context), requireLead],
+    'signed-in': [requirePerson({ sessions })],
+    lead: [requirePerson({ sessions }), requireLead],
   };
   app[endpoint.method](endpoint.path, ...guards[endpoint.access], answer);
 }

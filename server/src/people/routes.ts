@@ -1,13 +1,24 @@
 import { ENDPOINTS, type Person } from '@weskopos/contract';
 import { randomUUID } from 'node:crypto';
-import type { Context } from '../context';
+import type { Engine } from '../db/engine';
+import type { Ledger } from '../ledger/ledger';
+import type { Sessions } from './sessions';
 import { NotSignedIn, Taken, WrongSecret } from '../http/problems';
 import { createPerson } from './createPerson';
 import { register, type Api } from './register';
 import { clearSessionCookie, sessionToken, setSessionCookie } from './sessionCookie';
 import { hashSecret, secretMatches } from './secret';
 
-export function peopleRoutes(api: Api, context: Context): void {
+interface PeopleNeeds {
+  readonly engine: Engine;
+  readonly ledger: Ledger;
+  readonly sessions: Sessions;
+  readonly clock: () => Date;
+  /** Lets the first lead in; null once there are people. */
+  readonly setupCode: string | null;
+}
+
+export function peopleRoutes(api: Api, context: PeopleNeeds): void {
   const { engine, sessions } = context;
   const isEmpty = async () => (await engine.query('select 1 from person limit 1')).length === 0;
 

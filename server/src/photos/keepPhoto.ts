@@ -1,10 +1,20 @@
 import { randomUUID } from 'node:crypto';
-import type { Context } from '../context';
+import type { Engine } from '../db/engine';
+import type { Ledger } from '../ledger/ledger';
+import type { PhotoFiles } from './photoFiles';
 import { developPhoto } from './developPhoto';
+
+/** What keeping a picture takes. */
+export interface PhotoNeeds {
+  readonly engine: Engine;
+  readonly ledger: Ledger;
+  readonly photos: PhotoFiles;
+  readonly clock: () => Date;
+}
 
 /** Develops a sent picture, keeps its files, then its row. Sending the same id again keeps the first picture. */
 export async function keepPhoto(
-  { engine, ledger, photos, clock }: Pick<Context, 'engine' | 'ledger' | 'photos' | 'clock'>,
+  { engine, ledger, photos, clock }: PhotoNeeds,
   id: string,
   sent: Buffer,
   by: string,

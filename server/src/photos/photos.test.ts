@@ -3,7 +3,7 @@ import { randomUUID } from 'node:crypto';
 import fs from 'node:fs/promises';
 import path from 'node:path';
 import sharp from 'sharp';
-import { drawPhoto } from '../demo/drawPhoto';
+import { drawPhoto } from '../../../demo/src/drawPhoto';
 import { pngClaiming } from '../tests/pngClaiming';
 import { startWorkshop, type TestWorkshop } from '../tests/workshop';
 

@@ -1,20 +1,19 @@
 import { idSchema, PHOTO_LIMITS, PHOTO_PATH } from '@weskopos/contract';
 import express from 'express';
-import type { Context } from '../context';
 import { NotFound, Refused } from '../http/problems';
 import { requirePerson, signedInPerson } from '../people/guard';
 import type { Api } from '../people/register';
 import { PhotoRefused, type PhotoRefusal } from './developPhoto';
-import { keepPhoto } from './keepPhoto';
+import { keepPhoto, type PhotoNeeds } from './keepPhoto';
 import type { PhotoSize } from './photoFiles';
 
 const STATUS: Record<PhotoRefusal, number> = { 'too-large': 413, 'too-many-pixels': 413, 'not-a-picture': 415 };
 
-export function photoRoutes(api: Api, context: Context): void {
-  const { app } = api;
+export function photoRoutes(api: Api, context: PhotoNeeds): void {
+  const { app, sessions } = api;
   const bytes = express.raw({ type: () => true, limit: PHOTO_LIMITS.mostBytes });
 
-  app.post(`${PHOTO_PATH}/:id`, requirePerson(context), bytes, async (request, response) => {
+  app.post(`${PHOTO_PATH}/:id`, requirePerson({ sessions }), bytes, async (request, response) => {
     const id = photoId(request.params.id);
     try {
       await keepPhoto(
@@ -34,7 +33,7 @@ export function photoRoutes(api: Api, context: Context): void {
     ['', 'full'],
     ['/thumb', 'thumb'],
   ] as [string, PhotoSize][]) {
-    app.get(`${PHOTO_PATH}/:id${suffix}`, requirePerson(context), async (request, response) => {
+    app.get(`${PHOTO_PATH}/:id${suffix}`, requirePerson({ sessions }), async (request, response) => {
       const [photo] = await context.engine.query<{ sha256: string }>('select sha256 from photo where id = $1', [
         photoId(request.params.id),
       ]);

@@ -1,13 +1,17 @@
 import { ENDPOINTS } from '@weskopos/contract';
 import { composeReport } from '@weskopos/core';
-import type { Context } from '../context';
+import type { Engine } from '../db/engine';
+import type { FleetBook } from '../fleet/fleetBook';
 import { NotFound } from '../http/problems';
 import { register, type Api } from '../people/register';
 import { previewRulebook } from './previewRulebook';
 import { rulesOfVisit } from '../rules/rulesOfVisit';
 import { readLife } from '../inspections/readLife';
 
-export function reportRoutes(api: Api, { engine, fleet }: Context): void {
+export function reportRoutes(
+  api: Api,
+  { engine, fleet }: { readonly engine: Engine; readonly fleet: FleetBook },
+): void {
   register(api, ENDPOINTS.previewRulebook, ({ body }) => previewRulebook(engine, body));
   register(api, ENDPOINTS.report, async ({ params }) => {
     const [target] = await engine.query<{ vehicle_id: string }>('select vehicle_id from inspection where id = $1', [

@@ -1,8 +1,8 @@
 import { ENDPOINTS } from '@weskopos/contract';
-import type { Context } from '../context';
+import type { Engine } from '../db/engine';
 import { register, type Api } from '../people/register';
 import { readRulebooks } from './readRulebooks';
 
-export function ruleRoutes(api: Api, { engine }: Context): void {
+export function ruleRoutes(api: Api, { engine }: { readonly engine: Engine }): void {
   register(api, ENDPOINTS.rulebooks, () => readRulebooks(engine));
 }

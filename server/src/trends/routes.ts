@@ -1,12 +1,13 @@
 import { ENDPOINTS } from '@weskopos/contract';
 import { runOutOf } from '@weskopos/core';
-import type { Context } from '../context';
+import type { Engine } from '../db/engine';
+import type { FleetBook } from '../fleet/fleetBook';
 import { NotFound } from '../http/problems';
 import { register, type Api } from '../people/register';
 import { rulesOfToday } from '../rules/rulesOfVisit';
 import { readLife } from '../inspections/readLife';
 
-export function trendRoutes(api: Api, { engine, fleet }: Context): void {
+export function trendRoutes(api: Api, { engine, fleet }: { readonly engine: Engine; readonly fleet: FleetBook }): void {
   register(api, ENDPOINTS.trends, async ({ params }) => {
     const life = await readLife(engine, params.id);
     if (!life) throw new NotFound('vehicle');

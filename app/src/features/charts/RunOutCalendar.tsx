@@ -10,7 +10,7 @@ import { FONT, SIZE } from '../../kit/tokens';
 import { usePalette } from '../../kit/theme';
 import { Heading, Words } from '../../kit/Words';
 import { pointShort } from '../../words/show';
-import { dueMs, today, whenOf, type FleetPart } from '../fleet/fleetPart';
+import { dueMs, today, whenOf, type FleetPart } from './fleetPart';
 
 const MONTHS = 18;
 const ROW = 26;

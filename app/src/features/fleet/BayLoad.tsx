@@ -7,7 +7,7 @@ import { Card } from '../../kit/Card';
 import { SPACE } from '../../kit/tokens';
 import { usePalette } from '../../kit/theme';
 import { Heading, Label, Words } from '../../kit/Words';
-import { today } from './fleetPart';
+import { today } from '../charts/fleetPart';
 
 const WEEKS = 8;
 /** Visits a bay takes in a week before it is said to be full. */

@@ -7,7 +7,7 @@ import { Card } from '../../kit/Card';
 import { SPACE } from '../../kit/tokens';
 import { usePalette } from '../../kit/theme';
 import { Heading, Label, Words } from '../../kit/Words';
-import { today, type FleetPart } from './fleetPart';
+import { today, type FleetPart } from '../charts/fleetPart';
 import { oneOfEachSet, wantedName } from './orderLines';
 
 const MONTHS = 6;

@@ -14,7 +14,7 @@ import { changeKey, changeSentence } from '../../words/changeSentence';
 import { words } from '../../words/en';
 import { amount, day, pointShort } from '../../words/show';
 import { ExpectedTable } from './ExpectedTable';
-import { dueMs, whenOf, type FleetPart } from './fleetPart';
+import { dueMs, whenOf, type FleetPart } from '../charts/fleetPart';
 import { RunOutCalendar } from '../charts/lazyCharts';
 import { BayLoad } from './BayLoad';
 import { useDesk } from './useDesk';

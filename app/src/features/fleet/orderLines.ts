@@ -1,5 +1,5 @@
 import { words } from '../../words/en';
-import type { FleetPart } from './fleetPart';
+import type { FleetPart } from '../charts/fleetPart';
 
 /** Bought as the set of an axle: any one of its parts ends the set. */
 const SETS: readonly string[] = ['lining', 'shoe', 'disc'];

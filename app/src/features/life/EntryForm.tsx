@@ -25,7 +25,7 @@ import { Heading, Words } from '../../kit/Words';
 import { nowIso } from '../../sync/clock';
 import { words } from '../../words/en';
 import { amount, capital, houseRules, jobWords, meterTypedUnit, meterWords, placeWords } from '../../words/show';
-import { putEntry } from './putEntry';
+import { putEntry } from '../../visit/putEntry';
 
 const KINDS = ['fuel', 'top-up', 'meter', 'job', 'fit', 'plan'] as const;
 /** Weeks in which a coming trip will be done. */

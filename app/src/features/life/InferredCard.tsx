@@ -7,7 +7,7 @@ import { SPACE } from '../../kit/tokens';
 import { Heading, Words } from '../../kit/Words';
 import { words } from '../../words/en';
 import { amount, day, placeWords } from '../../words/show';
-import { putEntry } from './putEntry';
+import { putEntry } from '../../visit/putEntry';
 
 interface InferredCardProps {
   readonly vehicle: Vehicle;

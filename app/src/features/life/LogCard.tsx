@@ -11,8 +11,8 @@ import { usePalette } from '../../kit/theme';
 import { Heading, Words } from '../../kit/Words';
 import { amount, day, meterWords } from '../../words/show';
 import { EntryForm } from './EntryForm';
-import { entrySentence } from './entrySentence';
-import { putEntry } from './putEntry';
+import { entrySentence } from '../../words/entrySentence';
+import { putEntry } from '../../visit/putEntry';
 
 /** Lines shown before *all* is asked for. */
 const MOST = 6;

@@ -11,7 +11,7 @@ import { Heading, Words } from '../../kit/Words';
 import { nowIso } from '../../sync/clock';
 import { words } from '../../words/en';
 import { capital, day, houseRules, meterWords, placeWords } from '../../words/show';
-import { putEntry } from './putEntry';
+import { putEntry } from '../../visit/putEntry';
 
 interface PartsCardProps {
   readonly life: Life;

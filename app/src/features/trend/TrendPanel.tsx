@@ -18,8 +18,8 @@ import { SPACE } from '../../kit/tokens';
 import { Heading, Label, Words } from '../../kit/Words';
 import { forecastSentence, lookAgainSentence, rateWords } from '../../words/forecastSentence';
 import { day, pointWords } from '../../words/show';
-import { entrySentence } from '../life/entrySentence';
-import { putEntry } from '../life/putEntry';
+import { entrySentence } from '../../words/entrySentence';
+import { putEntry } from '../../visit/putEntry';
 import { TrendChart } from '../charts/lazyCharts';
 import { TrendTable } from './TrendTable';
 

@@ -1,6 +1,6 @@
 import { partOfPoint, standingEntries, type PointRef } from '@weskopos/core';
 import { selectLife, useWorkshop } from '../../sync/workshop';
-import { putEntry } from '../life/putEntry';
+import { putEntry } from '../../visit/putEntry';
 import type { Target } from '../../visit/findings';
 
 /**

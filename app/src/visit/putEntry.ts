@@ -1,6 +1,6 @@
 import type { LifeEntry, LifeEntryContent } from '@weskopos/core';
-import { nowIso } from '../../sync/clock';
-import { record } from '../../sync/workshop';
+import { nowIso } from '../sync/clock';
+import { record } from '../sync/workshop';
 
 interface EntryWhen {
   readonly vehicleId: string;

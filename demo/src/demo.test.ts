@@ -23,7 +23,7 @@ import {
 import fs from 'node:fs/promises';
 import path from 'node:path';
 import sharp from 'sharp';
-import { startWorkshop, type TestWorkshop } from '../tests/workshop';
+import { startWorkshop, type TestWorkshop } from '@weskopos/server/tests/workshop';
 import { drawPhoto } from './drawPhoto';
 import { seedDemo } from './seedDemo';
 import { visitOperations } from './visitOperations';

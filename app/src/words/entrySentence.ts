@@ -1,6 +1,6 @@
 import type { LifeEntry, Vehicle } from '@weskopos/core';
-import { words } from '../../words/en';
-import { amount, day, jobWords, meterWords, placeWords } from '../../words/show';
+import { words } from './en';
+import { amount, day, jobWords, meterWords, placeWords } from './show';
 
 /** One entry of a life as a line of its log. */
 export function entrySentence(

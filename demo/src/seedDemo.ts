@@ -1,8 +1,8 @@
 import { type VisitRecord } from '@weskopos/core';
 import { randomUuid, seededRandom } from '@weskopos/core/simulated';
-import type { Context } from '../context';
-import { createPerson } from '../people/createPerson';
-import { keepPhoto } from '../photos/keepPhoto';
+import type { Context } from '@weskopos/server/context';
+import { createPerson } from '@weskopos/server/people/createPerson';
+import { keepPhoto } from '@weskopos/server/photos/keepPhoto';
 import { drawPhoto } from './drawPhoto';
 import { lookedAhead, visitIn } from './lookedAhead';
 import { logOperations, otherHand, visitOperations } from './visitOperations';

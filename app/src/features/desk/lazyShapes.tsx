@@ -1,0 +1,19 @@
+import type { Operation } from '@weskopos/contract';
+import { lazy } from 'react';
+
+/** What checks shapes (forms, lifting older changes) comes in one piece when it is asked for: the bay opens without it. */
+const shapes = () => import('./shapes');
+
+const LazyPeople = lazy(() => shapes().then(({ People }) => ({ default: People })));
+const LazySetup = lazy(() => shapes().then(({ Setup }) => ({ default: Setup })));
+const LazyVehicleEditor = lazy(() => shapes().then(({ VehicleEditor }) => ({ default: VehicleEditor })));
+
+// The router makes each route lazy itself, and takes a component for it, not something lazy.
+export const People = () => <LazyPeople />;
+export const Setup = () => <LazySetup />;
+export const VehicleEditor = () => <LazyVehicleEditor />;
+
+/** An operation an older app left on the device, in today's shape. */
+export async function liftOnDevice(operation: Operation): Promise<Operation> {
+  return (await shapes()).upgradeOperation(operation);
+}
