@@ -1,18 +1,40 @@
 import hooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
-/** The arrows between workspaces go one way: core ← contract ← server, core ← contract ← app. */
-const forbid = (...patterns) => ({
-  'no-restricted-imports': [
-    'error',
-    {
-      patterns: patterns.map((group) => ({
-        group: [group],
-        message: 'The arrows between workspaces go one way; see docs/layout.md.',
-      })),
-    },
-  ],
-});
+/** The arrows between workspaces go one way: core ← contract ← server ← demo, core ← contract ← app. */
+const FORBIDDEN = 'The arrows between workspaces go one way; see docs/layout.md.';
+/** Folders of a workspace, lowest first: each may use those before it. */
+const LAYERS = {
+  core: 'units sums vehicle catalogue house parts inspection limits rules grading plausibility acts route wear calculators trends score states fleet outlook report simulator tests',
+  contract: 'records',
+  server: 'config db ledger http people rules photos vehicles inspections fleet trends reports live changes tests',
+  app: 'sync words workers kit controls shell visit features',
+};
+const pattern = (group, message) => ({ group: [group], message });
+const restricted = (patterns) => ({ 'no-restricted-imports': ['error', { patterns }] });
+const outside = (...groups) => [
+  ...groups.map((group) => pattern(group, FORBIDDEN)),
+  pattern('@weskopos/*/src/*', 'A package is entered by its doors; see its package.json.'),
+];
+const forbid = (...groups) => restricted(outside(...groups));
+
+/** For each folder of a workspace: what its workspace may not use, and none of the folders above it. */
+const layered = (workspace, ...groups) =>
+  LAYERS[workspace].split(' ').map((folder, at, folders) => ({
+    files: [`${workspace}/src/${folder}/**`],
+    ignores: ['**/*.test.ts', '**/*.test.tsx'],
+    rules: restricted([
+      ...outside(...groups),
+      ...folders
+        .slice(at + 1)
+        .map((above) => pattern(`**/../${above}/**`, `${folder} lies below ${above}; see docs/layout.md.`)),
+    ]),
+  }));
+/** Time is handed in: only what is named here asks the clock. */
+const CLOCK = [
+  { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'Time is handed in.' },
+  { selector: "CallExpression[callee.object.name='Date'][callee.property.name='now']", message: 'Time is handed in.' },
+];
 const OUTSIDE_CORE = [
   '@weskopos/*',
   'react',
@@ -61,16 +83,31 @@ export default tseslint.config(
       ],
     },
   },
+  ...layered('core', ...OUTSIDE_CORE),
   {
     files: ['contract/src/**'],
     ignores: ['**/*.test.ts'],
     rules: forbid('@weskopos/server', '@weskopos/app', 'react*', 'express', 'node:*'),
   },
   { files: ['server/src/**'], rules: forbid('@weskopos/app', '@weskopos/demo', 'react*', 'expo*', '**/app/**') },
+  ...layered('server', '@weskopos/app', '@weskopos/demo', 'react*', 'expo*', '**/app/**'),
   {
     files: ['app/**'],
     rules: { ...forbid('@weskopos/server', '**/server/**', 'express', 'node:*'), ...hooks.configs.recommended.rules },
     plugins: { 'react-hooks': hooks },
+  },
+  ...layered('app', '@weskopos/server', '@weskopos/demo', '**/server/**', 'express', 'node:*'),
+  {
+    files: ['core/src/**', 'contract/src/**', 'server/src/**', 'app/src/**'],
+    ignores: [
+      '**/*.test.ts',
+      '**/*.test.tsx',
+      '**/tests/**',
+      'server/src/run.ts',
+      'server/src/ledgerCommand.ts',
+      'app/src/sync/clock.ts',
+    ],
+    rules: { 'no-restricted-syntax': ['error', ...CLOCK] },
   },
   {
     files: ['**/*.test.ts', '**/*.test.tsx', 'e2e/**', 'bench/**', '**/tests/**'],

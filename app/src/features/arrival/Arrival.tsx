@@ -33,6 +33,7 @@ import { CornerPhotos } from './CornerPhotos';
 import { StandsNote } from './StandsNote';
 import { NotHere } from '../../shell/NotHere';
 import { gradingOf } from '../../visit/visitContext';
+import { nowIso } from '../../sync/clock';
 
 const STOOD_MOST_H = 10_000;
 /** Fuel as a gauge shows it, share of a full tank. */
@@ -75,7 +76,7 @@ export function Arrival() {
     if (!chosen?.onlyWatched || !lastSigned) return null;
     return watchedPoints(gradedPoints(gradingOf(life, lastSigned, rulesFor(rulebooks, lastSigned.inspection))));
   };
-  const now = new Date().toISOString();
+  const now = nowIso();
   const steps = chosen ? walkSteps({ vehicle, template: chosen, house: rulebook.house, focus: focusOf() }) : [];
   const pointCount = steps.reduce((sum, step) => sum + step.points.length, 0);
   const stands =

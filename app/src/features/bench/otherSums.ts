@@ -16,6 +16,7 @@ import {
 import { dueOf, filterFit, fuelUse, mpgToLitresPer100Km } from '@weskopos/core/desk';
 import { day, figureIn, houseRules } from '../../words/show';
 import { choiceField, figureField, type Sum, type SumValues } from './sum';
+import { nowMs } from '../../sync/clock';
 
 const FILLS = [1, 2, 3, 4] as const;
 
@@ -100,7 +101,7 @@ export const OTHER_SUMS: readonly Sum[] = [
     work: (v) => {
       const house = houseRules();
       const factor = v.text('hard') === 'yes' && house.hardUse === 'shortened' ? house.hardUseFactor : 1;
-      const today = new Date();
+      const today = new Date(nowMs());
       const last = new Date(today.getTime() - v.number('ago') * 86_400_000);
       const iso = (date: Date) => date.toISOString().slice(0, 10);
       const due = dueOf({

@@ -17,6 +17,7 @@ import { nextRulebook } from './nextRulebook';
 import { PreviewCard } from './PreviewCard';
 import { withRepeat } from './withRepeat';
 import { TemplateEditor } from './TemplateEditor';
+import { nowIso } from '../../sync/clock';
 
 const PARTS = ['house', 'limits', 'templates'] as const;
 const PART_WORDS = { house: 'House rules', limits: 'Limits', templates: 'Templates' } as const;
@@ -36,7 +37,7 @@ function Editor({ newest }: { readonly newest: Rulebook }) {
   const [draft, setDraft] = useState<Rulebook>(() => withRepeat(newest, repeat));
   const [preview, setPreview] = useState<RulebookPreview | null>(null);
   const [told, setTold] = useState<string | null>(null);
-  const next = nextRulebook(draft, newest, new Date().toISOString().slice(0, 10));
+  const next = nextRulebook(draft, newest, nowIso().slice(0, 10));
   const problems = rulebookProblems(next);
   const changed = JSON.stringify(draft) !== JSON.stringify(newest);
   const change = (edited: Rulebook) => {

@@ -10,6 +10,7 @@ import {
 } from '@weskopos/core';
 import { z } from 'zod';
 import { figureIn, houseRules } from '../../words/show';
+import { nowMs } from '../../sync/clock';
 
 /** The vehicle as it is typed: every figure a text, empty for not known. Paths are those of the vehicle. */
 export type Typed<T> = T extends number | null
@@ -87,7 +88,7 @@ export function blankVehicle(id: string): Vehicle {
     vin: '',
     make: '',
     model: '',
-    year: new Date().getFullYear(),
+    year: new Date(nowMs()).getFullYear(),
     class: 'car',
     axles: [front, PLAIN_AXLE],
     use: '',
