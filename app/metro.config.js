@@ -1,4 +1,5 @@
 const { getDefaultConfig } = require('expo/metro-config');
+const http = require('node:http');
 const path = require('node:path');
 
 const config = getDefaultConfig(__dirname);
@@ -12,5 +13,22 @@ config.resolver.resolveRequest = (context, moduleName, platform) => {
     ? { type: 'sourceFile', filePath: onlyEnglish }
     : context.resolveRequest(context, moduleName, platform);
 };
+
+// While working on it there is one address: what is for the server is handed on to it.
+const { API_PORT } = process.env;
+if (API_PORT) {
+  config.server.enhanceMiddleware = (metro) => (request, response, next) => {
+    if (!request.url.startsWith('/api/')) return metro(request, response, next);
+    const onward = http.request(
+      { port: API_PORT, path: request.url, method: request.method, headers: { ...request.headers } },
+      (answer) => {
+        response.writeHead(answer.statusCode, answer.headers);
+        answer.pipe(response);
+      },
+    );
+    onward.on('error', () => response.writeHead(502).end());
+    request.pipe(onward);
+  };
+}
 
 module.exports = config;

@@ -33,7 +33,7 @@ export function ensureDependencies() {
   setStamp('dependencies', hash);
 }
 
-function sourcesHash() {
+function sourcesHash(...folders) {
   const hash = createHash('sha256');
   const add = (folder) => {
     for (const entry of fs.readdirSync(folder, { withFileTypes: true }).sort((a, b) => a.name.localeCompare(b.name))) {
@@ -43,14 +43,14 @@ function sourcesHash() {
       else hash.update(path.relative(ROOT, file)).update(fs.readFileSync(file));
     }
   };
-  for (const folder of ['app', 'core/src', 'contract/src']) add(path.join(ROOT, folder));
+  for (const folder of folders) add(path.join(ROOT, folder));
   hash.update(fs.readFileSync(path.join(ROOT, 'package-lock.json')));
   return hash.digest('hex');
 }
 
 /** Builds the web app when its sources changed, with the service worker that keeps it on the device. */
 export function ensureWebBuild() {
-  const hash = sourcesHash();
+  const hash = sourcesHash('app', 'core/src', 'contract/src');
   if (stampIs('web-build', hash) && fs.existsSync(path.join(ROOT, 'app', 'dist', 'index.html'))) return;
   console.log('Building the app…');
   run('npx', ['expo', 'export', '--platform', 'web', '--output-dir', 'dist'], {
@@ -60,6 +60,15 @@ export function ensureWebBuild() {
   });
   run('node', ['scripts/keepShell.mjs'], { cwd: path.join(ROOT, 'app') });
   setStamp('web-build', hash);
+}
+
+/** Builds the server to plain JavaScript when its sources changed. */
+export function ensureServerBuild() {
+  const hash = sourcesHash('server/src', 'core/src', 'contract/src', 'scripts');
+  if (stampIs('server-build', hash) && fs.existsSync(path.join(ROOT, 'dist', 'server', 'main.js'))) return;
+  console.log('Building the server…');
+  run('node', ['scripts/buildServer.mjs']);
+  setStamp('server-build', hash);
 }
 
 const BROWSERS = ['/usr/bin/chromium', '/usr/bin/chromium-browser'];
@@ -86,8 +95,8 @@ export function ensureChromium() {
 }
 
 /** Runs the server in the foreground; signals reach it, its exit code is ours. */
-export function serve(main, env) {
-  const server = spawn('node', ['--import', 'tsx', main], {
+export function serve(args, env) {
+  const server = spawn('node', args, {
     cwd: ROOT,
     stdio: 'inherit',
     env: { ...process.env, ...env },

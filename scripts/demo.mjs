@@ -3,4 +3,6 @@ import { ensureDependencies, ensureWebBuild, ROOT, serve } from './bootstrap.mjs
 
 ensureDependencies();
 ensureWebBuild();
-serve('demo/src/main.ts', { WESKOPOS_DATA: process.env.WESKOPOS_DATA ?? path.join(ROOT, '.demo-data') });
+serve(['--import', 'tsx', 'demo/src/main.ts'], {
+  WESKOPOS_DATA: process.env.WESKOPOS_DATA ?? path.join(ROOT, '.demo-data'),
+});

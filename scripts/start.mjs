@@ -1,5 +1,6 @@
-import { ensureDependencies, ensureWebBuild, serve } from './bootstrap.mjs';
+import { ensureDependencies, ensureServerBuild, ensureWebBuild, serve } from './bootstrap.mjs';
 
 ensureDependencies();
 ensureWebBuild();
-serve('server/src/main.ts', {});
+ensureServerBuild();
+serve(['--enable-source-maps', 'dist/server/main.js'], {});

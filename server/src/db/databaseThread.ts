@@ -1,6 +1,6 @@
-import path from 'node:path';
-import { Worker } from 'node:worker_threads';
+import type { Worker } from 'node:worker_threads';
 import { DatabaseError, DatabaseUnavailable, type SqlValue } from './engine';
+import { startThread } from './startThread';
 import type { WorkerAnswer, WorkerRequest } from './pgliteWorker';
 
 interface Waiting {
@@ -27,9 +27,7 @@ export class DatabaseThread {
 
   /** @param limitMs after which opening counts as hung; throws {@link DatabaseUnavailable} */
   static async open(folder: string, limitMs: number): Promise<DatabaseThread> {
-    // Node 20 starts no thread from a .ts file by itself, so the thread first loads what can read it.
-    const start = `require(${JSON.stringify(require.resolve('tsx/cjs'))}); require(${JSON.stringify(path.join(__dirname, 'pgliteWorker.ts'))});`;
-    const thread = new DatabaseThread(new Worker(start, { eval: true, workerData: { folder }, execArgv: [] }));
+    const thread = new DatabaseThread(startThread(__dirname, 'pgliteWorker', { folder }));
     await thread.within(
       limitMs,
       new Promise<object[]>((resolve, reject) => thread.waiting.set(0, { resolve, reject })),

@@ -1,8 +1,7 @@
 import type { VehicleBoard } from '@weskopos/contract';
 import type { FleetKnowledge, Rules } from '@weskopos/core';
-import path from 'node:path';
-import { Worker } from 'node:worker_threads';
 import type { Engine } from '../db/engine';
+import { startThread } from '../db/startThread';
 import type { FleetAnswer, FleetReply, FleetRequest } from './fleetWorker';
 import { readVehiclePage } from './vehiclePages';
 
@@ -16,8 +15,7 @@ export async function recomputeFleet(
   rules: Rules,
   now: string,
 ): Promise<FleetAnswer & { readonly boards: readonly VehicleBoard[] }> {
-  const start = `require(${JSON.stringify(require.resolve('tsx/cjs'))}); require(${JSON.stringify(path.join(__dirname, 'fleetWorker.ts'))});`;
-  const worker = new Worker(start, { eval: true, execArgv: [] });
+  const worker = startThread(__dirname, 'fleetWorker');
   const boards: VehicleBoard[] = [];
   const asked: { readonly resolve: (reply: FleetReply) => void; readonly reject: (error: Error) => void }[] = [];
   const fail = (error: Error) => {
