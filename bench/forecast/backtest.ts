@@ -139,6 +139,7 @@ export function backtest(plan: FleetWorldPlan, fromDay: number, toDay: number): 
 const foundBy = (part: WorldPart) =>
   part.crossedDay === null ? Infinity : Math.max(part.crossedDay, part.readings.at(-1)?.day ?? Infinity);
 
+/** A simulated part's readings up to a day, as the wear model takes them. */
 export function historyOf(vehicle: WorldVehicle, part: WorldPart, day: number): PartHistory | null {
   const gauge = GAUGES[part.kind];
   const readings = part.readings.filter((reading) => reading.day <= day);

@@ -22,6 +22,7 @@ import { NotFound, problemHandler, Refused, sendProblem } from './http/problems'
 const MOST_JSON = '1mb';
 const QUARTER_HOUR_MS = 15 * 60 * 1000;
 
+/** The whole HTTP application over an opened context. */
 export function createApp(context: Context): Express {
   const app = express();
   app.disable('x-powered-by');

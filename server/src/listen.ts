@@ -12,6 +12,7 @@ export interface Running {
   stop(): Promise<void>;
 }
 
+/** Serves an opened context on its port. Rejects when the port is taken. */
 export async function listen(context: Context): Promise<Running> {
   const server = http.createServer(createApp(context));
   await new Promise<void>((resolve, reject) => {

@@ -6,6 +6,7 @@ import { PAPER, PIT, WIDE, type Palette } from './tokens';
 /** The palette in use, given once by the root: hundreds of marks and words read it. */
 export const PaletteContext = createContext<Palette>(PAPER);
 
+/** The colours of the theme the page is drawn in. */
 export function usePalette(): Palette {
   return useContext(PaletteContext);
 }
@@ -23,10 +24,12 @@ export function useDevicePalette(): Palette {
   return useSyncExternalStore(onSchemeChange, () => (window.matchMedia(DARK).matches ? PIT : PAPER));
 }
 
+/** Whether the page has room for two columns. */
 export function useIsWide(): boolean {
   return useWindowDimensions().width >= WIDE;
 }
 
+/** The colour of each grade in a palette. */
 export function gradeColours(palette: Palette, grade: Grade): { readonly line: string; readonly wash: string } {
   switch (grade) {
     case 'pass':

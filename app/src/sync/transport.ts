@@ -56,6 +56,7 @@ export async function call<N extends EndpointName>(
   return answer as AnswerOf<N>;
 }
 
+/** Sends a photo's bytes under its id. Throws {@link Unreachable} or {@link ServerProblem}. */
 export async function sendPhoto(id: string, blob: Blob): Promise<void> {
   await request(`${PHOTO_PATH}/${id}`, {
     method: 'POST',

@@ -169,6 +169,7 @@ export async function reconnect(): Promise<void> {
   }
 }
 
+/** Somebody has signed in: who it is is kept, then what waits of theirs is sent and everything fetched. */
 export async function signedIn(person: Person): Promise<void> {
   await store.write('person', person);
   setState({ person, status: 'ready' });
@@ -176,6 +177,7 @@ export async function signedIn(person: Person): Promise<void> {
   await refresh();
 }
 
+/** Ends the session; the queue stays for whoever made it. Throws when the server is not reached. */
 export async function signOut(): Promise<void> {
   await call('signOut');
   await store.write('person', null);
@@ -257,6 +259,7 @@ const stamped = (draft: OperationDraft) =>
     ...draft,
   }) as Operation;
 
+/** Keeps a photo on the device's disk and sends it when it can. @returns its id */
 export async function recordPhoto(blob: Blob): Promise<string> {
   const id = crypto.randomUUID();
   await onDisk(sync.recordPhoto(id, blob, whoAmI()));

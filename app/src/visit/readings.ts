@@ -38,6 +38,7 @@ export function lookChange(standing: Finding | undefined, change: FindingChange)
   };
 }
 
+/** What an entry becomes by one reading set or taken away. */
 export function readingChange(
   standing: Finding | undefined,
   slot: Slot,

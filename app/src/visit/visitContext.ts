@@ -50,6 +50,7 @@ export interface Background {
   readonly history: History;
 }
 
+/** What earlier visits tell about the points of this one. */
 export function historyOf(
   vehicle: Vehicle,
   inspection: Inspection,

@@ -17,9 +17,11 @@ import { words } from './en';
 
 /** The workshop's ways of telling units and positions. One for the whole app, like the language; the root draws anew when it changes. */
 let house: HouseRules = USUAL_HOUSE_RULES;
+/** From here on figures and positions are told by these rules. */
 export function speakByHouse(rules: HouseRules): void {
   house = rules;
 }
+/** The rules figures and positions are told by now. */
 export function houseRules(): HouseRules {
   return house;
 }
@@ -80,6 +82,7 @@ export function figureIn(unit: Unit, stored: number, decimals: number = DECIMALS
 
 const UNIT_WORDS: Partial<Record<Unit, string>> = { level: '', step: '', yyyyww: '', '/32in': '/32 in' };
 
+/** The unit a measure is shown in, as it is written. */
 export function unitOf(measure: MeasureCode): string {
   const unit = workshopUnit(measure);
   return UNIT_WORDS[unit] ?? unit;
@@ -115,10 +118,12 @@ export function meterTypedUnit(unit: MeterUnit): Unit {
   return unit === 'km' ? house.units.distance : 'h';
 }
 
+/** A date as it is written here: 3 Nov 2026. */
 export function day(iso: string): string {
   return new Date(iso).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' });
 }
 
+/** A date with the time of day. */
 export function dayAndTime(iso: string): string {
   return `${day(iso)}, ${new Date(iso).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })}`;
 }
@@ -150,6 +155,7 @@ export function placeInitials(place: string, axles: number): string {
   return `${initials}${axle}${twin ?? ''}`;
 }
 
+/** A stop of the walk by its name: a station, or one wheel. */
 export function stopWords(stop: string, axles: number): string {
   return words.stop[stop] ?? capital(placeWords(stop, axles));
 }
@@ -175,6 +181,7 @@ export function templateWords({ code, name }: { readonly code: string; readonly 
   return name || words.template[code] || code;
 }
 
+/** The same text with its first letter large. */
 export function capital(text: string): string {
   return text.charAt(0).toUpperCase() + text.slice(1);
 }

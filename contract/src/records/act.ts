@@ -81,6 +81,7 @@ export interface FlatAct extends Partial<EndProof> {
   readonly lengthS: number | null;
 }
 
+/** An act laid flat for its table; {@link actFrom} brings it back. */
 export function flatAct(act: Act): FlatAct {
   const { id, inspectionId, kind, at } = act;
   const common = { id, inspectionId, kind, at };

@@ -88,6 +88,7 @@ export interface FlatLifeEntry {
   readonly body: object;
 }
 
+/** An entry laid flat for its table; {@link lifeEntryFrom} brings it back. */
 export function flatLifeEntry({ id, vehicleId, kind, at, meter, ...body }: LifeEntry): FlatLifeEntry {
   return { id, vehicleId, kind, at, meter, body };
 }

@@ -76,6 +76,7 @@ export function oilService(
 /** Open ends over which no engine is started, whoever asks. A filling with nothing in it yet counts. */
 const NOT_RUN_OVER: readonly EndKind[] = ['drain-plug', 'oil-filter', 'axle-plug', 'battery-clamp', 'funnel', 'key'];
 
+/** What forbids to start the engine now, by the ends that are open. */
 export function startBlockers(acts: readonly Act[]): EndKind[] {
   return openEnds(acts)
     .filter(({ opened, filledL }) => NOT_RUN_OVER.includes(opened.end) || (opened.end === 'oil-fill' && filledL === 0))

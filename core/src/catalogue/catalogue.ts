@@ -37,6 +37,7 @@ export function cataloguePoint(code: PointCode): CataloguePoint {
   return point;
 }
 
+/** Whether a text is the code of a point of today's catalogue. */
 export function isPointCode(code: string): code is PointCode {
   return byCode.has(code);
 }

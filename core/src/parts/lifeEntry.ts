@@ -66,6 +66,7 @@ export function standingEntries(entries: readonly LifeEntry[]): LifeEntry[] {
     .sort((a, b) => a.at.localeCompare(b.at) || a.id.localeCompare(b.id));
 }
 
+/** The entries of one kind, in their order. */
 export function entriesOf<K extends LifeEntryKind>(entries: readonly LifeEntry[], kind: K): LifeEntryOf<K>[] {
   return entries.filter((entry): entry is LifeEntryOf<K> => entry.kind === kind);
 }

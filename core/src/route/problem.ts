@@ -135,6 +135,7 @@ export interface RouteState {
   readonly timeS: number;
 }
 
+/** The state a route begins in, before its first leg. */
 export function routeStart({ n, problem }: CompiledRoute): RouteState {
   return { done: new Uint8Array(n), ends: new Float64Array(n), ...problem.start, timeS: 0 };
 }

@@ -25,10 +25,12 @@ export function healthAt({ life, knee }: BatteryTruth, age: number): number {
 
 const around = (middle: number, sigma: number, random: () => number) => middle * Math.exp(sigma * normalDraw(random));
 
+/** Draws how one fill of brake fluid takes up water. */
 export function drawFluid(random: () => number): FluidTruth {
   return { fresh: 0.1 + 0.2 * random(), most: around(4.4, 0.15, random), months: around(52, 0.3, random) };
 }
 
+/** Draws how one battery fades. */
 export function drawBattery(random: () => number): BatteryTruth {
   return { life: around(66, 0.3, random), knee: 2 + 2.5 * random() };
 }

@@ -274,6 +274,7 @@ const MOST_STEPS = 80;
 /** A part that is at its limit, or over it, is looked at as finely as this, unit of x. */
 const LEAST_LIFE = 0.2;
 
+/** How likely a part is at its limit by each distance ahead: one curve to look chances and distances up on. */
 export function crossingCurve(belief: WearBelief, limit: number): CrossingCurve {
   const { value, rate } = stateOf(belief);
   const life = Math.max(LEAST_LIFE, (value - limit) / Math.max(rate, 1e-9));

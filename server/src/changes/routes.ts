@@ -6,6 +6,7 @@ import type { FleetBook } from '../fleet/fleetBook';
 import type { Queries } from '../db/engine';
 import { register, type Api } from '../people/register';
 
+/** Takes changes of devices, and tells who listens to their visits. */
 export function operationRoutes(
   api: Api,
   {

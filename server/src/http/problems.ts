@@ -17,26 +17,31 @@ export class Refused extends Error {
   }
 }
 
+/** There is nothing by that name or id. */
 export class NotFound extends Refused {
   constructor(what: string) {
     super(404, 'not-found', what);
   }
 }
+/** Only for who is signed in. */
 export class NotSignedIn extends Refused {
   constructor() {
     super(401, 'not-signed-in', 'session');
   }
 }
+/** Not for this person, or not from that page. */
 export class Forbidden extends Refused {
   constructor(why: string) {
     super(403, 'forbidden', why);
   }
 }
+/** The name and secret, or the set-up code, do not belong together. */
 export class WrongSecret extends Refused {
   constructor(where: 'sign-in' | 'setup-code') {
     super(401, where === 'sign-in' ? 'wrong-name-or-secret' : 'wrong-setup-code', where);
   }
 }
+/** Somebody was there first. */
 export class Taken extends Refused {
   constructor(what: 'name' | 'setup') {
     super(409, what === 'name' ? 'name-taken' : 'already-set-up', what);
@@ -67,6 +72,7 @@ export function problemHandler(log: Logger) {
   };
 }
 
+/** Answers with problem details (RFC 9457). */
 export function sendProblem(response: Response, refused: Refused): void {
   const problem: Problem = {
     type: `urn:weskopos:problem:${refused.code}`,

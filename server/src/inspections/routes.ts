@@ -5,6 +5,7 @@ import { register, type Api } from '../people/register';
 import { readLife } from './readLife';
 import { readVisits } from './readVisits';
 
+/** A vehicle's life, and one visit. */
 export function inspectionRoutes(api: Api, { engine }: { readonly engine: Engine }): void {
   register(api, ENDPOINTS.life, async ({ params }) => {
     const life = await readLife(engine, params.id);

@@ -168,6 +168,7 @@ export async function positionIn(db: Queries): Promise<number> {
   return row?.position ?? 0;
 }
 
+/** Notes the last journal line whose effect this transaction brings. */
 export async function setPosition(tx: Tx, position: number): Promise<void> {
   await tx.query('update ledger set position = $1::bigint', [position]);
 }

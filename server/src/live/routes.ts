@@ -11,6 +11,7 @@ import { register, type Api } from '../people/register';
 const HEARTBEAT_MS = 25_000;
 const askedSchema = z.object({ id: z.uuid(), device: deviceSchema });
 
+/** Live updates of one visit, and where one stands in it. */
 export function liveRoutes(
   api: Api,
   { engine, live, sessions }: { readonly engine: Engine; readonly live: LiveHub; readonly sessions: Sessions },

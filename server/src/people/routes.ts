@@ -18,6 +18,7 @@ interface PeopleNeeds {
   readonly setupCode: string | null;
 }
 
+/** Setting up, signing in and out, and who belongs to the workshop. */
 export function peopleRoutes(api: Api, context: PeopleNeeds): void {
   const { engine, sessions } = context;
   const isEmpty = async () => (await engine.query('select 1 from person limit 1')).length === 0;

@@ -13,6 +13,7 @@ export async function hashSecret(secret: string): Promise<string> {
   return `scrypt$${salt.toString('base64')}$${key.toString('base64')}`;
 }
 
+/** Whether a secret is the one its hash was made of; takes as long either way. */
 export async function secretMatches(secret: string, hash: string): Promise<boolean> {
   const [, salt = '', key = ''] = hash.split('$');
   const wanted = Buffer.from(key, 'base64');
@@ -20,6 +21,7 @@ export async function secretMatches(secret: string, hash: string): Promise<boole
   return wanted.length === given.length && timingSafeEqual(wanted, given);
 }
 
+/** A session's token: 256 random bits, for the cookie only. */
 export function newToken(): string {
   return randomBytes(32).toString('base64url');
 }

@@ -9,6 +9,7 @@ import type { PhotoSize } from './photoFiles';
 
 const STATUS: Record<PhotoRefusal, number> = { 'too-large': 413, 'too-many-pixels': 413, 'not-a-picture': 415 };
 
+/** Photos going up and coming down. */
 export function photoRoutes(api: Api, context: PhotoNeeds): void {
   const { app, sessions } = api;
   const bytes = express.raw({ type: () => true, limit: PHOTO_LIMITS.mostBytes });

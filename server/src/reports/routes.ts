@@ -8,6 +8,7 @@ import { previewRulebook } from './previewRulebook';
 import { rulesOfVisit } from '../rules/rulesOfVisit';
 import { readLife } from '../inspections/readLife';
 
+/** The report of a visit, and what proposed rules would change. */
 export function reportRoutes(
   api: Api,
   { engine, fleet }: { readonly engine: Engine; readonly fleet: FleetBook },

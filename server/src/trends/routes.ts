@@ -7,6 +7,7 @@ import { register, type Api } from '../people/register';
 import { rulesOfToday } from '../rules/rulesOfVisit';
 import { readLife } from '../inspections/readLife';
 
+/** What runs out on a vehicle. */
 export function trendRoutes(api: Api, { engine, fleet }: { readonly engine: Engine; readonly fleet: FleetBook }): void {
   register(api, ENDPOINTS.trends, async ({ params }) => {
     const life = await readLife(engine, params.id);

@@ -35,6 +35,7 @@ interface EndCardProps {
   readonly visitId: string;
 }
 
+/** What is open and where, as its card is headed. */
 export function endTitle({ opened }: LooseEnd, axles: number): string {
   return [words.end[opened.end], placeWords(opened.place, axles)].filter(Boolean).join(', ');
 }

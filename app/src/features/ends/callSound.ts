@@ -3,10 +3,12 @@ const KEY = 'weskopos.sound';
 const TONE_HZ = 660;
 const LASTS_S = 0.35;
 
+/** Whether this device calls when a wait is over. */
 export function soundOn(): boolean {
   return localStorage.getItem(KEY) === 'on';
 }
 
+/** Turns the call on or off, for this device. */
 export function setSound(on: boolean): void {
   localStorage.setItem(KEY, on ? 'on' : 'off');
 }

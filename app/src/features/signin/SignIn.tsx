@@ -8,6 +8,7 @@ import { signedIn } from '../../sync/workshop';
 import { call } from '../../sync/transport';
 import { problemWords } from '../../words/problemWords';
 
+/** The way in: a name and a PIN or password. */
 export function SignIn() {
   const palette = usePalette();
   const [name, setName] = useState('');

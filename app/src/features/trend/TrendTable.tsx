@@ -16,6 +16,7 @@ interface TrendTableProps {
   readonly onMisread: (reading: SeriesReading) => void;
 }
 
+/** The readings of a trend as a table, the newest first; each can be called a misread. */
 export function TrendTable({ series, unit, onMisread }: TrendTableProps) {
   const palette = usePalette();
   return (

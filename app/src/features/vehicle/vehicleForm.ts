@@ -37,6 +37,7 @@ const PLAIN_FIGURES = ['year', 'ratedA', 'studs', 'months', 'hours', 'systemVolt
 /** Fields where nothing chosen is told as an empty text. */
 const NULLABLE_CHOICES = ['standard', 'brakeFluid'];
 
+/** The unit a field of the form is typed in; null for one that is no measure. */
 export function unitOfField(name: string): Unit | null {
   return UNITS[name]?.() ?? null;
 }
@@ -71,6 +72,7 @@ function untyped(name: string, value: unknown): unknown {
   return parsed.status === 'value' ? Number(parsed.stored.toFixed(6)) : value;
 }
 
+/** A vehicle as it stands in the form: everything typed, in the workshop's units. */
 export function formOf(vehicle: Vehicle): VehicleForm {
   return typed('', vehicle) as VehicleForm;
 }
