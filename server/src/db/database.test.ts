@@ -142,6 +142,7 @@ describe('the engine', () => {
     expect(await engine.query('select * from kept')).toEqual([{ a: 1, b: 'new' }]);
     const many = Array.from({ length: 250 }, (_, n) => engine.query(`select ${n} as n`));
     expect((await Promise.all(many)).map(([row]) => row?.['n'])).toEqual(Array.from({ length: 250 }, (_, n) => n));
+    for (let n = 0; n < 1100; n += 1) expect(await engine.query('select $1::integer as n', [n])).toEqual([{ n }]);
     await expect(engine.query('select nonsense')).rejects.toMatchObject({ code: '42703' });
     await expect(engine.query('select $1::integer as n', ['x'])).rejects.toMatchObject({ isOfData: true });
     expect(await engine.query('select $1::integer as n', [7])).toEqual([{ n: 7 }]);

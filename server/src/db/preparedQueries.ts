@@ -4,9 +4,13 @@ import type { SqlValue } from './engine';
 /** Statements kept planned; the one used longest ago goes first. */
 const MOST_KEPT = 200;
 
+/** Uses after which a statement is planned again: tables grow, and a plan for a small one reads a large one whole. */
+const USES_PER_PLAN = 500;
+
 interface Prepared {
   readonly name: string;
   readonly types: readonly number[];
+  uses: number;
 }
 
 /**
@@ -47,13 +51,17 @@ export class PreparedQueries {
     const before = this.kept.get(sql);
     if (before) {
       this.kept.delete(sql);
-      this.kept.set(sql, before);
-      return before;
+      before.uses += 1;
+      if (before.uses < USES_PER_PLAN) {
+        this.kept.set(sql, before);
+        return before;
+      }
+      await this.drop(before);
     }
     const [oldest] = this.kept;
     if (oldest && this.kept.size >= MOST_KEPT) {
       this.kept.delete(oldest[0]);
-      await this.send(serialize.close({ type: 'S', name: oldest[1].name }), serialize.sync());
+      await this.drop(oldest[1]);
     }
     const name = `kept_${(this.named += 1)}`;
     const messages = await this.send(
@@ -61,9 +69,13 @@ export class PreparedQueries {
       serialize.describe({ type: 'S', name }),
       serialize.sync(),
     );
-    const made = { name, types: parse.parseDescribeStatementResults(messages) };
+    const made = { name, types: parse.parseDescribeStatementResults(messages), uses: 0 };
     this.kept.set(sql, made);
     return made;
+  }
+
+  private async drop({ name }: Prepared): Promise<void> {
+    await this.send(protocol.serialize.close({ type: 'S', name }), protocol.serialize.sync());
   }
 
   private async send(...messages: readonly Uint8Array[]) {

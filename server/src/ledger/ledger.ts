@@ -87,13 +87,25 @@ export class Ledger {
     return this.waiting.splice(0, most < 0 ? this.waiting.length : Math.max(1, most));
   }
 
-  /** All together; where one of them goes wrong each request for itself, so that it spoils no other's. Never rejects. */
+  /**
+   * All together; where one of them goes wrong each request for itself, so that it spoils no other's. Never rejects.
+   * Requests are answered as soon as the journal is on disk: the commit that follows is before whatever is asked next.
+   */
   private async takeGroup(group: readonly Waiting[]): Promise<void> {
-    try {
-      const outcomes = await this.take(group.flatMap(({ changes }) => changes));
+    let answered = false;
+    const answer = (outcomes: readonly OperationOutcome[]) => {
+      answered = true;
       let from = 0;
       for (const { changes, resolve } of group) resolve(outcomes.slice(from, (from += changes.length)));
+    };
+    try {
+      await this.take(
+        group.flatMap(({ changes }) => changes),
+        answer,
+      );
     } catch (error) {
+      // What is on disk took effect; the database gets it from there.
+      if (answered) return;
       if (group.length > 1) for (const one of group) await this.takeGroup([one]);
       else await this.takeOneByOne(group[0] as Waiting, error);
     }
@@ -120,7 +132,11 @@ export class Ledger {
     };
   }
 
-  private async take(changes: readonly Change[]): Promise<readonly OperationOutcome[]> {
+  /** @param durable hears what became of the changes once it is on disk */
+  private async take(
+    changes: readonly Change[],
+    durable: (outcomes: readonly OperationOutcome[]) => void = () => undefined,
+  ): Promise<readonly OperationOutcome[]> {
     const { engine, journal, writers, asks } = this.ports;
     if (this.behind) {
       await replay(engine, journal, writers, asks);
@@ -134,10 +150,12 @@ export class Ledger {
       moved.catch(() => undefined);
       await journal.append(settled.lines).catch(asStorageFull);
       this.behind = true;
+      durable(settled.outcomes);
       await moved;
       return settled;
     });
     this.behind = false;
+    durable(outcomes);
     return outcomes;
   }
 }

@@ -136,7 +136,7 @@ function writerOf(writers: Writers, { operation: { kind } }: Change): Writer<unk
 /** What operations were answered before, by id. */
 async function answersTo(db: Queries, changes: readonly Change[]): Promise<Map<string, Refusal | null>> {
   const rows = await db.query<{ id: string; refusal: Refusal | null }>(
-    'select id, refusal from operation where id in (select jsonb_array_elements_text($1::jsonb)::uuid)',
+    'select id, refusal from operation where id = any(array(select jsonb_array_elements_text($1::jsonb)::uuid))',
     [JSON.stringify(changes.map(({ operation: { id } }) => id))],
   );
   return new Map(rows.map(({ id, refusal }) => [id, refusal]));
