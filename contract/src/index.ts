@@ -30,7 +30,7 @@ export {
   storedFindingSchema,
   type StoredFinding,
 } from './records/finding';
-export { blankInspection, inspectionSchema, inspectionTable, visitSchema, type Visit } from './records/inspection';
+export { inspectionSchema, inspectionTable, visitSchema, type Visit } from './records/inspection';
 export {
   OPERATION_RECORDS,
   liftOperation,

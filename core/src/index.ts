@@ -146,6 +146,7 @@ export {
   type Inspection,
   type Load,
   type MeterAnswer,
+  blankInspection,
 } from './inspection/inspection';
 export {
   GATE_QUESTIONS,

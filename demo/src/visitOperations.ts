@@ -1,6 +1,6 @@
 import {
   BUILT_IN_RULEBOOK,
-  CATALOGUE_VERSION,
+  blankInspection,
   DRY,
   LAMPS,
   MEASURES,
@@ -104,27 +104,19 @@ export function visitOperations(
       ),
     ];
   });
-  const start = operation('inspection.start', {
-    id: inspectionId,
-    vehicleId,
-    startedAt: day.toISOString(),
-    meter: visit.km,
-    meterAnswer: null,
-    complaint: visit.complaint ?? '',
-    state: 'cold',
-    ambientC: visit.ambientC,
-    load: 'light',
-    rulebook: 0,
-    template: template.code,
-    focus,
-    catalogueVersion: CATALOGUE_VERSION,
-    signedAt: null,
-    ahead: null,
-    signedOver: null,
-    stoodH: null,
-    fuel: null,
-    corners: [],
-  });
+  const start = operation(
+    'inspection.start',
+    blankInspection({
+      id: inspectionId,
+      vehicleId,
+      startedAt: day.toISOString(),
+      meter: visit.km,
+      complaint: visit.complaint ?? '',
+      ambientC: visit.ambientC,
+      template: template.code,
+      focus,
+    }),
+  );
   const acts = (visit.acts ?? []).map(([afterMin, content]) => {
     const done = new Date(day.getTime() + afterMin * MINUTE_MS).toISOString();
     return { ...operation('act.put', { id: randomUuid(random), inspectionId, at: done, ...content }), at: done };

@@ -1,6 +1,5 @@
 import {
   ARRIVAL_STATES,
-  CATALOGUE_VERSION,
   LOADS,
   MEASURE_CODES,
   METER_ANSWERS,
@@ -80,30 +79,6 @@ export const inspectionRecord = recordKind<Inspection>({
     (raw) => ({ ahead: null, ...raw }),
   ],
 });
-
-/** How an inspection begins: what nobody has said yet is null, its rules are the built-in ones. */
-export function blankInspection(
-  given: Pick<Inspection, 'id' | 'vehicleId' | 'startedAt' | 'meter'> & Partial<Inspection>,
-): Inspection {
-  return {
-    meterAnswer: null,
-    complaint: '',
-    state: 'cold',
-    stoodH: null,
-    fuel: null,
-    corners: [],
-    ambientC: null,
-    load: 'light',
-    rulebook: 0,
-    template: 'full',
-    focus: null,
-    catalogueVersion: CATALOGUE_VERSION,
-    signedAt: null,
-    ahead: null,
-    signedOver: null,
-    ...given,
-  };
-}
 
 export const inspectionTable: Table<Inspection> = {
   table: 'inspection',

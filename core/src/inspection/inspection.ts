@@ -1,3 +1,4 @@
+import { CATALOGUE_VERSION } from '../catalogue/catalogue';
 import type { AheadNote } from './aheadNote';
 
 export const ARRIVAL_STATES = ['cold', 'warm', 'hot'] as const;
@@ -40,4 +41,28 @@ export interface Inspection {
   readonly ahead: readonly AheadNote[] | null;
   /** Why a lead signed over open ends; null where nothing hung. */
   readonly signedOver: string | null;
+}
+
+/** How an inspection begins: what nobody has said yet is null, its rules are the built-in ones. */
+export function blankInspection(
+  given: Pick<Inspection, 'id' | 'vehicleId' | 'startedAt' | 'meter'> & Partial<Inspection>,
+): Inspection {
+  return {
+    meterAnswer: null,
+    complaint: '',
+    state: 'cold',
+    stoodH: null,
+    fuel: null,
+    corners: [],
+    ambientC: null,
+    load: 'light',
+    rulebook: 0,
+    template: 'full',
+    focus: null,
+    catalogueVersion: CATALOGUE_VERSION,
+    signedAt: null,
+    ahead: null,
+    signedOver: null,
+    ...given,
+  };
 }

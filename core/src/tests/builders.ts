@@ -6,7 +6,7 @@ import type { VisitRecord } from '../inspection/visitRecord';
 import { seriesOf, type Series } from '../trends/series';
 import { currentFindings } from '../inspection/currentFindings';
 import { nextFinding, type Finding, type FindingChange, type Reading } from '../inspection/finding';
-import type { Inspection } from '../inspection/inspection';
+import { blankInspection, type Inspection } from '../inspection/inspection';
 import type { PointCode } from '../catalogue/catalogue';
 import type { Spot } from '../catalogue/points/point';
 import { DRY, type LeakObservation } from '../catalogue/leaks';
@@ -49,28 +49,9 @@ export const MINIBUS: Vehicle = {
 };
 
 export function inspectionOf(vehicle: Vehicle, change: Partial<Inspection> = {}): Inspection {
-  return {
-    id: '00000000-0000-4000-8000-0000000000aa',
-    vehicleId: vehicle.id,
-    startedAt: '2026-06-01T08:00:00.000Z',
-    meter: 50_000,
-    meterAnswer: null,
-    complaint: '',
-    state: 'cold',
-    ambientC: 20,
-    load: 'light',
-    rulebook: 0,
-    template: 'full',
-    focus: null,
-    catalogueVersion: 2,
-    signedAt: null,
-    ahead: null,
-    signedOver: null,
-    corners: [],
-    stoodH: null,
-    fuel: null,
-    ...change,
-  };
+  const id = '00000000-0000-4000-8000-0000000000aa';
+  const told = { vehicleId: vehicle.id, startedAt: '2026-06-01T08:00:00.000Z', meter: 50_000, ambientC: 20 };
+  return blankInspection({ id, ...told, ...change });
 }
 
 let made = 0;

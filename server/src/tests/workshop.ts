@@ -1,9 +1,9 @@
 import { GUARD_HEADER, type Operation, type OperationOutcome } from '@weskopos/contract';
 import {
   BLANK_SPEC,
-  CATALOGUE_VERSION,
   PLAIN_AXLE,
   USUAL_MAKE_UP,
+  blankInspection,
   nextFinding,
   type Finding,
   type Inspection,
@@ -133,28 +133,8 @@ export function newVehicle(change: Partial<Vehicle> = {}): Vehicle {
 }
 
 export function newInspection(vehicleId: string, change: Partial<Inspection> = {}): Inspection {
-  return {
-    id: randomUUID(),
-    vehicleId,
-    startedAt: '2026-06-01T08:00:00.000Z',
-    meter: 50_000,
-    meterAnswer: null,
-    complaint: '',
-    state: 'cold',
-    ambientC: 15,
-    load: 'light',
-    rulebook: 0,
-    template: 'full',
-    focus: null,
-    catalogueVersion: CATALOGUE_VERSION,
-    signedAt: null,
-    ahead: null,
-    signedOver: null,
-    corners: [],
-    stoodH: null,
-    fuel: null,
-    ...change,
-  };
+  const told = { startedAt: '2026-06-01T08:00:00.000Z', meter: 50_000, ambientC: 15 };
+  return blankInspection({ id: randomUUID(), vehicleId, ...told, ...change });
 }
 
 export function newFinding(inspectionId: string, change: Partial<Finding> = {}): Finding {

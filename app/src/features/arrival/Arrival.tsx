@@ -1,8 +1,8 @@
 import {
   ARRIVAL_STATES,
-  CATALOGUE_VERSION,
   LOADS,
   METER_RANGE,
+  blankInspection,
   checkMeter,
   gradedPoints,
   parseMeasure,
@@ -127,7 +127,7 @@ export function Arrival() {
     const visit = crypto.randomUUID();
     await record({
       kind: 'inspection.start',
-      body: {
+      body: blankInspection({
         id: visit,
         vehicleId: life.vehicle.id,
         startedAt: now,
@@ -140,14 +140,10 @@ export function Arrival() {
         rulebook: rulebook.version,
         template: chosen.code,
         focus: focusOf(),
-        catalogueVersion: CATALOGUE_VERSION,
-        signedAt: null,
-        ahead: null,
-        signedOver: null,
         stoodH: state === 'cold' && stood.status === 'value' ? stood.stored : null,
         corners: [...corners],
         fuel: fuel === null ? null : FUEL[fuel],
-      },
+      }),
     });
     router.replace(`/vehicle/${id}/visit/${visit}/gate`);
   };
