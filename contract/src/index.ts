@@ -45,7 +45,15 @@ export {
 } from './operation';
 export { ROLES, newPersonSchema, personSchema, setupSchema, signInSchema, type Person, type Role } from './person';
 export { fieldErrorSchema, fieldErrors, problemSchema, type FieldError, type Problem } from './problem';
-export { lifeSchema, visitSummarySchema, yardEntrySchema, type Life, type VisitSummary, type YardEntry } from './life';
+export {
+  liftLife,
+  lifeSchema,
+  visitSummarySchema,
+  yardEntrySchema,
+  type Life,
+  type VisitSummary,
+  type YardEntry,
+} from './life';
 export { reportSchema, trendSchema, type ReportData, type Trend } from './trend';
 export { ENDPOINTS, type Access, type AnswerOf, type BodyOf, type Endpoint, type ParamsOf } from './endpoints';
 export {

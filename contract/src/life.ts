@@ -1,9 +1,12 @@
 import { z } from 'zod';
 import { GRADES } from '@weskopos/core';
-import { storedLifeEntrySchema } from './records/lifeEntry';
-import { visitSchema } from './records/inspection';
+import { actRecord } from './records/act';
+import { findingRecord } from './records/finding';
+import { lifeEntryRecord, storedLifeEntrySchema } from './records/lifeEntry';
+import { isRaw, lift, mapped } from './records/record';
+import { inspectionRecord, visitSchema } from './records/inspection';
 import { idSchema, instantSchema } from './records/shapes';
-import { vehicleSchema } from './records/vehicle';
+import { vehicleRecord, vehicleSchema } from './records/vehicle';
 
 /** Everything about one vehicle that the device needs to work without the network. Visits oldest first, entries in the order they were written down. */
 export const lifeSchema = z.object({
@@ -12,6 +15,23 @@ export const lifeSchema = z.object({
   entries: z.array(storedLifeEntrySchema),
 });
 export type Life = z.infer<typeof lifeSchema>;
+
+/** A life an older program told, each of its records lifted to today's shape. What is none passes through, to be refused by the schema. */
+export function liftLife(raw: unknown): unknown {
+  if (!isRaw(raw)) return raw;
+  const visits = mapped(raw.visits, (visit) =>
+    isRaw(visit)
+      ? {
+          ...visit,
+          inspection: lift(inspectionRecord, visit.inspection),
+          findings: mapped(visit.findings, (finding) => lift(findingRecord, finding)),
+          acts: mapped(visit.acts, (act) => lift(actRecord, act)),
+        }
+      : visit,
+  );
+  const entries = mapped(raw.entries, (entry) => lift(lifeEntryRecord, entry));
+  return { ...raw, vehicle: lift(vehicleRecord, raw.vehicle), visits, entries };
+}
 
 export const visitSummarySchema = z.object({
   inspectionId: idSchema,

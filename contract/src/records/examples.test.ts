@@ -1,6 +1,6 @@
 import fs from 'node:fs';
 import path from 'node:path';
-import { lifeSchema, yardEntrySchema } from '../life';
+import { lifeSchema, liftLife, yardEntrySchema } from '../life';
 import { OPERATION_RECORDS, liftOperation, operationSchema, type OperationKind } from '../operation';
 import { OPERATION_VERSIONS } from '../operationKinds';
 import { jobNamed } from './jobNames';
@@ -79,15 +79,13 @@ test('an operation of a newer app is refused by its version, with what is known 
 
 test('what a device kept of a life, the yard and its queue is lifted to what is read today', () => {
   const kept = JSON.parse(fs.readFileSync(path.join(FOLDER, 'device-7-look-ahead.json'), 'utf8')) as {
-    life: { vehicle: unknown; visits: unknown; entries: (object & { by: string })[] };
+    life: unknown;
     yard: { vehicle: unknown }[];
     pending: unknown[];
   };
-  const vehicle = lift(OPERATION_RECORDS['vehicle.put'], kept.life.vehicle);
-  const entries = kept.life.entries.map((entry) => lift(OPERATION_RECORDS['entry.put'], entry));
-  const life = { ...kept.life, vehicle, entries };
+  const life = liftLife(kept.life);
   expect(lifeSchema.parse(life)).toEqual(life);
-  expect(JSON.stringify(entries)).toContain('"code":"brake-fluid"');
+  expect(JSON.stringify(life)).toContain('"code":"brake-fluid"');
   const yard = kept.yard.map((entry) => ({ ...entry, vehicle: lift(OPERATION_RECORDS['vehicle.put'], entry.vehicle) }));
   expect(yard.map((entry) => yardEntrySchema.parse(entry))).toEqual(yard);
   expect(kept.pending.map((operation) => operationSchema.safeParse(operation).success)).toEqual([true, true, true]);

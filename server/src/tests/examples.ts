@@ -1,4 +1,4 @@
-import { OPERATION_RECORDS, lifeSchema, lift, type Life } from '@weskopos/contract';
+import { lifeSchema, liftLife, type Life } from '@weskopos/contract';
 import fs from 'node:fs/promises';
 import path from 'node:path';
 
@@ -7,8 +7,6 @@ export const EXAMPLES = path.join(__dirname, '..', '..', '..', 'contract', 'exam
 
 export interface KeptLife {
   readonly vehicle: { readonly id: string };
-  readonly visits: unknown;
-  readonly entries: readonly unknown[];
 }
 
 export async function readExample<T>(name: string): Promise<T> {
@@ -16,10 +14,4 @@ export async function readExample<T>(name: string): Promise<T> {
 }
 
 /** A life as an older program told it, in today's shape. */
-export function liftedLife(kept: KeptLife): Life {
-  return lifeSchema.parse({
-    ...kept,
-    vehicle: lift(OPERATION_RECORDS['vehicle.put'], kept.vehicle),
-    entries: kept.entries.map((entry) => lift(OPERATION_RECORDS['entry.put'], entry)),
-  });
-}
+export const liftedLife = (kept: unknown): Life => lifeSchema.parse(liftLife(kept));
