@@ -21,13 +21,7 @@ const PAGE = 500;
  *
  * @throws UnreadableJournal where a line cannot be read, is of a kind nobody knows, or does not take effect again
  */
-export async function replay(
-  engine: Engine,
-  journal: Journal,
-  writers: Writers,
-  asks: Asks,
-  upTo = Infinity,
-): Promise<Replay> {
+export async function replay(engine: Engine, journal: Journal, writers: Writers, asks: Asks): Promise<Replay> {
   const book = { replayed: 0, failed: [] as { id: string; why: string }[], gaps: false };
   let page: Numbered[] = [];
   const apply = async () => {
@@ -35,7 +29,6 @@ export async function replay(
     page = [];
   };
   for await (const line of journal.read((await positionIn(engine)) + 1)) {
-    if (line.seq > upTo) break;
     page.push(understood(line, writers));
     if (page.length >= PAGE) await apply();
   }
