@@ -66,7 +66,7 @@ test('of many starts in the same moment on a stale lock one gets the folder', as
 
 describe('a database thread that gives no answer', () => {
   test('is ended; others are told at once, and the next one answers on the same folder', async () => {
-    const own = await openPglite(path.join(await newFolder(), 'database'), { statementLimitMs: 1500 });
+    const own = await openPglite(path.join(await newFolder(), 'database'), { statementLimitMs: 4000 });
     await own.script('create table t (n integer)');
     await own.query('insert into t values (1)');
     const stuck = own.query('select pg_sleep(600)');
