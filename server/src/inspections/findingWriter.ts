@@ -37,16 +37,17 @@ export const putFinding: Writer<Finding, Outcome, Facts> = {
 };
 
 async function factsOf(db: Queries, findings: readonly Finding[]): Promise<Facts> {
-  const visits = db.query<VisitRow>(
+  const asksVisits = db.query<VisitRow>(
     `select i.id, i.signed_at, v.axles from inspection i join vehicle v on v.id = i.vehicle_id
      where i.id = any(array(select jsonb_array_elements_text($1::jsonb)::uuid)) for share of i`,
     [JSON.stringify([...new Set(findings.map(({ inspectionId }) => inspectionId))])],
   );
-  const entries = db.query<EntryRow>(
+  const asksEntries = db.query<EntryRow>(
     'select id, inspection_id, point, place from finding where id = any(array(select jsonb_array_elements_text($1::jsonb)::uuid))',
     [JSON.stringify(findings.flatMap(({ id, parent }) => (parent === null ? [id] : [id, parent])))],
   );
-  return { visits: byId(await visits), entries: byId(await entries) };
+  const [visits, entries] = await Promise.all([asksVisits, asksEntries]);
+  return { visits: byId(visits), entries: byId(entries) };
 }
 
 const byId = <T extends { readonly id: string }>(rows: readonly T[]) => new Map(rows.map((row) => [row.id, row]));

@@ -21,14 +21,16 @@ export async function settle(tx: Tx, changes: readonly Change[], writers: Writer
   const runs = runsOf(changes);
   // Asked in one breath with the answers: most often there is one run, and nothing of it was answered before.
   const [first] = runs;
-  const firstFacts = first && factsOf(tx, writerOf(writers, first[0]), first);
-  const answered = await answersTo(tx, changes);
+  const [firstFacts, answered] = await Promise.all([
+    first && factsOf(tx, writerOf(writers, first[0]), first),
+    answersTo(tx, changes),
+  ]);
   const taking = new Taking(tx, asks);
   const outcomes: OperationOutcome[] = [];
   const written: Written[] = [];
   for (const run of runs) {
     const writer = writerOf(writers, run[0]);
-    const facts = await (run === first ? firstFacts : factsOf(tx, writer, run));
+    const facts = run === first ? firstFacts : await factsOf(tx, writer, run);
     for (const change of run) {
       const { id } = change.operation;
       const before = answered.get(id);
