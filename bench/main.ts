@@ -8,22 +8,30 @@ import { benchRoute } from './route';
 import { benchSaving } from './saving';
 import { benchStart } from './start';
 
-/** Each figure beside its baseline of the same run. */
-async function main(): Promise<void> {
-  await benchPointChange();
-  await benchSaving();
-  await benchLedger();
-  await benchKills();
-  benchBundle();
-  benchRoute();
-  benchForecast();
-  benchAges();
-  benchChanges();
-  await benchFleet();
-  await benchStart();
+/** Every bench by the name it is asked for by, in the order they run. */
+const BENCHES: Readonly<Record<string, () => void | Promise<void>>> = {
+  'point-change': benchPointChange,
+  saving: benchSaving,
+  ledger: benchLedger,
+  kills: benchKills,
+  bundle: benchBundle,
+  route: benchRoute,
+  forecast: benchForecast,
+  ageing: benchAges,
+  changes: benchChanges,
+  fleet: benchFleet,
+  start: benchStart,
+};
+
+/** Each figure beside its baseline of the same run: the benches named, or all of them. */
+async function main(names: readonly string[]): Promise<void> {
+  const unknown = names.filter((name) => !BENCHES[name]);
+  if (unknown.length > 0)
+    throw new Error(`no bench ${unknown.join(', ')}; there are ${Object.keys(BENCHES).join(', ')}`);
+  for (const [name, bench] of Object.entries(BENCHES)) if (names.length === 0 || names.includes(name)) await bench();
 }
 
-main().catch((error: unknown) => {
+main(process.argv.slice(2)).catch((error: unknown) => {
   console.error(error);
   process.exit(1);
 });

@@ -2,4 +2,4 @@ import { ensureDependencies, ensureWebBuild, run } from './bootstrap.mjs';
 
 ensureDependencies();
 ensureWebBuild();
-run('node', ['--import', 'tsx', 'bench/main.ts']);
+run('node', ['--import', 'tsx', 'bench/main.ts', ...process.argv.slice(2)]);

@@ -134,6 +134,34 @@ describe('the engine', () => {
     expect(await engine.query('select n from t')).toEqual([{ n: 2 }]);
   });
 
+  test('statements of one transaction asked in one breath: behind one that fails none is run, and all is rolled back', async () => {
+    await engine.script('create table breath (n integer primary key)');
+    const insert = (n: number) => ['insert into breath values ($1)', [n]] as const;
+    for (const tries of [1, 2]) {
+      const told: string[] = [];
+      const failing = engine.transaction((tx) =>
+        Promise.all(
+          [1, 2, 1, 3].map((n) =>
+            tx.query(...insert(n)).then(
+              () => told.push('written'),
+              (error: { code?: string }) => {
+                told.push(String(error.code));
+                throw error;
+              },
+            ),
+          ),
+        ),
+      );
+      await expect(failing).rejects.toMatchObject({ code: '23505', constraint: 'breath_pkey' });
+      expect(told).toEqual(['written', 'written', '23505', '23505']);
+      expect(await engine.query('select count(*)::integer as n from breath')).toEqual([{ n: 0 }]);
+      // Next to each other two transactions are still two.
+      const both = [engine.transaction((tx) => tx.query(...insert(tries))), engine.query('select 1 as one')];
+      expect(await Promise.all(both)).toEqual([[], [{ one: 1 }]]);
+      await engine.query('delete from breath');
+    }
+  });
+
   test('statements kept planned see what the tables have become', async () => {
     await engine.script('create table kept (a integer)');
     await engine.query('insert into kept (a) values ($1)', [1]);

@@ -35,31 +35,35 @@ export async function openPglite(folder: string, options: EngineOptions = {}): P
   };
   // One connection: a transaction has it to itself, everything else waits its turn.
   const turn = pLimit(1);
-  const queriesOf = (on: DatabaseThread): Queries => ({
+  const queriesOf = (on: DatabaseThread, transaction: number | null = null): Queries => ({
     query: async <T extends object>(sql: string, values: readonly SqlValue[] = []) =>
-      (await on.ask('query', sql, values, statementLimitMs)) as T[],
+      (await on.ask({ kind: 'query', sql, values, transaction }, statementLimitMs)) as T[],
   });
+  let transactions = 0;
 
   return {
     query: <T extends object>(sql: string, values?: readonly SqlValue[]) =>
       turn(() => queriesOf(alive()).query<T>(sql, values)),
-    script: (sql) => turn(async () => void (await alive().ask('script', sql, [], null))),
-    transaction: (work) =>
-      turn(async () => {
+    script: (sql) => turn(async () => void (await alive().ask({ kind: 'script', sql }, null))),
+    transaction: async (work) => {
+      // The turn ends once the commit is asked for: what comes next is answered behind it.
+      const { result, committed } = await turn(async () => {
         const on = alive();
-        const tx = queriesOf(on);
+        const [tx, end] = [queriesOf(on, (transactions += 1)), queriesOf(on)];
         // Not waited for: it is under way before the work's first statement, and a thread that fails it fails that too.
         tx.query('begin').catch(() => undefined);
         try {
           const result = await work(tx as Tx);
-          await tx.query('commit');
-          return result;
+          return { result, committed: end.query('commit') };
         } catch (error) {
           // A thread that is over rolled back by dying; what went wrong is what was thrown first.
-          if (!on.isOver) await tx.query('rollback');
+          if (!on.isOver) await end.query('rollback');
           throw error;
         }
-      }),
+      });
+      await committed;
+      return result;
+    },
     copyTo: (target) =>
       turn(async () => {
         await queriesOf(alive()).query('checkpoint');
@@ -67,7 +71,7 @@ export async function openPglite(folder: string, options: EngineOptions = {}): P
       }),
     close: async () => {
       closed = true;
-      if (!thread.isOver) await turn(() => thread.ask('close', '', [], openLimitMs));
+      if (!thread.isOver) await turn(() => thread.ask({ kind: 'close', sql: '' }, openLimitMs));
       await reopening;
       await thread.end();
     },

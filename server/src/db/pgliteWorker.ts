@@ -1,20 +1,17 @@
 import { PGlite } from '@electric-sql/pglite';
 import { parentPort, workerData } from 'node:worker_threads';
-import type { SqlValue } from './engine';
-import { PreparedQueries } from './preparedQueries';
+import { PreparedQueries, type DatabaseFailure, type Result, type Statement } from './preparedQueries';
 
 /** The database's own thread: the server's event loop never stands still for a query. */
 
-export interface WorkerRequest {
+export interface WorkerRequest extends Statement {
   readonly id: number;
   readonly kind: 'query' | 'script' | 'close';
-  readonly sql: string;
-  readonly values: readonly SqlValue[];
+  /** Queries of one transaction in one message share a trip to the database; null for one that goes alone. */
+  readonly transaction: number | null;
 }
-export interface WorkerAnswer {
+export interface WorkerAnswer extends Partial<Result> {
   readonly id: number;
-  readonly rows?: object[];
-  readonly error?: { readonly message: string; readonly code?: string; readonly constraint?: string };
 }
 
 const TIMESTAMPTZ = 1184;
@@ -28,30 +25,52 @@ async function serve(): Promise<void> {
     parsers: { [TIMESTAMPTZ]: (text: string) => new Date(text).toISOString() },
   });
   const statements = new PreparedQueries(db);
-  const answerTo = async ({ kind, sql, values }: WorkerRequest): Promise<object[]> => {
-    if (kind === 'query') return statements.query(sql, values);
-    if (kind === 'close') await db.close();
-    else {
-      await db.exec(sql);
-      await statements.forget();
+  const alone = async ({ kind, sql }: WorkerRequest): Promise<Result> => {
+    try {
+      if (kind === 'close') await db.close();
+      else {
+        await db.exec(sql);
+        await statements.forget();
+      }
+      return { rows: [] };
+    } catch (error) {
+      return { rows: [], error: failureOf(error) };
     }
-    return [];
+  };
+  const answer = async (requests: readonly WorkerRequest[]): Promise<void> => {
+    for (const run of runsOf(requests)) {
+      const results = run[0].kind === 'query' ? await statements.run(run) : [await alone(run[0])];
+      port.postMessage(
+        results.map(({ rows, error }, at): WorkerAnswer => {
+          const id = run[at]?.id ?? NaN;
+          return error ? { id, error: failureOf(error) } : { id, rows };
+        }),
+      );
+    }
   };
   // One after another in the order they came: what is asked in one breath takes one trip, not one each.
-  let turn: Promise<unknown> = Promise.resolve();
-  port.on('message', (request: WorkerRequest) => {
-    const answer = turn.then(() => answerTo(request));
-    turn = answer.catch(() => undefined);
-    answer.then(
-      (rows) => port.postMessage({ id: request.id, rows } satisfies WorkerAnswer),
-      (error: Error & { code?: string; constraint?: string }) =>
-        port.postMessage({
-          id: request.id,
-          error: { message: error.message, code: error.code, constraint: error.constraint },
-        } satisfies WorkerAnswer),
-    );
+  let turn: Promise<void> = Promise.resolve();
+  port.on('message', (requests: readonly WorkerRequest[]) => {
+    turn = turn.then(() => answer(requests));
   });
-  port.postMessage({ id: 0 } satisfies WorkerAnswer);
+  port.postMessage([{ id: 0, rows: [] }] satisfies WorkerAnswer[]);
+}
+
+/** What of an error can be told over a thread's border. */
+function failureOf(error: unknown): DatabaseFailure {
+  const { message, code, constraint } = error as DatabaseFailure;
+  return { message, code, constraint };
+}
+
+/** Queries of one transaction next to each other; everything else by itself. */
+function runsOf(requests: readonly WorkerRequest[]): [WorkerRequest, ...WorkerRequest[]][] {
+  const runs: [WorkerRequest, ...WorkerRequest[]][] = [];
+  for (const request of requests) {
+    const last = runs.at(-1);
+    if (last && request.transaction !== null && last[0].transaction === request.transaction) last.push(request);
+    else runs.push([request]);
+  }
+  return runs;
 }
 
 void serve();

@@ -7,6 +7,23 @@ const MOST_KEPT = 200;
 /** Uses after which a statement is planned again: tables grow, and a plan for a small one reads a large one whole. */
 const USES_PER_PLAN = 500;
 
+export interface Statement {
+  readonly sql: string;
+  readonly values: readonly SqlValue[];
+}
+/** What the database says of a statement it refuses. */
+export interface DatabaseFailure {
+  readonly message: string;
+  readonly code?: string | undefined;
+  readonly constraint?: string | undefined;
+}
+/** Rows of a statement, or why it has none. */
+export interface Result {
+  readonly rows: object[];
+  readonly error?: DatabaseFailure;
+}
+const NO_ROWS: Result = { rows: [] };
+
 interface Prepared {
   readonly name: string;
   readonly types: readonly number[];
@@ -23,21 +40,61 @@ export class PreparedQueries {
 
   constructor(private readonly db: PGlite) {}
 
-  async query(sql: string, values: readonly SqlValue[]): Promise<object[]> {
-    const { name, types } = await this.prepared(sql);
+  /**
+   * Runs statements of one transaction in order, in one trip to the database where all are kept. Behind one that fails
+   * none is run, and each of them fails.
+   */
+  async run(statements: readonly Statement[]): Promise<Result[]> {
+    const results: Result[] = [];
+    let ready: Uint8Array[] = [];
+    const execute = async () => {
+      if (ready.length > 0) results.push(...(await this.execute(ready)));
+      ready = [];
+    };
+    for (const { sql, values } of statements) {
+      try {
+        // A statement that is planned first may be about what those before it do.
+        if (!this.isPlanned(sql)) await execute();
+        if (results.some(({ error }) => error)) break;
+        ready.push(this.bound(await this.prepared(sql), values));
+      } catch (error) {
+        await execute();
+        results.push({ rows: [], error: error as DatabaseFailure });
+      }
+    }
+    await execute();
+    const failed = results.find(({ error }) => error);
+    const skipped = Array.from({ length: statements.length - results.length }, () => ({ ...NO_ROWS, ...failed }));
+    return [...results, ...skipped];
+  }
+
+  private isPlanned(sql: string): boolean {
+    return (this.kept.get(sql)?.uses ?? USES_PER_PLAN) + 1 < USES_PER_PLAN;
+  }
+
+  private bound({ name, types }: Prepared, values: readonly SqlValue[]): Uint8Array {
     const { serialize } = protocol;
     const bound = values.map((value, index) => {
       if (value === null) return null;
       const write = this.db.serializers[types[index] ?? 0];
       return write ? write(value) : String(value);
     });
-    const messages = await this.send(
+    return Buffer.concat([
       serialize.bind({ statement: name, values: bound }),
       serialize.describe({ type: 'P' }),
       serialize.execute({}),
-      serialize.sync(),
-    );
-    return parse.parseResults(messages, this.db.parsers)[0]?.rows ?? [];
+    ]);
+  }
+
+  /** The results up to the first that failed. */
+  private async execute(statements: readonly Uint8Array[]): Promise<Result[]> {
+    const { messages } = await this.db.execProtocol(Buffer.concat([...statements, protocol.serialize.sync()]), {
+      throwOnError: false,
+    });
+    const error = messages.find((message) => message instanceof protocol.messages.DatabaseError);
+    const done = messages.filter(({ name }) => name === 'commandComplete').length;
+    const results: Result[] = parse.parseResults(messages, this.db.parsers).slice(0, done);
+    return error ? [...results, { rows: [], error }] : results;
   }
 
   /** After the tables changed no plan fits for sure. */

@@ -32,6 +32,9 @@ export class Journal {
     private readonly damages: readonly Damage[],
   ) {}
 
+  /** Something may stand behind the last whole line: an append failed. */
+  private torn = false;
+
   /** Opens the journal. What stands behind the last whole line was never acknowledged and is cut off. */
   static async open(folder: string, segmentBytes = SEGMENT_BYTES): Promise<Journal> {
     await fs.mkdir(folder, { recursive: true, mode: 0o700 });
@@ -75,13 +78,14 @@ export class Journal {
    * written behind it unreadable. Where even that cannot be put right, every later append tries it first.
    */
   async append(entries: readonly object[]): Promise<void> {
-    await this.cutBack();
+    if (this.torn) await this.cutBack();
     if (this.length >= this.segmentBytes) await this.rotate();
     const lines = Buffer.from(entries.map((entry, at) => writeLine(this.lastLine + 1 + at, entry)).join(''));
     try {
       await this.file.appendFile(lines);
       if (!WRITES_THROUGH) await this.file.datasync();
     } catch (error) {
+      this.torn = true;
       await this.cutBack().catch(() => undefined);
       throw error;
     }
@@ -166,9 +170,11 @@ export class Journal {
   /** Cuts what a failed append left behind the last whole line. */
   private async cutBack(): Promise<void> {
     const { size } = await this.file.stat();
-    if (size === this.length) return;
-    await this.file.truncate(this.length);
-    await this.file.datasync();
+    if (size !== this.length) {
+      await this.file.truncate(this.length);
+      await this.file.datasync();
+    }
+    this.torn = false;
   }
 }
 

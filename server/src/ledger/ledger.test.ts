@@ -6,6 +6,7 @@ import { randomUUID } from 'node:crypto';
 import fs from 'node:fs/promises';
 import path from 'node:path';
 import { openContext, type Context } from '../context';
+import type { Engine, Tx } from '../db/engine';
 import {
   Client,
   configFor,
@@ -168,6 +169,40 @@ test('a full disk: writing is refused with words, reading goes on, and both agai
   expect((await send(operationOf('finding.put', finding))).status).toBe(200);
   expect((await client.get(`/api/inspections/${inspection.id}`)).body.findings).toHaveLength(1);
   const before = await ledgerTables(workshop.context.engine);
+  await workshop.pause();
+  expect(await tablesOf(workshop.folder)).toEqual(before);
+});
+
+test('a commit that fails behind its answer: what is judged behind it is judged again, by what the journal says', async () => {
+  const workshop = await startWorkshop();
+  const { client, context } = workshop;
+  await client.setUp(context.setupCode);
+  const { inspection } = await openVisit(client);
+  const [person] = await context.engine.query<{ id: string }>('select id from person');
+  const change = (finding: Finding) => ({
+    operation: operationOf('finding.put', finding),
+    by: person?.id ?? null,
+    receivedAt: NOW().toISOString(),
+  });
+  const { engine } = (context.ledger as unknown as { ports: { engine: Engine } }).ports;
+  const real = engine.transaction.bind(engine);
+  let commits = 0;
+  engine.transaction = <T>(work: (tx: Tx) => Promise<T>) =>
+    real(async (tx) => {
+      const result = await work(tx);
+      commits += 1;
+      if (commits === 1) throw new Error('the commit gave no answer');
+      return result;
+    });
+  const first = newFinding(inspection.id);
+  const later = newFinding(inspection.id, { parent: first.id });
+  const answers = await Promise.all([context.ledger.accept([change(first)]), context.ledger.accept([change(later)])]);
+  expect(answers.flat().map(({ status, refusal }) => [status, refusal])).toEqual([
+    ['applied', null],
+    ['applied', null],
+  ]);
+  expect((await client.get(`/api/inspections/${inspection.id}`)).body.findings).toHaveLength(2);
+  const before = await ledgerTables(engine);
   await workshop.pause();
   expect(await tablesOf(workshop.folder)).toEqual(before);
 });

@@ -3,7 +3,7 @@ import { DatabaseError, type Engine } from '../db/engine';
 import type { Asks, Change } from './change';
 import type { Journal } from './journal';
 import { replay, type Replay } from './replay';
-import { positionIn, setPosition, settle, writeDown, type Settled, type Writers } from './settle';
+import { positionIn, settle, writeDown, type Writers } from './settle';
 
 /** The disk cannot take what has to be on it before it is acknowledged: nothing was taken, reading goes on. */
 export class StorageFull extends Error {}
@@ -37,6 +37,8 @@ export class Ledger {
   private draining = false;
   /** The journal may be ahead of the database: a commit gave no answer. */
   private behind = false;
+  /** Whether the last changes are in the database as far as the journal says them. */
+  private committed = Promise.resolve(true);
 
   constructor(private readonly ports: LedgerPorts) {}
 
@@ -67,6 +69,7 @@ export class Ledger {
   /** Resolves when nothing waits any more. */
   async idle(): Promise<void> {
     while (this.draining) await this.turn;
+    await this.committed;
   }
 
   private async drain(): Promise<void> {
@@ -132,7 +135,7 @@ export class Ledger {
     };
   }
 
-  /** @param durable hears what became of the changes once it is on disk */
+  /** @param durable hears what became of the changes as soon as it is on disk, mostly before this resolves */
   private async take(
     changes: readonly Change[],
     durable: (outcomes: readonly OperationOutcome[]) => void = () => undefined,
@@ -142,23 +145,51 @@ export class Ledger {
       await replay(engine, journal, writers, asks);
       this.behind = false;
     }
-    const { outcomes } = await engine.transaction(async (tx): Promise<Settled> => {
-      const settled = await settle(tx, changes, writers, asks);
-      if (settled.lines.length === 0) return settled;
-      // On its way while the journal is written: the commit comes after both.
-      const moved = setPosition(tx, journal.last + settled.lines.length);
-      moved.catch(() => undefined);
-      await journal.append(settled.lines).catch(asStorageFull);
-      this.behind = true;
-      durable(settled.outcomes);
-      await moved;
-      return settled;
+    const attempt = this.attempt(changes, durable);
+    return attempt.catch((error: unknown) => {
+      if (!(error instanceof CommitBeforeFailed)) throw error;
+      return this.take(changes, durable);
     });
-    this.behind = false;
-    durable(outcomes);
+  }
+
+  /**
+   * Resolves when the commit is asked for, where the journal says what took effect: the next changes are judged behind
+   * it, and wait for it before they are written.
+   */
+  private async attempt(
+    changes: readonly Change[],
+    durable: (outcomes: readonly OperationOutcome[]) => void,
+  ): Promise<readonly OperationOutcome[]> {
+    const { engine, journal, writers, asks } = this.ports;
+    const before = this.committed;
+    let journalled = false;
+    let handOver: (outcomes: readonly OperationOutcome[]) => void = () => undefined;
+    const handed = new Promise<readonly OperationOutcome[]>((resolve) => (handOver = resolve));
+    const commit = engine.transaction(async (tx) => {
+      const { outcomes, lines } = await settle(tx, changes, writers, asks, journal.last);
+      if (!(await before)) throw new CommitBeforeFailed();
+      if (lines.length === 0) return outcomes;
+      await journal.append(lines).catch(asStorageFull);
+      journalled = true;
+      durable(outcomes);
+      handOver(outcomes);
+      return outcomes;
+    });
+    this.committed = commit.then(
+      () => true,
+      () => {
+        this.behind ||= journalled;
+        return !journalled;
+      },
+    );
+    const outcomes = await Promise.race([handed, commit]);
+    if (!journalled) durable(outcomes);
     return outcomes;
   }
 }
+
+/** What the changes were judged by did not come about: they are judged again once the database is at the journal's end. */
+class CommitBeforeFailed extends Error {}
 
 const isOfData = (error: unknown) => error instanceof DatabaseError && error.isOfData;
 

@@ -16,8 +16,17 @@ export interface Settled {
 /**
  * Takes changes one after another inside a transaction: what was answered before is answered so again, the rest is judged
  * by what stands by then, and takes effect or is refused. An operation takes effect once, by its id.
+ *
+ * @param behind number of the journal line the lines will stand behind, to note the last of them as held; undefined
+ *   where the caller does
  */
-export async function settle(tx: Tx, changes: readonly Change[], writers: Writers, asks: Asks): Promise<Settled> {
+export async function settle(
+  tx: Tx,
+  changes: readonly Change[],
+  writers: Writers,
+  asks: Asks,
+  behind?: number,
+): Promise<Settled> {
   const runs = runsOf(changes);
   // Asked in one breath with the answers: most often there is one run, and nothing of it was answered before.
   const [first] = runs;
@@ -45,8 +54,10 @@ export async function settle(tx: Tx, changes: readonly Change[], writers: Writer
     }
     taking.flush();
   }
-  await Promise.all([taking.done(), writeDown(tx, written)]);
-  return { outcomes, lines: taking.lines };
+  const { lines } = taking;
+  const moved = behind !== undefined && lines.length > 0 ? setPosition(tx, behind + lines.length) : undefined;
+  await Promise.all([taking.done(), writeDown(tx, written), moved]);
+  return { outcomes, lines };
 }
 
 const factsOf = (tx: Tx, { together }: Writer<unknown>, run: readonly Change[]): Promise<unknown> =>
