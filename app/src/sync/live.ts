@@ -1,6 +1,7 @@
 import type { Changed, LiveEvent, Presence } from '@weskopos/contract';
 import { LIVE_PATH } from '@weskopos/contract/device';
-import { call, ServerProblem, Unreachable } from './transport';
+import { ServerProblem, Unreachable } from './transport';
+import { call } from './workshop';
 
 /** Listens to one visit, to what others do in it; the browser connects again by itself. Gives back how to stop. */
 export function listenTo(

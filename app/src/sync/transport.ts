@@ -1,6 +1,5 @@
 import type { AnswerOf, BodyOf, ParamsOf, Problem } from '@weskopos/contract';
 import { DOORS, GUARD_HEADER, PHOTO_PATH, isProblem, type EndpointName } from '@weskopos/contract/device';
-import { heardServer } from './clock';
 
 /** The server was not reached, or answered nothing of ours: try again later. */
 export class Unreachable extends Error {}
@@ -21,46 +20,69 @@ export class ServerProblem extends Error {
 
 const TIME_LIMIT_MS = 20_000;
 
-async function request(path: string, init: RequestInit): Promise<unknown> {
+export interface TransportPorts {
+  readonly fetch: (path: string, init: RequestInit) => Promise<Response>;
+  /** Hears the server's time with every answer of its own, epoch ms. */
+  readonly heardServer: (epochMs: number) => void;
+}
+
+/** How the app talks to its server. */
+export interface Transport {
+  /** Calls a declared endpoint. Throws {@link Unreachable} or {@link ServerProblem}. */
+  readonly call: <N extends EndpointName>(
+    name: N,
+    given?: { readonly params?: ParamsOf<N>; readonly body?: BodyOf<N> },
+  ) => Promise<AnswerOf<N>>;
+  /** Sends a photo's bytes under its id. Throws {@link Unreachable} or {@link ServerProblem}. */
+  readonly sendPhoto: (id: string, blob: Blob) => Promise<void>;
+}
+
+/** A transport over something that fetches. */
+export function createTransport(ports: TransportPorts): Transport {
+  return {
+    call: async <N extends EndpointName>(
+      name: N,
+      { params, body }: { readonly params?: ParamsOf<N>; readonly body?: BodyOf<N> } = {},
+    ) => {
+      const { method, path } = DOORS[name];
+      const filled = path.replace(/:(\w+)/g, (_, key: string) =>
+        encodeURIComponent(String((params as Record<string, unknown> | undefined)?.[key])),
+      );
+      const answer = await request(ports, filled, {
+        method: method.toUpperCase(),
+        headers: { [GUARD_HEADER]: '1', ...(body === undefined ? {} : { 'content-type': 'application/json' }) },
+        ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+      });
+      // The server validates what it sends by the same declaration in its tests; parsing it all again would cost the phone.
+      return answer as AnswerOf<N>;
+    },
+    sendPhoto: async (id, blob) => {
+      await request(ports, `${PHOTO_PATH}/${id}`, {
+        method: 'POST',
+        headers: { [GUARD_HEADER]: '1', 'content-type': blob.type || 'application/octet-stream' },
+        body: blob,
+      });
+    },
+  };
+}
+
+async function request(ports: TransportPorts, path: string, init: RequestInit): Promise<unknown> {
   let response: Response;
   try {
-    response = await fetch(path, { ...init, credentials: 'same-origin', signal: AbortSignal.timeout(TIME_LIMIT_MS) });
+    response = await ports.fetch(path, {
+      ...init,
+      credentials: 'same-origin',
+      signal: AbortSignal.timeout(TIME_LIMIT_MS),
+    });
   } catch (error) {
     throw new Unreachable(String(error));
   }
   const served = Date.parse(response.headers.get('date') ?? '');
   // What the service worker answers from its store tells an old time.
-  if (path.startsWith('/api/') && !Number.isNaN(served)) heardServer(served);
+  if (path.startsWith('/api/') && !Number.isNaN(served)) ports.heardServer(served);
   const body: unknown = await response.json().catch(() => undefined);
   if (response.ok) return body;
   // A gateway's own page: nothing was decided about what was sent.
   if (!isProblem(body)) throw new Unreachable(`status ${response.status}`);
   throw body.status >= 500 ? new ServerFailed(body) : new ServerProblem(body);
-}
-
-/** Calls a declared endpoint. Throws {@link Unreachable} or {@link ServerProblem}. */
-export async function call<N extends EndpointName>(
-  name: N,
-  { params, body }: { params?: ParamsOf<N>; body?: BodyOf<N> } = {},
-): Promise<AnswerOf<N>> {
-  const { method, path } = DOORS[name];
-  const filled = path.replace(/:(\w+)/g, (_, key: string) =>
-    encodeURIComponent(String((params as Record<string, unknown> | undefined)?.[key])),
-  );
-  const answer = await request(filled, {
-    method: method.toUpperCase(),
-    headers: { [GUARD_HEADER]: '1', ...(body === undefined ? {} : { 'content-type': 'application/json' }) },
-    ...(body === undefined ? {} : { body: JSON.stringify(body) }),
-  });
-  // The server validates what it sends by the same declaration in its tests; parsing it all again would cost the phone.
-  return answer as AnswerOf<N>;
-}
-
-/** Sends a photo's bytes under its id. Throws {@link Unreachable} or {@link ServerProblem}. */
-export async function sendPhoto(id: string, blob: Blob): Promise<void> {
-  await request(`${PHOTO_PATH}/${id}`, {
-    method: 'POST',
-    headers: { [GUARD_HEADER]: '1', 'content-type': blob.type || 'application/octet-stream' },
-    body: blob,
-  });
 }

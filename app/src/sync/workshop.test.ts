@@ -1,22 +1,8 @@
 /** @jest-environment node */
 import 'fake-indexeddb/auto';
-import {
-  upgradeOperation,
-  type Life,
-  type Operation,
-  type OperationOutcome,
-  type Person,
-  type YardEntry,
-} from '@weskopos/contract';
+import { upgradeOperation, type Operation } from '@weskopos/contract';
 import { CAR, inspectionOf, findingOf, readingOf } from '@weskopos/core/tests/builders';
-import {
-  BUILT_IN_FLEET,
-  BUILT_IN_RULEBOOK,
-  newestRulebook,
-  rulebookAt,
-  standingEntries,
-  type Rulebook,
-} from '@weskopos/core';
+import { BUILT_IN_RULEBOOK, newestRulebook, rulebookAt, standingEntries, type Rulebook } from '@weskopos/core';
 import { openDB } from 'idb';
 import { putEntry } from '../visit/putEntry';
 import { fitNewPart } from '../features/walk/fitNewPart';
@@ -24,8 +10,8 @@ import { putFinding, putFindings, undoLast } from '../visit/findings';
 import { followHouse } from '../words/followHouse';
 import { amount } from '../words/show';
 import { liftQueue, openDeviceStore } from './deviceStore';
-import { foldLife } from './foldLife';
 import { readLife } from './lifeDocuments';
+import { ISLA, LEARNED_AT, server } from './tests/fakeWorld';
 import {
   openWorkshop,
   record,
@@ -39,56 +25,14 @@ import {
   useWorkshop,
 } from './workshop';
 
-const ISLA: Person = { id: '00000000-0000-4000-8000-00000000000b', name: 'Isla', role: 'inspector' };
+jest.mock('./browser', () => jest.requireActual<object>('./tests/fakeWorld'));
+
 const inspection = inspectionOf(CAR);
-const LEARNED_AT = '2026-06-01T03:00:00.000Z';
 const target = { vehicleId: CAR.id, visitId: inspection.id };
 const ref = { point: 'pad.inner', place: '1L' } as const;
 
-/** The workshop's server in memory, behind `fetch`. */
-class FakeServer {
-  up = true;
-  session = false;
-  life: Life = { vehicle: CAR, visits: [], entries: [] };
-  rulebooks: Rulebook[] = [];
-  readonly seen = new Set<string>();
-
-  answer(method: string, url: string, body: string | undefined): { status: number; json: unknown } {
-    const problem = (status: number) => ({ status, json: { type: 't', title: 't', status, code: 'c' } });
-    if (url === '/api/workshop') return { status: 200, json: { empty: false } };
-    if (url === '/api/session' && method === 'DELETE') {
-      this.session = false;
-      return { status: 200, json: {} };
-    }
-    if (!this.session) return problem(401);
-    if (url === '/api/session') return { status: 200, json: ISLA };
-    if (url === '/api/rulebooks') return { status: 200, json: this.rulebooks };
-    if (url === '/api/fleet/knowledge') return { status: 200, json: { ...BUILT_IN_FLEET, learnedAt: LEARNED_AT } };
-    if (url === '/api/yard')
-      return { status: 200, json: [{ vehicle: CAR, last: null, open: null }] satisfies YardEntry[] };
-    if (url.endsWith('/life')) return { status: 200, json: this.life };
-    if (url !== '/api/operations') return problem(404);
-    const { operations } = JSON.parse(body ?? '') as { operations: Operation[] };
-    const outcomes = operations.map((operation): OperationOutcome => {
-      const repeated = this.seen.has(operation.id);
-      this.seen.add(operation.id);
-      this.life = foldLife(this.life, operation, ISLA.name) ?? this.life;
-      if (operation.kind === 'rulebook.put') this.rulebooks = [...this.rulebooks, operation.body];
-      return { id: operation.id, status: repeated ? 'repeated' : 'applied', refusal: null };
-    });
-    return { status: 200, json: outcomes };
-  }
-}
-
-const server = new FakeServer();
 beforeAll(async () => {
-  Object.assign(globalThis, { window: { addEventListener: () => undefined } });
-  jest.spyOn(globalThis, 'fetch').mockImplementation((url, init) => {
-    if (!server.up) return Promise.reject(new TypeError('no network'));
-    const { status, json } = server.answer(init?.method ?? 'GET', url as string, init?.body as string | undefined);
-    return Promise.resolve(new Response(JSON.stringify(json), { status }));
-  });
-  await openWorkshop({ lift: (operation) => Promise.resolve(upgradeOperation(operation)) });
+  await openWorkshop((operation) => Promise.resolve(upgradeOperation(operation)));
   followHouse();
 });
 

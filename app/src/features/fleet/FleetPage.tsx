@@ -9,7 +9,6 @@ import { Press } from '../../kit/Press';
 import { SPACE, TOUCH } from '../../kit/tokens';
 import { useIsWide, usePalette } from '../../kit/theme';
 import { Heading, Label, Words } from '../../kit/Words';
-import { call } from '../../sync/transport';
 import { changeKey, changeSentence } from '../../words/changeSentence';
 import { words } from '../../words/en';
 import { amount, day, pointShort } from '../../words/show';
@@ -18,6 +17,7 @@ import { dueMs, whenOf, type FleetPart } from '../charts/fleetPart';
 import { RunOutCalendar } from '../charts/lazyCharts';
 import { BayLoad } from './BayLoad';
 import { useDesk } from './useDesk';
+import { call } from '../../sync/workshop';
 
 const askBoard = () => call('fleetBoard');
 const SHOWN = ['all', 'tread', 'lining', 'other'] as const;

@@ -9,9 +9,9 @@ import { Page } from '../../shell/Page';
 import { Press } from '../../kit/Press';
 import { Heading, Label, Words } from '../../kit/Words';
 import { usePalette } from '../../kit/theme';
-import { call } from '../../sync/transport';
 import { words } from '../../words/en';
 import { problemWords } from '../../words/problemWords';
+import { call } from '../../sync/workshop';
 
 /** Who works here; a lead adds inspectors and further leads. Needs the server. */
 export function People() {

@@ -26,7 +26,7 @@ export function Root() {
     [FONT.labelStrong]: BarlowCondensed_600SemiBold,
   });
   useEffect(() => {
-    void openWorkshop({ lift: liftOnDevice });
+    void openWorkshop(liftOnDevice);
     keepShell();
     return followHouse();
   }, []);

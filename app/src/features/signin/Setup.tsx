@@ -7,8 +7,7 @@ import { Page } from '../../shell/Page';
 import { Press } from '../../kit/Press';
 import { Words } from '../../kit/Words';
 import { usePalette } from '../../kit/theme';
-import { signedIn } from '../../sync/workshop';
-import { call } from '../../sync/transport';
+import { call, signedIn } from '../../sync/workshop';
 import { problemWords } from '../../words/problemWords';
 
 const FIELDS = [

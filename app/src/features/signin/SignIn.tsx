@@ -4,8 +4,7 @@ import { Page } from '../../shell/Page';
 import { Press } from '../../kit/Press';
 import { Words } from '../../kit/Words';
 import { usePalette } from '../../kit/theme';
-import { signedIn } from '../../sync/workshop';
-import { call } from '../../sync/transport';
+import { call, signedIn } from '../../sync/workshop';
 import { problemWords } from '../../words/problemWords';
 
 /** The way in: a name and a PIN or password. */

@@ -1,0 +1,56 @@
+/** @jest-environment node */
+import type { Operation } from '@weskopos/contract';
+import { CAR, findingOf, inspectionOf } from '@weskopos/core/tests/builders';
+import { createWorkshop, type WorkshopPorts } from './createWorkshop';
+import { memoryStore } from './memoryStore';
+import { BROWSER, ISLA, server } from './tests/fakeWorld';
+
+const asIs = (operation: Operation) => Promise.resolve(operation);
+const finding = findingOf('belt.aux', '', {}, inspectionOf(CAR).id);
+
+async function opened(change: Partial<WorkshopPorts> = {}) {
+  const workshop = createWorkshop({ ...BROWSER, openStore: () => Promise.resolve(memoryStore()), ...change });
+  await workshop.open(asIs);
+  return workshop;
+}
+
+beforeEach(() => {
+  server.up = true;
+  server.session = true;
+});
+
+test('two workshops share nothing', async () => {
+  const [one, other] = [await opened(), await opened()];
+  server.up = false;
+  await one.record({ kind: 'finding.put', body: finding });
+  expect(one.useWorkshop.getState().pending).toHaveLength(1);
+  expect(other.useWorkshop.getState().pending).toEqual([]);
+});
+
+test('a browser that keeps nothing is said, and work goes on in memory', async () => {
+  const openStore = () => Promise.reject(new DOMException('no', 'SecurityError'));
+  const workshop = await opened({ openStore });
+  server.up = false;
+  await workshop.record({ kind: 'finding.put', body: finding });
+  expect(workshop.useWorkshop.getState()).toMatchObject({ kept: 'denied', person: ISLA, sync: { waiting: 1 } });
+});
+
+test('what a newer app keeps is left alone: nothing is opened, and a change is refused aloud', async () => {
+  const workshop = await opened({ openStore: () => Promise.reject(new DOMException('newer', 'VersionError')) });
+  expect(workshop.useWorkshop.getState()).toMatchObject({ kept: 'newer', status: 'opening' });
+  await expect(workshop.record({ kind: 'finding.put', body: finding })).rejects.toThrow('not open');
+  expect(workshop.useWorkshop.getState().pending).toEqual([]);
+});
+
+test('a change the disk does not take is told until one is kept', async () => {
+  const store = memoryStore();
+  let full = true;
+  const enqueue: typeof store.enqueue = (queued) =>
+    full ? Promise.reject(new DOMException('full', 'QuotaExceededError')) : store.enqueue(queued);
+  const workshop = await opened({ openStore: () => Promise.resolve({ ...store, enqueue }) });
+  await expect(workshop.record({ kind: 'finding.put', body: finding })).rejects.toThrow('full');
+  expect(workshop.useWorkshop.getState()).toMatchObject({ storageFailed: true, writing: 0 });
+  full = false;
+  await workshop.record({ kind: 'finding.put', body: { ...finding, id: BROWSER.newId() } });
+  expect(workshop.useWorkshop.getState()).toMatchObject({ storageFailed: false, writing: 0 });
+});

@@ -1,0 +1,339 @@
+import type { Life, Operation, Person, YardEntry } from '@weskopos/contract';
+import { OPERATION_VERSIONS } from '@weskopos/contract/device';
+import { BUILT_IN_FLEET, currentFindings, pointKey, type FleetKnowledge, type Rulebook } from '@weskopos/core';
+import { create, type StoreApi, type UseBoundStore } from 'zustand';
+import {
+  isNewerOperation,
+  liftQueue,
+  type DeviceStore,
+  type QueuedPhoto,
+  type RefusedOperation,
+  type StoreOptions,
+} from './deviceStore';
+import { foldLife, mergeLife } from './foldLife';
+import { memoryStore } from './memoryStore';
+import { readLife, writeLife } from './lifeDocuments';
+import { createSync, type Sync, type SyncPorts } from './syncEngine';
+import { ServerProblem, Unreachable, type Transport } from './transport';
+import { NOTHING_KNOWN, selectLife, type WorkshopState } from './workshopState';
+
+/** What a workshop on a device needs of the world around it. */
+export interface WorkshopPorts {
+  readonly server: Transport;
+  /** Opens what the device keeps. Throws what the browser throws where it keeps nothing, or a newer app wrote it. */
+  readonly openStore: (options: StoreOptions) => Promise<DeviceStore>;
+  readonly later: SyncPorts['later'];
+  /** Has `heard` called whenever the network is back. */
+  readonly onOnline: (heard: () => void) => void;
+  readonly newId: () => string;
+  /** ISO instant. */
+  readonly now: () => string;
+  /** What this device is called among others. */
+  readonly deviceId: string;
+}
+
+type OperationDraft = Operation extends infer O ? (O extends Operation ? Pick<O, 'kind' | 'body'> : never) : never;
+
+/** Brings a change an older app left on the device to today's shape. */
+export type Lift = (operation: Operation) => Promise<Operation>;
+
+/** What the device knows of its workshop, and everything that changes it. */
+export interface Workshop {
+  readonly useWorkshop: UseBoundStore<StoreApi<WorkshopState>>;
+  readonly deviceId: string;
+  /** Opens the device's store, shows what it holds at once, then asks the server. */
+  readonly open: (lift: Lift) => Promise<void>;
+  /** Asks who we are, then sends what waits and fetches what is new. Offline it leaves everything as it is. */
+  readonly reconnect: () => Promise<void>;
+  /** Somebody has signed in: who it is is kept, then what waits of theirs is sent and everything fetched. */
+  readonly signedIn: (person: Person) => Promise<void>;
+  /** Ends the session; the queue stays for whoever made it. Throws when the server is not reached. */
+  readonly signOut: () => Promise<void>;
+  /** Fetches one vehicle's life: somebody else has changed it. */
+  readonly refreshLifeQuietly: (vehicleId: string) => Promise<void>;
+  /** Records a change: on the device's disk first, then on the screen, then on its way. */
+  readonly record: (draft: OperationDraft) => Promise<void>;
+  /** Keeps a photo on the device's disk and sends it when it can. @returns its id */
+  readonly recordPhoto: (blob: Blob) => Promise<string>;
+  /** A photo that is still on this device, as an address an image can show; null when the server has it. */
+  readonly localPhoto: (id: string) => Promise<string | null>;
+  /** How a photo on this device stands with the workshop; null when the workshop has it. */
+  readonly photoState: (id: string) => Promise<Pick<QueuedPhoto, 'state' | 'reason'> | null>;
+  /** Deletes a change that was not taken: for good, so it is asked twice before. */
+  readonly deleteRefused: (id: string) => Promise<void>;
+  /** Sends a change that was not taken once more, on what stands now: an entry follows the one that stands at its point. */
+  readonly sendAgain: (refused: RefusedOperation) => Promise<void>;
+}
+
+/** A workshop on a device; nothing happens before it is opened. Its acts can be taken out of it. */
+export function createWorkshop(ports: WorkshopPorts): Workshop {
+  return new OneWorkshop(ports);
+}
+
+/** What is open: the device's store, and the sync on it. */
+interface Opened {
+  readonly store: DeviceStore;
+  readonly sync: Sync;
+}
+
+class OneWorkshop implements Workshop {
+  readonly useWorkshop = create<WorkshopState>(() => NOTHING_KNOWN);
+  readonly deviceId: string;
+  private opened: Opened | null = null;
+
+  constructor(private readonly ports: WorkshopPorts) {
+    this.deviceId = ports.deviceId;
+  }
+
+  readonly open = async (lift: Lift): Promise<void> => {
+    const store = await this.openStore();
+    if (!store) return;
+    await liftQueue(store, lift);
+    this.opened = { store, sync: this.startSync(store) };
+    this.ports.onOnline(() => void this.reconnect());
+    await this.showKept(store);
+    await this.reconnect();
+  };
+
+  readonly reconnect = async (): Promise<void> => {
+    try {
+      await this.signedIn(await this.ports.server.call('whoAmI'));
+    } catch (error) {
+      if (error instanceof ServerProblem && error.problem.status === 401) {
+        const { empty } = await this.ports.server.call('workshop');
+        await this.here.store.write('person', null);
+        this.set({ status: empty ? 'empty' : 'signed-out', person: null });
+      } else if (error instanceof Unreachable) {
+        if (this.get().status === 'opening') this.set({ status: 'signed-out' });
+        // The queue's own retries find the server again.
+        await this.here.sync.kick();
+      } else throw error;
+    }
+  };
+
+  readonly signedIn = async (person: Person): Promise<void> => {
+    await this.here.store.write('person', person);
+    this.set({ person, status: 'ready' });
+    await this.here.sync.kick();
+    await quietly(this.refresh());
+  };
+
+  readonly signOut = async (): Promise<void> => {
+    await this.ports.server.call('signOut');
+    await this.here.store.write('person', null);
+    this.set({ person: null, status: 'signed-out' });
+  };
+
+  readonly refreshLifeQuietly = (vehicleId: string): Promise<void> => {
+    return quietly(this.refreshLife(vehicleId));
+  };
+
+  readonly record = async (draft: OperationDraft): Promise<void> => {
+    const [{ sync }, by, operation] = [this.here, this.whoAmI(), this.stamped(draft)];
+    this.set(({ pending }) => ({ pending: [...pending, operation] }));
+    await this.onDisk(sync.record(operation, by));
+  };
+
+  readonly recordPhoto = async (blob: Blob): Promise<string> => {
+    const id = this.ports.newId();
+    await this.onDisk(this.here.sync.recordPhoto(id, blob, this.whoAmI()));
+    return id;
+  };
+
+  readonly localPhoto = async (id: string): Promise<string | null> => {
+    const photo = await this.here.store.photo(id);
+    return photo ? URL.createObjectURL(photo.blob) : null;
+  };
+
+  readonly photoState = async (id: string): Promise<Pick<QueuedPhoto, 'state' | 'reason'> | null> => {
+    const photo = await this.here.store.photo(id);
+    return photo ? { state: photo.state, reason: photo.reason } : null;
+  };
+
+  readonly deleteRefused = async (id: string): Promise<void> => {
+    await this.here.store.forgetRefused(id);
+    await this.showRefused();
+    void this.here.sync.kick();
+  };
+
+  readonly sendAgain = async ({ operation }: RefusedOperation): Promise<void> => {
+    const { kind, body } = this.rebased(operation);
+    const again = this.stamped({ kind, body } as OperationDraft);
+    this.set(({ pending }) => ({ pending: [...pending, again] }));
+    await this.onDisk(this.here.store.tryAgain(operation.id, { operation: again, by: this.whoAmI() }));
+    await this.showRefused();
+    void this.here.sync.kick();
+  };
+
+  private get here(): Opened {
+    if (!this.opened) throw new Error('the workshop is not open');
+    return this.opened;
+  }
+
+  private get(): WorkshopState {
+    return this.useWorkshop.getState();
+  }
+
+  private set(change: Partial<WorkshopState> | ((state: WorkshopState) => Partial<WorkshopState>)): void {
+    this.useWorkshop.setState(change);
+  }
+
+  /** The device's store; one in memory where the browser keeps none; null where what is there must be left alone. */
+  private async openStore(): Promise<DeviceStore | null> {
+    try {
+      const store = await this.ports.openStore({ onBlocked: () => this.set({ kept: 'blocked' }) });
+      this.set({ kept: 'yes' });
+      return store;
+    } catch (error) {
+      const isNewer = (error as DOMException).name === 'VersionError';
+      this.set({ kept: isNewer ? 'newer' : 'denied' });
+      return isNewer ? null : memoryStore();
+    }
+  }
+
+  private startSync(store: DeviceStore): Sync {
+    const { server, later } = this.ports;
+    return createSync({
+      store,
+      person: () => this.get().person?.id ?? null,
+      knows: (vehicleId) => vehicleId in this.get().lives,
+      send: (operations) => server.call('sendOperations', { body: { operations } }),
+      sendPhoto: (id, blob) => server.sendPhoto(id, blob),
+      later,
+      onState: (state) => {
+        this.set({ sync: state });
+        // A session that ended while away: the queue stays, the way in is shown.
+        if (state.link === 'signed-out') this.set({ status: 'signed-out', person: null });
+      },
+      onTaken: (operation) => this.taken(operation),
+      onRefused: (operation) => {
+        this.set(({ pending }) => ({ pending: pending.filter(({ id }) => id !== operation.id) }));
+        void this.showRefused();
+      },
+    });
+  }
+
+  private async showKept(store: DeviceStore): Promise<void> {
+    const [person, entries, queue, refused, rulebooks, fleet] = await Promise.all([
+      store.read<Person>('person'),
+      store.read<YardEntry[]>('yard'),
+      store.queue(),
+      store.refused(),
+      store.read<Rulebook[]>('rulebooks'),
+      store.read<FleetKnowledge>('fleet'),
+    ]);
+    // What a newer app made here waits as it is: nothing here knows how to show it.
+    const pending = queue.flatMap(({ operation }) => (isNewerOperation(operation) ? [] : [operation]));
+    const ids = new Set([
+      ...(entries ?? []).map(({ vehicle }) => vehicle.id),
+      ...pending.flatMap((operation) => (operation.kind === 'vehicle.put' ? [operation.body.id] : [])),
+    ]);
+    const lives: Record<string, Life> = {};
+    for (const id of ids) {
+      const life = await readLife(store, id);
+      if (life) lives[id] = life;
+    }
+    this.set({
+      entries: entries ?? null,
+      lives,
+      pending,
+      refused,
+      rulebooks: rulebooks ?? [],
+      fleet: fleet ?? BUILT_IN_FLEET,
+    });
+    if (person) this.set({ person, status: 'ready' });
+  }
+
+  private async showRefused(): Promise<void> {
+    this.set({ refused: await this.here.store.refused() });
+  }
+
+  /** Fetches the yard and every vehicle's life ahead, so that the bay needs no signal. */
+  private async refresh(): Promise<void> {
+    const { store } = this.here;
+    const { call } = this.ports.server;
+    const rulebooks = await call('rulebooks');
+    await store.write('rulebooks', rulebooks);
+    this.set({ rulebooks });
+    const entries = await call('yard');
+    await store.write('yard', entries);
+    this.set({ entries });
+    for (const { vehicle } of entries) await this.refreshLife(vehicle.id);
+    const fleet = await call('fleetKnowledge');
+    await store.write('fleet', fleet);
+    this.set({ fleet });
+  }
+
+  private async refreshLife(id: string): Promise<void> {
+    const fetched = await this.ports.server.call('life', { params: { id } });
+    // Read, joined and shown in one turn: what the server took while the answer travelled must not be lost in between.
+    const before = this.get().lives[id];
+    const life = mergeLife(before, fetched);
+    this.set(({ lives }) => ({ lives: { ...lives, [id]: life } }));
+    await writeLife(this.here.store, before, life);
+  }
+
+  /** A change the server has taken moves from what waits into the known state, in one turn; then onto the disk. */
+  private async taken(operation: Operation): Promise<void> {
+    const { lives, pending, person, rulebooks } = this.get();
+    const folded = touchedLives(operation, lives).flatMap((id) => {
+      const life = foldLife(lives[id], operation, person?.name ?? '');
+      return life && life !== lives[id] ? [{ id, life }] : [];
+    });
+    const books = operation.kind === 'rulebook.put' ? [...rulebooks, operation.body] : rulebooks;
+    this.set({
+      lives: { ...lives, ...Object.fromEntries(folded.map(({ id, life }) => [id, life])) },
+      rulebooks: books,
+      pending: pending.filter(({ id }) => id !== operation.id),
+    });
+    const { store } = this.here;
+    await Promise.all(folded.map(({ id, life }) => writeLife(store, lives[id], life)));
+    if (books !== rulebooks) await store.write('rulebooks', books);
+  }
+
+  private stamped(draft: OperationDraft): Operation {
+    const { newId, now, deviceId } = this.ports;
+    return { id: newId(), at: now(), device: deviceId, v: OPERATION_VERSIONS[draft.kind], ...draft };
+  }
+
+  private whoAmI(): string {
+    const { person } = this.get();
+    if (!person) throw new Error('nobody is signed in');
+    return person.id;
+  }
+
+  private async onDisk(write: Promise<void>): Promise<void> {
+    this.set(({ writing }) => ({ writing: writing + 1 }));
+    try {
+      await write;
+      this.set({ storageFailed: false });
+    } catch (error) {
+      this.set({ storageFailed: true });
+      throw error;
+    } finally {
+      this.set(({ writing }) => ({ writing: writing - 1 }));
+    }
+  }
+
+  private rebased(operation: Operation): Operation {
+    if (operation.kind !== 'finding.put') return operation;
+    const { inspectionId, point, place } = operation.body;
+    const lives = Object.keys(this.get().lives).flatMap((id) => selectLife(this.get(), id) ?? []);
+    const visit = lives.flatMap(({ visits }) => visits).find(({ inspection }) => inspection.id === inspectionId);
+    const standing = currentFindings(visit?.findings ?? []).standing.get(pointKey(point, place));
+    return { ...operation, body: { ...operation.body, id: this.ports.newId(), parent: standing?.id ?? null } };
+  }
+}
+
+/** What was fetched until the server was lost stays; everything else goes on. */
+async function quietly(fetching: Promise<void>): Promise<void> {
+  try {
+    await fetching;
+  } catch (error) {
+    if (!(error instanceof Unreachable)) throw error;
+  }
+}
+
+function touchedLives(operation: Operation, lives: WorkshopState['lives']): string[] {
+  return operation.kind === 'vehicle.put' ? [operation.body.id] : Object.keys(lives);
+}
