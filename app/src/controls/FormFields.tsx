@@ -3,6 +3,8 @@ import type { TextInputProps } from 'react-native';
 import { Choice } from '../kit/Choice';
 import { Field } from '../kit/Field';
 import { Press } from '../kit/Press';
+import { usePalette } from '../kit/theme';
+import { Words } from '../kit/Words';
 
 interface Bound<Form extends FieldValues> {
   readonly control: Control<Form>;
@@ -10,13 +12,15 @@ interface Bound<Form extends FieldValues> {
   readonly label: string;
 }
 
-interface FormFieldProps<Form extends FieldValues> extends Bound<Form> {
+interface FormFieldProps<Form extends FieldValues>
+  extends Bound<Form>, Pick<TextInputProps, 'placeholder' | 'autoComplete' | 'autoFocus' | 'multiline' | 'maxLength'> {
   /** What is allowed, told when it is not met. */
   readonly allowed?: string;
   readonly figures?: boolean;
   readonly secret?: boolean;
-  readonly placeholder?: string;
-  readonly autoComplete?: TextInputProps['autoComplete'];
+  readonly help?: string;
+  /** Hears that something was typed. */
+  readonly onTyped?: () => void;
 }
 
 /** A line of a form. */
@@ -27,6 +31,7 @@ export function FormField<Form extends FieldValues>({
   allowed,
   figures = false,
   secret = false,
+  onTyped,
   ...rest
 }: FormFieldProps<Form>) {
   return (
@@ -37,7 +42,10 @@ export function FormField<Form extends FieldValues>({
         <Field
           label={label}
           value={String(field.value ?? '')}
-          onChangeText={field.onChange}
+          onChangeText={(text) => {
+            field.onChange(text);
+            onTyped?.();
+          }}
           onBlur={field.onBlur}
           inputMode={figures ? 'decimal' : 'text'}
           secureTextEntry={secret}
@@ -52,6 +60,7 @@ export function FormField<Form extends FieldValues>({
 interface FormChoiceProps<Form extends FieldValues, Option extends string> extends Bound<Form> {
   readonly options: readonly Option[];
   readonly word: (option: Option) => string;
+  readonly hideLabel?: boolean;
 }
 
 /** One of a few, in a form. */
@@ -59,17 +68,28 @@ export function FormChoice<Form extends FieldValues, Option extends string>({
   control,
   name,
   label,
-  options,
-  word,
+  ...choice
 }: FormChoiceProps<Form, Option>) {
   return (
     <Controller
       control={control}
       name={name}
-      render={({ field }) => (
-        <Choice label={label} options={options} word={word} value={field.value} onChoose={field.onChange} />
+      render={({ field, fieldState }) => (
+        <>
+          <Choice label={label} {...choice} value={field.value} onChoose={field.onChange} />
+          {fieldState.error ? <Problem>{fieldState.error.message}</Problem> : null}
+        </>
       )}
     />
+  );
+}
+
+function Problem({ children }: { readonly children: string | undefined }) {
+  const palette = usePalette();
+  return (
+    <Words role="alert" colour={palette.fail}>
+      {children}
+    </Words>
   );
 }
 

@@ -44,44 +44,11 @@ export const TapeDrawing = memo(function TapeDrawing({
 }: TapeDrawingProps) {
   const palette = usePalette();
   const { line, wash } = gradeColours(palette, value === null ? 'not-seen' : grade);
-  const length = across ? width : height;
-  const breadth = across ? height : width;
-  /** Px along the tape, from the low end. */
-  const along = (at: number) => TAPE_MARGIN + toShare(gauge, at) * (length - 2 * TAPE_MARGIN);
-  /** A point by its place along the tape and across it, in the picture's own axes. */
-  const point = (a: number, c: number): readonly [number, number] => (across ? [a, breadth - c] : [c, length - a]);
-  const path = (...points: readonly (readonly [number, number])[]) =>
-    points.map((one, index) => `${index === 0 ? 'M' : 'L'}${one[0]} ${one[1]}`).join('');
-  const segment = (a: number, from: number, to: number) => path(point(a, from), point(a, to));
-  const box = (from: number, to: number, near: number, far: number) => {
-    const [x0, y0] = point(from, near);
-    const [x1, y1] = point(to, far);
-    return { x: Math.min(x0, x1), y: Math.min(y0, y1), width: Math.abs(x1 - x0), height: Math.abs(y1 - y0) };
-  };
-  const stick = shape === 'stick';
-  const near = stick ? breadth / 2 - STICK_HALF : 4;
-  const far = stick ? breadth / 2 + STICK_HALF : breadth - 4;
-  const room = across ? TICK_ROOM.across : TICK_ROOM.upright;
-  const unit = workshopUnit(measure);
-  const ticks = tapeTicks(gauge, unit, Math.max(2, Math.min(7, Math.floor(length / room))));
-  const corner = shape === 'bottle' ? 16 : stick ? 6 : 0;
+  const frame = frameOf({ gauge, across, height, shape, width });
+  const { along, box, breadth, corner, far, length, near, path, point, segment } = frame;
   return (
     <Svg width={width} height={height} style={styles.drawing} aria-hidden>
-      {stick ? (
-        <Path
-          d={path(point(TAPE_MARGIN, breadth / 2), point(length, breadth / 2))}
-          stroke={palette.ink}
-          strokeWidth={6}
-        />
-      ) : null}
-      {shape === 'bottle' ? (
-        <Rect
-          {...box(length - TAPE_MARGIN, length - 6, breadth / 2 - 18, breadth / 2 + 18)}
-          fill={palette.card}
-          stroke={palette.ink}
-          strokeWidth={1.5}
-        />
-      ) : null}
+      <Vessel shape={shape} frame={frame} />
       <Rect
         {...box(TAPE_MARGIN, length - TAPE_MARGIN, near, far)}
         rx={corner}
@@ -92,26 +59,7 @@ export const TapeDrawing = memo(function TapeDrawing({
       {value === null ? null : (
         <Rect {...box(TAPE_MARGIN + 1, along(value), near + 1, far - 1)} rx={corner} fill={wash} />
       )}
-      {ticks.map((tick) => {
-        // The figures of the two ends stand inside the frame.
-        const inset = across ? 0 : tick === gauge.tape[1] ? -9 : tick === gauge.tape[0] ? 9 : 0;
-        const [x, y] = across ? point(along(tick), near + 26) : point(along(tick) + inset, near + 14);
-        return (
-          <G key={tick}>
-            <Path d={segment(along(tick), near, near + 10)} stroke={palette.ink} strokeWidth={1} />
-            <SvgText
-              x={x}
-              y={y + (across ? 12 : 5)}
-              textAnchor={across ? 'middle' : 'start'}
-              fill={palette.soft}
-              fontFamily={FONT.label}
-              fontSize={SIZE.m}
-            >
-              {measure === 'level' ? levelTick(tick) : figureIn(unit, tick).replace(/\.0+$/, '')}
-            </SvgText>
-          </G>
-        );
-      })}
+      <Ticks measure={measure} gauge={gauge} frame={frame} />
       {thresholds.map((edge) => (
         <Path
           key={`${edge.grade}${edge.bad}${edge.value}`}
@@ -154,6 +102,93 @@ export const TapeDrawing = memo(function TapeDrawing({
   );
 }, looksTheSame);
 
+type Place = readonly [number, number];
+
+/** Where things stand in the picture of a tape, px: along it from the low end, and across it. */
+function frameOf({
+  gauge,
+  across,
+  height,
+  shape,
+  width,
+}: Pick<TapeDrawingProps, 'gauge' | 'across' | 'height' | 'shape' | 'width'>) {
+  const [length, breadth] = across ? [width, height] : [height, width];
+  const isStick = shape === 'stick';
+  const along = (at: number) => TAPE_MARGIN + toShare(gauge, at) * (length - 2 * TAPE_MARGIN);
+  /** A point by its place along the tape and across it, in the picture's own axes. */
+  const point = (a: number, c: number): Place => (across ? [a, breadth - c] : [c, length - a]);
+  const path = (...points: readonly Place[]) =>
+    points.map((one, index) => `${index === 0 ? 'M' : 'L'}${one[0]} ${one[1]}`).join('');
+  const box = (from: number, to: number, low: number, high: number) => {
+    const [[x0, y0], [x1, y1]] = [point(from, low), point(to, high)];
+    return { x: Math.min(x0, x1), y: Math.min(y0, y1), width: Math.abs(x1 - x0), height: Math.abs(y1 - y0) };
+  };
+  return {
+    across,
+    length,
+    breadth,
+    along,
+    point,
+    path,
+    box,
+    segment: (a: number, from: number, to: number) => path(point(a, from), point(a, to)),
+    near: isStick ? breadth / 2 - STICK_HALF : 4,
+    far: isStick ? breadth / 2 + STICK_HALF : breadth - 4,
+    corner: shape === 'bottle' ? 16 : isStick ? 6 : 0,
+  };
+}
+type Frame = ReturnType<typeof frameOf>;
+
+/** What the marks are on, where it is no plain tape: a stick's rod, a bottle's neck. */
+function Vessel({ shape, frame }: Pick<TapeDrawingProps, 'shape'> & { readonly frame: Frame }) {
+  const palette = usePalette();
+  const { box, breadth, length, path, point } = frame;
+  if (shape === 'stick')
+    return (
+      <Path
+        d={path(point(TAPE_MARGIN, breadth / 2), point(length, breadth / 2))}
+        stroke={palette.ink}
+        strokeWidth={6}
+      />
+    );
+  if (shape !== 'bottle') return null;
+  return (
+    <Rect
+      {...box(length - TAPE_MARGIN, length - 6, breadth / 2 - 18, breadth / 2 + 18)}
+      fill={palette.card}
+      stroke={palette.ink}
+      strokeWidth={1.5}
+    />
+  );
+}
+
+function Ticks({ measure, gauge, frame }: Pick<TapeDrawingProps, 'measure' | 'gauge'> & { readonly frame: Frame }) {
+  const palette = usePalette();
+  const { across, along, length, near, point, segment } = frame;
+  const unit = workshopUnit(measure);
+  const room = across ? TICK_ROOM.across : TICK_ROOM.upright;
+  return tapeTicks(gauge, unit, Math.max(2, Math.min(7, Math.floor(length / room)))).map((tick) => {
+    // The figures of the two ends stand inside the frame.
+    const inset = across ? 0 : tick === gauge.tape[1] ? -9 : tick === gauge.tape[0] ? 9 : 0;
+    const [x, y] = across ? point(along(tick), near + 26) : point(along(tick) + inset, near + 14);
+    return (
+      <G key={tick}>
+        <Path d={segment(along(tick), near, near + 10)} stroke={palette.ink} strokeWidth={1} />
+        <SvgText
+          x={x}
+          y={y + (across ? 12 : 5)}
+          textAnchor={across ? 'middle' : 'start'}
+          fill={palette.soft}
+          fontFamily={FONT.label}
+          fontSize={SIZE.m}
+        >
+          {measure === 'level' ? levelTick(tick) : figureIn(unit, tick).replace(/\.0+$/, '')}
+        </SvgText>
+      </G>
+    );
+  });
+}
+
 function Badge({
   at: [x, y],
   text,
@@ -161,7 +196,7 @@ function Badge({
   ink,
   edge,
 }: {
-  readonly at: readonly [number, number];
+  readonly at: Place;
   readonly text: string;
   readonly colour: string;
   readonly ink: string;

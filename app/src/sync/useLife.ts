@@ -32,20 +32,18 @@ function useStable<T>(list: readonly T[]): readonly T[] {
   return list;
 }
 
-/** One visit and the signed ones before it. */
-export function useVisit(
-  vehicleId: string,
-  visitId: string,
-):
-  | {
-      readonly life: Life;
-      readonly visit: Visit;
-      readonly earlier: readonly Visit[];
-      readonly rules: Rules;
-      /** Forecasts for a visit that is not signed; those of a signed one are on record. */
-      readonly lookAhead: LookAhead | undefined;
-    }
-  | undefined {
+/** One visit of a vehicle, the signed ones before it, and the rules it is made under. */
+export interface FoundVisit {
+  readonly life: Life;
+  readonly visit: Visit;
+  readonly earlier: readonly Visit[];
+  readonly rules: Rules;
+  /** Forecasts for a visit that is not signed; those of a signed one are on record. */
+  readonly lookAhead: LookAhead | undefined;
+}
+
+/** One visit and the signed ones before it; undefined while it is not known. */
+export function useVisit(vehicleId: string, visitId: string): FoundVisit | undefined {
   const life = useLife(vehicleId);
   const visit = life?.visits.find(({ inspection }) => inspection.id === visitId);
   const rules = useRules(visit?.inspection);

@@ -13,6 +13,8 @@ import type {
 } from '@weskopos/core';
 import type { Refusal, Role } from '@weskopos/contract';
 import * as acts from './en/acts';
+import { arrival } from './en/arrival';
+import { entryForm } from './en/entries';
 import * as observations from './en/observations';
 import * as life from './en/life';
 import * as points from './en/points';
@@ -28,6 +30,8 @@ export const en = {
     recorded: 'Recorded',
   } satisfies Record<Grade, string>,
   ...acts,
+  arrival,
+  entryForm,
   ...life,
   watch: 'watch',
   corrected: 'corrected',

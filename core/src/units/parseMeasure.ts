@@ -56,6 +56,9 @@ const DECIMAL = /^([+\-−]?\d*[.,]?\d+|[+\-−]?\d+[.,]?)\s*(\D.*)?$/;
 /** `2/32`, `1/2 qt`, `1 1/2 qt`; a fraction of 32nds is told by its denominator. */
 const FRACTION = /^(?:(\d+)\s+)?(\d+)\/(\d+)\s*(\D.*)?$/;
 
+/** A space between thousands, as figures are shown; before a fraction it means something else. */
+const THOUSANDS = /(\d)[\u202f\u00a0 ](?=\d{3}(?![\d/]))/g;
+
 /**
  * Reads a typed value: a number or a fraction with an optional unit, decimal point or comma.
  * Without a unit the value is in `usual`; where that is a length, a fraction over 32 is inches. A unit of another
@@ -64,7 +67,7 @@ const FRACTION = /^(?:(\d+)\s+)?(\d+)\/(\d+)\s*(\D.*)?$/;
  * Examples: `('35psi', 'kPa')` → 241.3 kPa; `('2/32', 'mm')` → 1.5875 mm; `('5,5', 'mm')` → 5.5 mm; `('1/2 qt', 'L')` → 0.473 L.
  */
 export function parseMeasure(typed: string, usual: Unit): ParsedMeasure {
-  const text = typed.trim().toLowerCase();
+  const text = typed.trim().toLowerCase().replace(THOUSANDS, '$1');
   if (text === '') return { status: 'empty' };
   const unreadable: ParsedMeasure = { status: 'unreadable', typed };
   const wanted: Quantity = UNITS[usual].quantity;

@@ -47,6 +47,10 @@ describe('typed values', () => {
     ['3/4', 'level', 0.75],
     ['6/32in', 'mm', 4.7625],
     ['12.4v', 'V', 12.4],
+    ['84 310', 'km', 84310],
+    ['1\u202f234\u202f567 km', 'km', 1234567],
+    ['52 390mi', 'km', 84313.53216],
+    ['1 125/1000', 'mm', 1.125],
     ['2 min', 's', 120],
   ] as const)('“%s” in a field of %s is %d', (typed, usual, stored) => {
     const parsed = parseMeasure(typed, usual);

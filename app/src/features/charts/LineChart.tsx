@@ -59,40 +59,12 @@ export function LineChart({ points, fan, limits, peers, x: domain, y: range, tic
     .range([HEIGHT - EDGE.bottom, EDGE.top]);
   // Nothing is drawn out of the frame, below which nothing can be.
   const inside = (value: number) => Math.min(HEIGHT - EDGE.bottom, Math.max(EDGE.top, y(value)));
-  const fanPath = area<(typeof fan)[number]>()
-    .x((step) => x(step.x))
-    .y0((step) => inside(step.y - step.half))
-    .y1((step) => inside(step.y + step.half))([...fan]);
-  const fitPath = line<(typeof fan)[number]>()
-    .x((step) => x(step.x))
-    .y((step) => inside(step.y))([...fan]);
-
+  const scales: Scales = { x, y, inside, width };
   return (
     <View onLayout={(event) => setWidth(event.nativeEvent.layout.width)} style={{ height: HEIGHT }}>
       {width > 0 ? (
         <Svg width={width} height={HEIGHT} role="img" aria-label={spoken}>
-          {y.ticks(6).map((tick) => (
-            <G key={tick}>
-              <Line
-                x1={EDGE.left}
-                x2={width - EDGE.right}
-                y1={y(tick)}
-                y2={y(tick)}
-                stroke={palette.rule}
-                strokeWidth={1}
-              />
-              <SvgText
-                x={EDGE.left - 6}
-                y={y(tick) + 5}
-                textAnchor="end"
-                fill={palette.soft}
-                fontFamily={FONT.label}
-                fontSize={SIZE.m}
-              >
-                {tickY ? tickY(tick) : tick}
-              </SvgText>
-            </G>
-          ))}
+          <Heights {...scales} ticks={y.ticks(6)} word={tickY ?? String} />
           {ticks(domain, width < 400 ? 4 : 6).map(({ at, word }) => (
             <SvgText
               key={at}
@@ -116,70 +88,122 @@ export function LineChart({ points, fan, limits, peers, x: domain, y: range, tic
               strokeWidth={6}
             />
           ) : null}
-          {fanPath ? <Path d={fanPath} fill={palette.forecastWash} /> : null}
-          {fitPath ? (
-            <Path d={fitPath} fill="none" stroke={palette.forecast} strokeWidth={2} strokeDasharray="5 4" />
-          ) : null}
-          {limits.map(({ grade, value, word }) => {
-            const colour = grade === 'fail' ? palette.fail : palette.advisory;
-            return (
-              <G key={`${grade}${value}`}>
-                <Line
-                  x1={EDGE.left}
-                  x2={width - EDGE.right}
-                  y1={y(value)}
-                  y2={y(value)}
-                  stroke={colour}
-                  strokeWidth={2}
-                  {...(grade === 'advisory' ? { strokeDasharray: '7 4' } : {})}
-                />
-                <SvgText
-                  x={EDGE.left + 4}
-                  y={y(value) - 5}
-                  fill={colour}
-                  fontFamily={FONT.labelStrong}
-                  fontSize={SIZE.m}
-                >
-                  {word}
-                </SvgText>
-              </G>
-            );
-          })}
-          {points.map((point, index) => {
-            const before = points[index - 1];
-            return (
-              <G key={point.key}>
-                {before && point.joined ? (
-                  <Line
-                    x1={x(before.x)}
-                    y1={y(before.y)}
-                    x2={x(point.x)}
-                    y2={y(point.y)}
-                    stroke={palette.ink}
-                    strokeWidth={2}
-                  />
-                ) : null}
-                <Line
-                  x1={x(point.x)}
-                  x2={x(point.x)}
-                  y1={y(point.y - point.half)}
-                  y2={y(point.y + point.half)}
-                  stroke={palette.ink}
-                  strokeWidth={1.5}
-                />
-                <Circle
-                  cx={x(point.x)}
-                  cy={y(point.y)}
-                  r={5}
-                  fill={point.byHand ? palette.ink : palette.card}
-                  stroke={palette.ink}
-                  strokeWidth={2}
-                />
-              </G>
-            );
-          })}
+          <Fan {...scales} fan={fan} />
+          {limits.map((limit) => (
+            <Limit key={`${limit.grade}${limit.value}`} {...scales} {...limit} />
+          ))}
+          {points.map((point, index) => (
+            <Reading key={point.key} {...scales} point={point} before={points[index - 1]} />
+          ))}
         </Svg>
       ) : null}
     </View>
+  );
+}
+
+/** Where things stand in the picture, px. */
+interface Scales {
+  readonly x: (value: number) => number;
+  readonly y: (value: number) => number;
+  /** As `y`, kept within the frame. */
+  readonly inside: (value: number) => number;
+  readonly width: number;
+}
+
+interface HeightsProps extends Scales {
+  readonly ticks: readonly number[];
+  readonly word: (value: number) => string;
+}
+
+function Heights({ y, width, ticks, word }: HeightsProps) {
+  const palette = usePalette();
+  return ticks.map((tick) => (
+    <G key={tick}>
+      <Line x1={EDGE.left} x2={width - EDGE.right} y1={y(tick)} y2={y(tick)} stroke={palette.rule} strokeWidth={1} />
+      <SvgText
+        x={EDGE.left - 6}
+        y={y(tick) + 5}
+        textAnchor="end"
+        fill={palette.soft}
+        fontFamily={FONT.label}
+        fontSize={SIZE.m}
+      >
+        {word(tick)}
+      </SvgText>
+    </G>
+  ));
+}
+
+type FanStep = LineChartProps['fan'][number];
+
+/** What is believed ahead, and how surely. */
+function Fan({ x, inside, fan }: Scales & Pick<LineChartProps, 'fan'>) {
+  const palette = usePalette();
+  const breadth = area<FanStep>()
+    .x((step) => x(step.x))
+    .y0((step) => inside(step.y - step.half))
+    .y1((step) => inside(step.y + step.half))([...fan]);
+  const middle = line<FanStep>()
+    .x((step) => x(step.x))
+    .y((step) => inside(step.y))([...fan]);
+  return (
+    <>
+      {breadth ? <Path d={breadth} fill={palette.forecastWash} /> : null}
+      {middle ? <Path d={middle} fill="none" stroke={palette.forecast} strokeWidth={2} strokeDasharray="5 4" /> : null}
+    </>
+  );
+}
+
+function Limit({ y, width, grade, value, word }: Scales & ChartLimit) {
+  const palette = usePalette();
+  const colour = grade === 'fail' ? palette.fail : palette.advisory;
+  return (
+    <G>
+      <Line
+        x1={EDGE.left}
+        x2={width - EDGE.right}
+        y1={y(value)}
+        y2={y(value)}
+        stroke={colour}
+        strokeWidth={2}
+        {...(grade === 'advisory' ? { strokeDasharray: '7 4' } : {})}
+      />
+      <SvgText x={EDGE.left + 4} y={y(value) - 5} fill={colour} fontFamily={FONT.labelStrong} fontSize={SIZE.m}>
+        {word}
+      </SvgText>
+    </G>
+  );
+}
+
+interface ReadingProps extends Scales {
+  readonly point: ChartPoint;
+  readonly before: ChartPoint | undefined;
+}
+
+/** One reading with the bar of its gauge, and the line to it from the one before. */
+function Reading({ x, y, point, before }: ReadingProps) {
+  const palette = usePalette();
+  return (
+    <G>
+      {before && point.joined ? (
+        <Line x1={x(before.x)} y1={y(before.y)} x2={x(point.x)} y2={y(point.y)} stroke={palette.ink} strokeWidth={2} />
+      ) : null}
+      <Line
+        x1={x(point.x)}
+        x2={x(point.x)}
+        y1={y(point.y - point.half)}
+        y2={y(point.y + point.half)}
+        stroke={palette.ink}
+        strokeWidth={1.5}
+      />
+      <Circle
+        cx={x(point.x)}
+        cy={y(point.y)}
+        r={5}
+        fill={point.byHand ? palette.ink : palette.card}
+        stroke={palette.ink}
+        strokeWidth={2}
+      />
+    </G>
   );
 }

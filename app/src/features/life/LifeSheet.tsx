@@ -1,4 +1,5 @@
-import { newestRulebook, rulesOf, verdictFor, worstFirst } from '@weskopos/core';
+import type { Life, Visit } from '@weskopos/contract';
+import { newestRulebook, rulesOf, verdictFor, worstFirst, type FleetKnowledge, type Rulebook } from '@weskopos/core';
 import { outlookOf } from '@weskopos/core/outlook';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { Suspense, useMemo, useState } from 'react';
@@ -32,6 +33,34 @@ const MOST_TRENDS = 6;
 /** A chance to be under the limit before the next visit is told from here on. */
 const TOLD_CHANCE = 0.05;
 
+/** What a life comes to: by its signed visits, under each one's own rules, and what runs out by today's. */
+function sheetOf(life: Life, rulebooks: readonly Rulebook[], fleet: FleetKnowledge) {
+  const { vehicle, visits, entries } = life;
+  const signed = visits.filter(({ inspection }) => inspection.signedAt !== null);
+  const verdictOf = ({ inspection, findings }: Visit) =>
+    verdictFor(vehicle, inspection, findings, rulesFor(rulebooks, inspection));
+  const last = signed.at(-1);
+  const today = rulesOf(newestRulebook(rulebooks), 'full');
+  return {
+    signed,
+    last,
+    open: visits.findLast(({ inspection }) => inspection.signedAt === null),
+    verdict: last && verdictOf(last),
+    outlook: outlookOf(vehicle, signed, entries, today, fleet),
+    today,
+    grades: new Map(signed.map((visit) => [visit.inspection.id, verdictOf(visit).grade])),
+  };
+}
+type Sheet = ReturnType<typeof sheetOf>;
+
+/** What every part of the sheet is given. */
+interface PartProps {
+  readonly life: Life;
+  readonly sheet: Sheet;
+  /** Shows the trend of a series by its key. */
+  readonly onTrend: (key: string) => void;
+}
+
 /** One vehicle: its state, worst first, its decks, what runs out, and every visit. */
 export function LifeSheet() {
   const { id } = useLocalSearchParams<{ id: string }>();
@@ -40,50 +69,91 @@ export function LifeSheet() {
   const fleet = useFleet();
   const router = useRouter();
   const wide = useIsWide();
-  const palette = usePalette();
   const [shown, setShown] = useState<string | null>(null);
-  const sheet = useMemo(() => {
-    if (!life) return undefined;
-    const signed = life.visits.filter(({ inspection }) => inspection.signedAt !== null);
-    const last = signed.at(-1);
-    const today = rulesOf(newestRulebook(rulebooks), 'full');
-    return {
-      signed,
-      last,
-      open: life.visits.findLast(({ inspection }) => inspection.signedAt === null),
-      verdict: last && verdictFor(life.vehicle, last.inspection, last.findings, rulesFor(rulebooks, last.inspection)),
-      outlook: outlookOf(life.vehicle, signed, life.entries, today, fleet),
-      today,
-      grades: new Map(
-        signed.map(({ inspection, findings }) => [
-          inspection.id,
-          verdictFor(life.vehicle, inspection, findings, rulesFor(rulebooks, inspection)).grade,
-        ]),
-      ),
-    };
-  }, [life, rulebooks, fleet]);
+  const sheet = useMemo(() => (life ? sheetOf(life, rulebooks, fleet) : undefined), [life, rulebooks, fleet]);
   if (!life || !sheet) return <NotHere />;
   const { vehicle } = life;
-  const { last, open, verdict, outlook, signed, today, grades } = sheet;
-  const axles = vehicle.axles.length;
-  const showTrend = (key: string) =>
+  const { verdict } = sheet;
+  const onTrend = (key: string) =>
     wide ? setShown(key) : router.push(`/vehicle/${id}/trend/${encodeURIComponent(key)}`);
-  const trend = outlook.parts.find(({ series }) => series.key === shown) ?? outlook.parts[0];
-  const state = outlook.states.find(({ key }) => key === shown);
+  const part: PartProps = { life, sheet, onTrend };
+  const decks = verdict ? <Decks axles={vehicle.axles} points={verdict.points} /> : null;
+  const runOut = (
+    <View style={styles.stack}>
+      {wide ? <ShownTrend {...part} shown={shown} /> : null}
+      <RunsOutNext {...part} />
+      <Visits {...part} />
+    </View>
+  );
+  return (
+    <Page title={vehicle.fleetCode} back="/" width={wide ? 1240 : 640} foot={<Foot vehicleId={id} open={sheet.open} />}>
+      {wide ? (
+        <View style={styles.panes}>
+          <ScrollView style={styles.pane}>
+            <Facts {...part} />
+          </ScrollView>
+          <ScrollView style={styles.pane}>
+            <View style={styles.stack}>
+              {decks}
+              <Beside {...part} />
+            </View>
+          </ScrollView>
+          <ScrollView style={styles.pane}>{runOut}</ScrollView>
+        </View>
+      ) : (
+        <>
+          <Facts {...part} />
+          {decks}
+          {runOut}
+          <Beside {...part} />
+        </>
+      )}
+    </Page>
+  );
+}
 
-  const facts = (
+function Foot({ vehicleId, open }: { readonly vehicleId: string; readonly open: Visit | undefined }) {
+  const router = useRouter();
+  return (
+    <>
+      <Press label="Vehicle and spec" onPress={() => router.push(`/vehicle/${vehicleId}/edit`)} />
+      {open ? (
+        <Press
+          kind="main"
+          label="Go on with the visit"
+          onPress={() => router.push(`/vehicle/${vehicleId}/visit/${open.inspection.id}`)}
+          style={styles.grow}
+        />
+      ) : (
+        <Press
+          kind="main"
+          label="Begin a visit"
+          onPress={() => router.push(`/vehicle/${vehicleId}/arrive`)}
+          style={styles.grow}
+        />
+      )}
+    </>
+  );
+}
+
+/** What it is, how it stands, and what is worst. */
+function Facts({ life: { vehicle }, sheet: { last, verdict, outlook }, onTrend }: PartProps) {
+  const worst = verdict ? worstFirst(verdict.points) : [];
+  const about = [
+    `${vehicle.make} ${vehicle.model}`.trim(),
+    last ? meterWords(last.inspection.meter, vehicle.meterUnit) : '',
+    vehicle.use,
+  ];
+  const keys = [...outlook.parts.map(({ series }) => series.key), ...outlook.states.map(({ key }) => key)];
+  const toTrendOf = (point: string) => {
+    const key = keys.find((one) => one.startsWith(`${point}:`));
+    if (key) onTrend(key);
+  };
+  return (
     <View style={styles.stack}>
       <View>
         <Words soft>{[words.vehicleClass[vehicle.class], vehicle.year, vehicle.plate].join(' · ')}</Words>
-        <Words>
-          {[
-            `${vehicle.make} ${vehicle.model}`.trim(),
-            last ? meterWords(last.inspection.meter, vehicle.meterUnit) : '',
-            vehicle.use,
-          ]
-            .filter(Boolean)
-            .join(' · ')}
-        </Words>
+        <Words>{about.filter(Boolean).join(' · ')}</Words>
       </View>
       {verdict && last ? (
         <VerdictCard verdict={verdict} when={day(last.inspection.startedAt)} />
@@ -93,157 +163,115 @@ export function LifeSheet() {
           <Words>Begin a visit: the first one gives grades, from the second one on there are trends.</Words>
         </Card>
       )}
-      {verdict && worstFirst(verdict.points).length > 0 ? (
+      {worst.length > 0 ? (
         <Card>
           <Heading level={2}>Worst first</Heading>
-          {worstFirst(verdict.points).map((graded) => (
-            <Pressable
-              key={graded.key}
-              role="link"
-              onPress={() => {
-                const keys = [
-                  ...outlook.parts.map(({ series }) => series.key),
-                  ...outlook.states.map((one) => one.key),
-                ];
-                const key = keys.find((one) => one.startsWith(`${graded.key}:`));
-                if (key) showTrend(key);
-              }}
-            >
-              <PointLine graded={graded} axles={axles} brief />
+          {worst.map((graded) => (
+            <Pressable key={graded.key} role="link" onPress={() => toTrendOf(graded.key)}>
+              <PointLine graded={graded} axles={vehicle.axles.length} brief />
             </Pressable>
           ))}
         </Card>
       ) : null}
     </View>
   );
-  const beside = (
+}
+
+function Beside({ life, sheet: { last, outlook }, onTrend }: PartProps) {
+  const { vehicle } = life;
+  const meter = last?.inspection.meter ?? null;
+  return (
     <Suspense fallback={null}>
       {last ? <DueCard life={life} last={last} /> : null}
-      <ChangesCard changes={outlook.changes} leaks={outlook.leaks} axles={axles} />
+      <ChangesCard changes={outlook.changes} leaks={outlook.leaks} axles={vehicle.axles.length} />
       <InferredCard vehicle={vehicle} series={outlook.series} />
-      <PartsCard life={life} parts={outlook.parts} meter={last?.inspection.meter ?? null} />
-      <StatesCard vehicle={vehicle} states={outlook.states} onShow={showTrend} />
-      <LogCard life={life} lastMeter={last?.inspection.meter ?? null} />
+      <PartsCard life={life} parts={outlook.parts} meter={meter} />
+      <StatesCard vehicle={vehicle} states={outlook.states} onShow={onTrend} />
+      <LogCard life={life} lastMeter={meter} />
     </Suspense>
   );
-  const decks = verdict ? <Decks axles={vehicle.axles} points={verdict.points} /> : null;
-  const runOut = (
-    <View style={styles.stack}>
-      {wide && state ? (
-        <Suspense fallback={null}>
-          <StatePanel vehicle={vehicle} trend={state} />
-        </Suspense>
-      ) : wide && trend ? (
-        <Suspense fallback={null}>
-          <TrendPanel vehicle={vehicle} trend={trend} rules={today} entries={life.entries} fleet={fleet} />
-        </Suspense>
-      ) : null}
-      {outlook.parts.length > 0 ? (
-        <Card>
-          <Heading level={2}>Runs out next</Heading>
-          {outlook.nextVisit ? (
-            <Words size="m" soft>{`Next visit about ${day(outlook.nextVisit)} if it goes on as it did.`}</Words>
-          ) : null}
-          {outlook.parts.slice(0, MOST_TRENDS).map(({ series, forecast, beforeNext }) => (
-            <Pressable
-              key={series.key}
-              role="link"
-              onPress={() => showTrend(series.key)}
-              style={[styles.row, { borderColor: palette.rule }]}
-            >
-              <Words style={styles.grow}>
-                {`${`${pointShort(series.point, series.place, axles)} ${words.spot[series.spot]}`.trim()}${
-                  beforeNext !== null && beforeNext >= TOLD_CHANCE
-                    ? `: ${Math.round(beforeNext * 100)} % before the next visit`
-                    : ''
-                }`}
-              </Words>
-              <Label size="l" colour={palette.forecast}>
-                {shortWhen(forecast, vehicle.meterUnit)}
-              </Label>
-            </Pressable>
-          ))}
-        </Card>
-      ) : null}
-      <Card>
-        <View style={styles.head}>
-          <Heading level={2} style={styles.grow}>
-            Visits
-          </Heading>
-          {signed.length > 1 ? (
-            <Press label="Compare two" onPress={() => router.push(`/vehicle/${id}/compare`)} />
-          ) : null}
-        </View>
-        {signed.length === 0 ? <Words soft>None signed yet.</Words> : null}
-        {[...signed].reverse().map(({ inspection, inspector }) => {
-          const grade = grades.get(inspection.id) ?? 'not-seen';
-          return (
-            <Pressable
-              key={inspection.id}
-              role="link"
-              onPress={() => router.push(`/vehicle/${id}/visit/${inspection.id}/report`)}
-              style={[styles.row, { borderColor: palette.rule }]}
-            >
-              <GradeMark grade={grade} height={30} />
-              <Words style={styles.grow}>{`${day(inspection.startedAt)}, ${inspector}`}</Words>
-              <Words soft>{`${words.grade[grade]} · ${meterWords(inspection.meter, vehicle.meterUnit)}`}</Words>
-            </Pressable>
-          );
-        })}
-      </Card>
-    </View>
-  );
+}
 
+/** The trend asked for, else of what runs out first. */
+function ShownTrend({ life, sheet: { outlook, today }, shown }: PartProps & { readonly shown: string | null }) {
+  const fleet = useFleet();
+  const { vehicle, entries } = life;
+  const state = outlook.states.find(({ key }) => key === shown);
+  const trend = outlook.parts.find(({ series }) => series.key === shown) ?? outlook.parts[0];
+  if (!state && !trend) return null;
   return (
-    <Page
-      title={vehicle.fleetCode}
-      back="/"
-      width={wide ? 1240 : 640}
-      foot={
-        <>
-          <Press label="Vehicle and spec" onPress={() => router.push(`/vehicle/${id}/edit`)} />
-          {open ? (
-            <Press
-              kind="main"
-              label="Go on with the visit"
-              onPress={() => router.push(`/vehicle/${id}/visit/${open.inspection.id}`)}
-              style={styles.grow}
-            />
-          ) : (
-            <Press
-              kind="main"
-              label="Begin a visit"
-              onPress={() => router.push(`/vehicle/${id}/arrive`)}
-              style={styles.grow}
-            />
-          )}
-        </>
-      }
-    >
-      {wide ? (
-        <View style={styles.panes}>
-          {[
-            facts,
-            <View key="middle" style={styles.stack}>
-              {decks}
-              {beside}
-            </View>,
-            runOut,
-          ].map((pane, index) => (
-            <ScrollView key={index} style={styles.pane}>
-              {pane}
-            </ScrollView>
-          ))}
-        </View>
-      ) : (
-        <>
-          {facts}
-          {decks}
-          {runOut}
-          {beside}
-        </>
-      )}
-    </Page>
+    <Suspense fallback={null}>
+      {state ? (
+        <StatePanel vehicle={vehicle} trend={state} />
+      ) : trend ? (
+        <TrendPanel vehicle={vehicle} trend={trend} rules={today} entries={entries} fleet={fleet} />
+      ) : null}
+    </Suspense>
+  );
+}
+
+function RunsOutNext({ life: { vehicle }, sheet: { outlook }, onTrend }: PartProps) {
+  const palette = usePalette();
+  if (outlook.parts.length === 0) return null;
+  return (
+    <Card>
+      <Heading level={2}>Runs out next</Heading>
+      {outlook.nextVisit ? (
+        <Words size="m" soft>{`Next visit about ${day(outlook.nextVisit)} if it goes on as it did.`}</Words>
+      ) : null}
+      {outlook.parts.slice(0, MOST_TRENDS).map(({ series, forecast, beforeNext }) => (
+        <Pressable
+          key={series.key}
+          role="link"
+          onPress={() => onTrend(series.key)}
+          style={[styles.row, { borderColor: palette.rule }]}
+        >
+          <Words style={styles.grow}>
+            {`${`${pointShort(series.point, series.place, vehicle.axles.length)} ${words.spot[series.spot]}`.trim()}${
+              beforeNext !== null && beforeNext >= TOLD_CHANCE
+                ? `: ${Math.round(beforeNext * 100)} % before the next visit`
+                : ''
+            }`}
+          </Words>
+          <Label size="l" colour={palette.forecast}>
+            {shortWhen(forecast, vehicle.meterUnit)}
+          </Label>
+        </Pressable>
+      ))}
+    </Card>
+  );
+}
+
+function Visits({ life: { vehicle }, sheet: { signed, grades } }: PartProps) {
+  const router = useRouter();
+  const palette = usePalette();
+  return (
+    <Card>
+      <View style={styles.head}>
+        <Heading level={2} style={styles.grow}>
+          Visits
+        </Heading>
+        {signed.length > 1 ? (
+          <Press label="Compare two" onPress={() => router.push(`/vehicle/${vehicle.id}/compare`)} />
+        ) : null}
+      </View>
+      {signed.length === 0 ? <Words soft>None signed yet.</Words> : null}
+      {[...signed].reverse().map(({ inspection, inspector }) => {
+        const grade = grades.get(inspection.id) ?? 'not-seen';
+        return (
+          <Pressable
+            key={inspection.id}
+            role="link"
+            onPress={() => router.push(`/vehicle/${vehicle.id}/visit/${inspection.id}/report`)}
+            style={[styles.row, { borderColor: palette.rule }]}
+          >
+            <GradeMark grade={grade} height={30} />
+            <Words style={styles.grow}>{`${day(inspection.startedAt)}, ${inspector}`}</Words>
+            <Words soft>{`${words.grade[grade]} · ${meterWords(inspection.meter, vehicle.meterUnit)}`}</Words>
+          </Pressable>
+        );
+      })}
+    </Card>
   );
 }
 

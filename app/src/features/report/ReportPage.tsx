@@ -1,4 +1,4 @@
-import { composeReport, worstFirst } from '@weskopos/core';
+import { composeReport, worstFirst, type Vehicle } from '@weskopos/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import { Card } from '../../kit/Card';
@@ -8,7 +8,7 @@ import { PhotoStrip } from '../photo/PhotoStrip';
 import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
 import { Heading, Words } from '../../kit/Words';
-import { useFleet, useVisit } from '../../sync/useLife';
+import { useFleet, useVisit, type FoundVisit } from '../../sync/useLife';
 import { words } from '../../words/en';
 import { forecastSentence, lookAgainSentence } from '../../words/forecastSentence';
 import { amount, dayAndTime, day, meterWords, pointWords, stopWords, templateWords } from '../../words/show';
@@ -23,6 +23,10 @@ import { RulesNote } from './RulesNote';
 /** Of what runs out, only the soonest are worth the keeper's time. */
 const MOST_RUN_OUT = 5;
 
+type Report = ReturnType<typeof composeReport>;
+/** What must not be torn apart over two sheets of paper. */
+const WHOLE = { dataSet: { print: 'whole' } };
+
 /** One visit on paper: what is wrong, how urgent, with the pictures and the limits; then every point. */
 export function ReportPage() {
   const { id, visit: visitId } = useLocalSearchParams<{ id: string; visit: string }>();
@@ -35,16 +39,6 @@ export function ReportPage() {
   const report = composeReport(vehicle, found.visit, found.earlier, found.rules, beside, found.lookAhead);
   const { inspection } = report;
   const axles = vehicle.axles.length;
-  const stops = [...new Set(report.verdict.points.map(({ stop }) => stop))];
-  const meters = [
-    meterWords(inspection.meter, vehicle.meterUnit),
-    words.state[inspection.state].toLowerCase(),
-    inspection.ambientC === null ? '' : amount('temperature', inspection.ambientC),
-    words.load[inspection.load].toLowerCase(),
-    templateWords(found.rules.template),
-  ]
-    .filter(Boolean)
-    .join(' · ');
   return (
     <Page
       title={`Report, ${vehicle.fleetCode}`}
@@ -62,37 +56,11 @@ export function ReportPage() {
         </>
       }
     >
-      <View>
-        <Words>{`${dayAndTime(inspection.startedAt)}, ${found.visit.inspector}`}</Words>
-        <Words>{meters}</Words>
-        {inspection.meterAnswer ? (
-          <Words soft>{`Meter: ${words.meterAnswer[inspection.meterAnswer].toLowerCase()}.`}</Words>
-        ) : null}
-        {inspection.complaint ? <Words>{`The keeper says: “${inspection.complaint}”`}</Words> : null}
-        <Words strong>
-          {inspection.signedAt
-            ? `Signed by ${found.visit.signedBy ?? found.visit.inspector}, ${dayAndTime(inspection.signedAt)}`
-            : 'Not signed yet: this is a draft.'}
-        </Words>
-      </View>
+      <ReportHead found={found} />
       <VerdictCard verdict={report.verdict} when={day(inspection.startedAt)} />
       <SystemsCard systems={report.verdict.systems} />
       {report.verdict.counts.fail > 0 ? <Words strong>{words.caution.fail}</Words> : null}
-      {worstFirst(report.verdict.points).length > 0 ? (
-        <Card>
-          <Heading level={2}>Worst first</Heading>
-          {worstFirst(report.verdict.points).map((graded) => (
-            <View key={graded.key} style={styles.group} {...{ dataSet: { print: 'whole' } }}>
-              <PointLine graded={graded} axles={axles} />
-              <PhotoStrip
-                photos={graded.finding?.photos ?? []}
-                label={pointWords(graded.point, graded.place, axles)}
-                size={220}
-              />
-            </View>
-          ))}
-        </Card>
-      ) : null}
+      <WorstFirst points={worstFirst(report.verdict.points)} axles={axles} />
       {report.notSeen.length > 0 ? (
         <Card>
           <Heading level={2}>Not seen</Heading>
@@ -101,54 +69,111 @@ export function ReportPage() {
           ))}
         </Card>
       ) : null}
-      {report.runOut.some(({ forecast }) => forecast.status === 'running-out') ? (
-        <Card>
-          <Heading level={2}>Runs out next</Heading>
-          {report.runOut
-            .filter(({ forecast }) => forecast.status === 'running-out')
-            .slice(0, MOST_RUN_OUT)
-            .map(({ series, forecast, limit }) => (
-              <Words key={series.key}>
-                <Words strong>{`${pointWords(series.point, series.place, axles, series.spot)}. `}</Words>
-                {[forecastSentence(forecast, series.measure, limit, vehicle.meterUnit), lookAgainSentence(forecast)]
-                  .filter(Boolean)
-                  .join(' ')}
-              </Words>
-            ))}
-        </Card>
-      ) : null}
-      <View {...{ dataSet: { print: 'whole' } }}>
+      <RunOut runOut={report.runOut} vehicle={vehicle} />
+      <View {...WHOLE}>
         <Decks axles={vehicle.axles} points={report.verdict.points} />
       </View>
       <Heading level={2}>Every point</Heading>
-      {stops.map((stop) => (
-        <Card key={stop}>
-          <Heading level={3}>{stopWords(stop, axles)}</Heading>
-          {report.verdict.points
-            .filter((point) => point.stop === stop)
-            .map((graded) => (
-              <View key={graded.key} style={styles.group} {...{ dataSet: { print: 'whole' } }}>
-                <PointLine graded={graded} axles={axles} />
-                {graded.result.grade === 'pass' && !graded.result.watch ? (
-                  <PhotoStrip
-                    photos={graded.finding?.photos ?? []}
-                    label={pointWords(graded.point, graded.place, axles)}
-                  />
-                ) : null}
-              </View>
-            ))}
-        </Card>
-      ))}
+      <EveryPoint points={report.verdict.points} axles={axles} />
       {inspection.corners.length > 0 ? (
         <View style={styles.group}>
           <Heading level={2}>As it came</Heading>
           <PhotoStrip photos={inspection.corners.map(asPhoto)} label="Corner" />
         </View>
       ) : null}
-      <EndsNote acts={found.visit.acts} over={inspection.signedOver} axles={found.life.vehicle.axles.length} />
+      <EndsNote acts={found.visit.acts} over={inspection.signedOver} axles={axles} />
       <RulesNote rules={found.rules} />
     </Page>
   );
+}
+
+/** When, by whom, how it stood, what the keeper said, and whether it is signed. */
+function ReportHead({ found: { life, visit, rules } }: { readonly found: FoundVisit }) {
+  const { inspection, inspector, signedBy } = visit;
+  const stood = [
+    meterWords(inspection.meter, life.vehicle.meterUnit),
+    words.state[inspection.state].toLowerCase(),
+    inspection.ambientC === null ? '' : amount('temperature', inspection.ambientC),
+    words.load[inspection.load].toLowerCase(),
+    templateWords(rules.template),
+  ];
+  return (
+    <View>
+      <Words>{`${dayAndTime(inspection.startedAt)}, ${inspector}`}</Words>
+      <Words>{stood.filter(Boolean).join(' · ')}</Words>
+      {inspection.meterAnswer ? (
+        <Words soft>{`Meter: ${words.meterAnswer[inspection.meterAnswer].toLowerCase()}.`}</Words>
+      ) : null}
+      {inspection.complaint ? <Words>{`The keeper says: “${inspection.complaint}”`}</Words> : null}
+      <Words strong>
+        {inspection.signedAt
+          ? `Signed by ${signedBy ?? inspector}, ${dayAndTime(inspection.signedAt)}`
+          : 'Not signed yet: this is a draft.'}
+      </Words>
+    </View>
+  );
+}
+
+interface PointsProps {
+  readonly points: Report['verdict']['points'];
+  readonly axles: number;
+}
+
+function WorstFirst({ points, axles }: PointsProps) {
+  if (points.length === 0) return null;
+  return (
+    <Card>
+      <Heading level={2}>Worst first</Heading>
+      {points.map((graded) => (
+        <View key={graded.key} style={styles.group} {...WHOLE}>
+          <PointLine graded={graded} axles={axles} />
+          <PhotoStrip
+            photos={graded.finding?.photos ?? []}
+            label={pointWords(graded.point, graded.place, axles)}
+            size={220}
+          />
+        </View>
+      ))}
+    </Card>
+  );
+}
+
+function RunOut({ runOut, vehicle }: { readonly runOut: Report['runOut']; readonly vehicle: Vehicle }) {
+  const soonest = runOut.filter(({ forecast }) => forecast.status === 'running-out').slice(0, MOST_RUN_OUT);
+  if (soonest.length === 0) return null;
+  return (
+    <Card>
+      <Heading level={2}>Runs out next</Heading>
+      {soonest.map(({ series, forecast, limit }) => (
+        <Words key={series.key}>
+          <Words strong>{`${pointWords(series.point, series.place, vehicle.axles.length, series.spot)}. `}</Words>
+          {[forecastSentence(forecast, series.measure, limit, vehicle.meterUnit), lookAgainSentence(forecast)]
+            .filter(Boolean)
+            .join(' ')}
+        </Words>
+      ))}
+    </Card>
+  );
+}
+
+/** Stop by stop; the pictures of what is wrong stand above already. */
+function EveryPoint({ points, axles }: PointsProps) {
+  const stops = [...new Set(points.map(({ stop }) => stop))];
+  return stops.map((stop) => (
+    <Card key={stop}>
+      <Heading level={3}>{stopWords(stop, axles)}</Heading>
+      {points
+        .filter((point) => point.stop === stop)
+        .map((graded) => (
+          <View key={graded.key} style={styles.group} {...WHOLE}>
+            <PointLine graded={graded} axles={axles} />
+            {graded.result.grade === 'pass' && !graded.result.watch ? (
+              <PhotoStrip photos={graded.finding?.photos ?? []} label={pointWords(graded.point, graded.place, axles)} />
+            ) : null}
+          </View>
+        ))}
+    </Card>
+  ));
 }
 
 const styles = StyleSheet.create({ group: { gap: SPACE.s } });

@@ -1,4 +1,4 @@
-import { axleAt, readingAt, readingValue, type WalkStep } from '@weskopos/core';
+import { axleAt, pointKey, readingAt, readingValue, type Place, type PointCode, type WalkStep } from '@weskopos/core';
 import { StyleSheet, View } from 'react-native';
 import Svg, { Line, Rect } from 'react-native-svg';
 import { SPACE } from '../../../kit/tokens';
@@ -24,12 +24,13 @@ interface BrakeColumnsProps extends SlidingProps {
 const DISC = { width: 64, height: 150 } as const;
 /** Disc thicknesses drawn to scale up to this, mm. */
 const MOST_DRAWN_MM = 36;
+/** Drawn where neither thickness nor minimum is known, mm. */
+const DRAWN_UNKNOWN_MM = 20;
 /** Steps of a go/no-go gauge for lining, mm: the thickest step that goes in is told. */
 const GAUGE_STEPS = ['2', '3', '4', '6', '8'] as const;
 
 /** A brake from outside in: outer pad, the disc between, inner pad. */
 export function BrakeColumns({ step, background, phase, draft, onDraft, put }: BrakeColumnsProps) {
-  const palette = usePalette();
   const { standing, vehicle } = background.grading;
   const refOf = (code: string) => step.points.find(({ point }) => point === code);
   const [outer, disc, inner] = [refOf('pad.outer'), refOf('disc'), refOf('pad.inner')];
@@ -42,11 +43,6 @@ export function BrakeColumns({ step, background, phase, draft, onDraft, put }: B
   }));
   const place = step.points[0]?.place ?? '';
   const where = placeWords(place, vehicle.axles.length);
-  const discFinding = standing.get(`disc@${place}`);
-  const thickness = readingAt(discFinding, 'disc');
-  const minimum = axleAt(vehicle.axles, place)?.discMinimumMm ?? null;
-  const scale = (mm: number) => (mm / MOST_DRAWN_MM) * DISC.width;
-  const drawn = thickness ? readingValue(thickness) : (minimum ?? 20);
   return (
     <View style={styles.brake}>
       {pads.length === 2 ? (
@@ -76,58 +72,7 @@ export function BrakeColumns({ step, background, phase, draft, onDraft, put }: B
           />
         </View>
         {disc ? (
-          <View style={styles.disc}>
-            <Label size="l">Disc</Label>
-            <Svg width={DISC.width} height={DISC.height} aria-hidden>
-              <Rect
-                x={(DISC.width - scale(drawn)) / 2}
-                y={2}
-                width={scale(drawn)}
-                height={DISC.height - 4}
-                fill={thickness ? palette.unseenWash : 'none'}
-                stroke={palette.ink}
-                strokeWidth={1.5}
-                {...(thickness ? {} : { strokeDasharray: '5 4' })}
-              />
-              {minimum === null ? null : (
-                <>
-                  {[-1, 1].map((side) => (
-                    <Line
-                      key={side}
-                      x1={DISC.width / 2 + (side * scale(minimum)) / 2}
-                      x2={DISC.width / 2 + (side * scale(minimum)) / 2}
-                      y1={0}
-                      y2={DISC.height}
-                      stroke={palette.fail}
-                      strokeWidth={2}
-                    />
-                  ))}
-                </>
-              )}
-            </Svg>
-            <TypedReading
-              measure="disc"
-              label={`Disc, ${where}: thickness, typed`}
-              value={thickness ? readingValue(thickness) : null}
-              onValue={(value) =>
-                put(disc, (before) => readingChange(before, { measure: 'disc', spot: 'whole', phase }, value))
-              }
-            />
-            <Words size="s" soft>
-              {minimum === null ? 'no minimum on the sheet' : `min ${figureIn('mm', minimum)} mm`}
-            </Words>
-            <TypedReading
-              measure="disc-lip"
-              label={`Disc, ${where}: lip, typed`}
-              value={lipOf(discFinding)}
-              onValue={(value) =>
-                put(disc, (before) => readingChange(before, { measure: 'disc-lip', spot: 'whole', phase }, value))
-              }
-            />
-            <Words size="s" soft>
-              lip
-            </Words>
-          </View>
+          <DiscColumn place={place} background={background} phase={phase} put={(change) => put(disc, change)} />
         ) : null}
         <View style={styles.side}>
           <TapeColumns
@@ -142,28 +87,121 @@ export function BrakeColumns({ step, background, phase, draft, onDraft, put }: B
       </View>
       {houseRules().liningAs === 'steps'
         ? pads.map((ref) => (
-            <Choice
+            <GaugeSteps
               key={ref.point}
-              label={`${words.point[ref.point]}: thickest gauge step that goes in`}
-              options={GAUGE_STEPS}
-              word={(one) => `${one} mm`}
-              value={boundOf(standing.get(`${ref.point}@${ref.place}`))}
-              onChoose={(one) =>
-                put(ref, (before) =>
-                  lookChange(before, {
-                    readings: withReading(
-                      before?.readings ?? [],
-                      { measure: 'lining', spot: 'whole', phase },
-                      Number(one),
-                      { bound: 'over' },
-                    ),
-                  }),
-                )
-              }
+              point={ref.point}
+              finding={standing.get(pointKey(ref.point, ref.place))}
+              phase={phase}
+              put={(change) => put(ref, change)}
             />
           ))
         : null}
     </View>
+  );
+}
+
+type Put = (change: Parameters<PutFinding>[1]) => void;
+
+interface DiscColumnProps {
+  readonly place: Place;
+  readonly background: ControlProps['background'];
+  readonly phase: ControlProps['phase'];
+  readonly put: Put;
+}
+
+/** The disc drawn to scale between its minimum's two lines, with its thickness and its lip to type. */
+function DiscColumn({ place, background, phase, put }: DiscColumnProps) {
+  const { standing, vehicle } = background.grading;
+  const where = placeWords(place, vehicle.axles.length);
+  const finding = standing.get(pointKey('disc', place));
+  const thickness = readingAt(finding, 'disc');
+  const minimum = axleAt(vehicle.axles, place)?.discMinimumMm ?? null;
+  return (
+    <View style={styles.disc}>
+      <Label size="l">Disc</Label>
+      <DiscDrawing thickness={thickness ? readingValue(thickness) : null} minimum={minimum} />
+      <TypedReading
+        measure="disc"
+        label={`Disc, ${where}: thickness, typed`}
+        value={thickness ? readingValue(thickness) : null}
+        onValue={(value) => put((before) => readingChange(before, { measure: 'disc', spot: 'whole', phase }, value))}
+      />
+      <Words size="s" soft>
+        {minimum === null ? 'no minimum on the sheet' : `min ${figureIn('mm', minimum)} mm`}
+      </Words>
+      <TypedReading
+        measure="disc-lip"
+        label={`Disc, ${where}: lip, typed`}
+        value={lipOf(finding)}
+        onValue={(value) =>
+          put((before) => readingChange(before, { measure: 'disc-lip', spot: 'whole', phase }, value))
+        }
+      />
+      <Words size="s" soft>
+        lip
+      </Words>
+    </View>
+  );
+}
+
+function DiscDrawing({ thickness, minimum }: { readonly thickness: number | null; readonly minimum: number | null }) {
+  const palette = usePalette();
+  const scale = (mm: number) => (mm / MOST_DRAWN_MM) * DISC.width;
+  const drawn = scale(thickness ?? minimum ?? DRAWN_UNKNOWN_MM);
+  return (
+    <Svg width={DISC.width} height={DISC.height} aria-hidden>
+      <Rect
+        x={(DISC.width - drawn) / 2}
+        y={2}
+        width={drawn}
+        height={DISC.height - 4}
+        fill={thickness === null ? 'none' : palette.unseenWash}
+        stroke={palette.ink}
+        strokeWidth={1.5}
+        {...(thickness === null ? { strokeDasharray: '5 4' } : {})}
+      />
+      {minimum === null
+        ? null
+        : [-1, 1].map((side) => (
+            <Line
+              key={side}
+              x1={DISC.width / 2 + (side * scale(minimum)) / 2}
+              x2={DISC.width / 2 + (side * scale(minimum)) / 2}
+              y1={0}
+              y2={DISC.height}
+              stroke={palette.fail}
+              strokeWidth={2}
+            />
+          ))}
+    </Svg>
+  );
+}
+
+interface GaugeStepsProps {
+  readonly point: PointCode;
+  readonly finding: ControlProps['finding'];
+  readonly phase: ControlProps['phase'];
+  readonly put: Put;
+}
+
+/** A go/no-go gauge tells that the lining is thicker than its step. */
+function GaugeSteps({ point, finding, phase, put }: GaugeStepsProps) {
+  return (
+    <Choice
+      label={`${words.point[point]}: thickest gauge step that goes in`}
+      options={GAUGE_STEPS}
+      word={(one) => `${one} mm`}
+      value={boundOf(finding)}
+      onChoose={(one) =>
+        put((before) =>
+          lookChange(before, {
+            readings: withReading(before?.readings ?? [], { measure: 'lining', spot: 'whole', phase }, Number(one), {
+              bound: 'over',
+            }),
+          }),
+        )
+      }
+    />
   );
 }
 

@@ -1,0 +1,48 @@
+import {
+  gradedPoints,
+  newestRulebook,
+  offeredFor,
+  walkSteps,
+  watchedPoints,
+  type Inspection,
+  type Rulebook,
+  type Template,
+  type WalkStep,
+} from '@weskopos/core';
+import type { Life } from '@weskopos/contract';
+import { useMemo } from 'react';
+import { useRulebooks } from '../../sync/useLife';
+import { rulesFor } from '../../sync/workshop';
+import { gradingOf } from '../../visit/visitContext';
+
+/** The inspections a vehicle can be given, and what the chosen one looks at. */
+export interface Offered {
+  readonly rulebook: Rulebook;
+  readonly offered: readonly Template[];
+  readonly chosen: Template | undefined;
+  /** Points the visit keeps to; null for all of the template's. */
+  readonly focus: Inspection['focus'];
+  readonly steps: readonly WalkStep[];
+  readonly pointCount: number;
+}
+
+/** @param template code of the one asked for; null for the one the last visit had */
+export function useOffered(life: Life, template: string | null): Offered {
+  const rulebooks = useRulebooks();
+  return useMemo(() => {
+    const { vehicle } = life;
+    const rulebook = newestRulebook(rulebooks);
+    const lastSigned = life.visits.findLast(({ inspection }) => inspection.signedAt !== null);
+    const offered = offeredFor(rulebook.templates, vehicle, lastSigned !== undefined);
+    const asked = template ?? lastSigned?.inspection.template;
+    const chosen =
+      offered.find(({ code }) => code === asked) ?? offered.find(({ code }) => code === 'interim') ?? offered[0];
+    const focus =
+      chosen?.onlyWatched && lastSigned
+        ? watchedPoints(gradedPoints(gradingOf(life, lastSigned, rulesFor(rulebooks, lastSigned.inspection))))
+        : null;
+    const steps = chosen ? walkSteps({ vehicle, template: chosen, house: rulebook.house, focus }) : [];
+    const pointCount = steps.reduce((sum, step) => sum + step.points.length, 0);
+    return { rulebook, offered, chosen, focus, steps, pointCount };
+  }, [life, rulebooks, template]);
+}

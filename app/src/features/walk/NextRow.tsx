@@ -1,0 +1,38 @@
+import { StyleSheet, View } from 'react-native';
+import { Press } from '../../kit/Press';
+import { SPACE } from '../../kit/tokens';
+import type { WalkWay } from './useWalkWay';
+
+/** Back, what the step can be said to be by one touch, and on. */
+export function NextRow({ way }: { readonly way: WalkWay }) {
+  const { acts, index, isLast, quick } = way;
+  return (
+    <View style={styles.row}>
+      {index > 0 ? (
+        <Press label="‹" hint="Back to the step before" onPress={() => acts.back('')} style={styles.narrow} />
+      ) : null}
+      {quick ? (
+        <Press
+          kind="main"
+          label={`${quick.label} ›`}
+          hint={`${quick.label}, and on`}
+          onPress={() => acts.sound('')}
+          style={styles.broad}
+        />
+      ) : null}
+      <Press
+        kind={quick ? 'plain' : 'main'}
+        label={quick ? '›' : isLast ? 'To the overview ›' : 'Next ›'}
+        hint={isLast ? 'To the overview' : 'Next'}
+        onPress={() => acts.next('')}
+        style={quick ? styles.narrow : styles.broad}
+      />
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  row: { width: '100%', maxWidth: 560, alignSelf: 'center', flexDirection: 'row', gap: SPACE.s },
+  narrow: { width: 56, minHeight: 56 },
+  broad: { flex: 1 },
+});

@@ -1,0 +1,31 @@
+/** The form for what happened between visits. */
+export const entryForm = {
+  title: 'Write down',
+  what: 'What',
+  lastKnown: (meter: string) => `Last known: ${meter}`,
+  meterRange: (least: number, most: string, mayBeEmpty: boolean) =>
+    `Meter: ${least} to ${most}${mayBeEmpty ? ', or empty' : ''}.`,
+  howMuch: (unit: string) => `How much, ${unit}`,
+  howMuchRange: (least: string, most: string) => `How much: ${least} to ${most}.`,
+  tankAfter: 'Tank afterwards',
+  tank: { full: 'Full', partial: 'Not full' },
+  price: 'Price paid, if you like',
+  priceRange: (most: number) => `Price: 0 to ${most}, or empty.`,
+  ofWhat: 'Of what',
+  whichJob: 'Which job',
+  whatDone: 'What was done',
+  whatDoneRange: 'What was done: one to eighty characters.',
+  howFar: (unit: string) => `How far over what is usual, ${unit}`,
+  howFarRange: (least: string, most: string) => `How far: ${least} to ${most}.`,
+  within: 'Within',
+  weeks: (count: string) => `${count} weeks`,
+  part: 'Part',
+  where: 'Where',
+  chooseWheel: 'Where: choose the wheel',
+  whenNew: 'Measured when new, mm',
+  whenNewRange: (most: number) => `When new: 0.1 to ${most} mm, or empty.`,
+  behind: (meter: string) =>
+    `Behind the last visit’s ${meter}. Misread? Correct it above; done earlier? Keep it again.`,
+  leave: 'Leave it',
+  keep: 'Keep',
+};
