@@ -1,6 +1,7 @@
 import { cataloguePoint, pointKey } from '../catalogue/catalogue';
 import type { CataloguePoint, Need } from '../catalogue/points/point';
 import { actsOf, USUAL_WAIT_S, type Act, type WaitKind } from '../acts/act';
+import type { EndKind } from '../acts/endKinds';
 import { openEnds } from '../acts/looseEnds';
 import { COOL_S, SETTLE_S, WARM_UP_S, type VehicleState } from '../acts/vehicleState';
 import { remainingS, waitsOf } from '../acts/waits';
@@ -106,95 +107,59 @@ function groupsOf({ steps, isOpen, hasEngine }: RouteInput): Group[] {
   return [...groups.values()];
 }
 
+/** A plan while it is made: its stops, and what follows what. */
+interface Draft {
+  readonly input: RouteInput;
+  readonly groups: readonly Group[];
+  /** Everything that is not closing up. */
+  readonly looks: readonly Group[];
+  readonly closing: readonly Group[];
+  readonly stops: RouteStop[];
+  readonly lags: RouteLag[];
+}
+
+function chain({ lags }: Draft, before: string, after: string, seconds = 0, wait: WaitKind | null = null): void {
+  lags.push({ before, after, seconds, wait });
+}
+
+/** Something done to the vehicle. */
+function act(
+  { stops }: Draft,
+  id: string,
+  seconds: number,
+  place: RoutePlace,
+  lift: Lift | null,
+  notBeforeS = 0,
+): void {
+  stops.push({ id, seconds, place, lift, notBeforeS });
+}
+
+const isRunning = ({ condition }: Group) => condition === 'running' || condition === 'hot';
+const isResting = ({ condition }: Group) => condition === 'cold' || condition === 'settled';
+
 /** The stops, moves, waits and conditions of what is still to be done in a visit. */
 export function visitRoute(input: RouteInput): VisitRoute {
-  const { state, acts, nowMs, axles, hasEngine, secondsOf } = input;
+  const { state, axles } = input;
   const groups = groupsOf(input);
-  const stops: RouteStop[] = [];
-  const lags: RouteLag[] = [];
-  const chain = (before: string, after: string, seconds = 0, wait: WaitKind | null = null) =>
-    lags.push({ before, after, seconds, wait });
-  const act = (id: string, seconds: number, place: RoutePlace, lift: Lift | null, notBeforeS = 0) =>
-    stops.push({ id, seconds, place, lift, notBeforeS });
   const closing = groups.filter(({ station }) => station === 'closing');
   const looks = groups.filter(({ station }) => station !== 'closing');
-  const running = looks.filter(({ condition }) => condition === 'running' || condition === 'hot');
-  const rests = groups.filter(({ condition }) => condition === 'cold' || condition === 'settled');
-  const wasStarted = state.running;
-  const startNeeded = hasEngine && running.length > 0 && !wasStarted;
-  const stopNeeded = hasEngine && (running.length > 0 || wasStarted);
-
-  for (const group of groups) {
-    stops.push({
-      id: group.id,
-      seconds: group.steps.flatMap(({ points }) => points).reduce((sum, ref) => sum + secondsOf(ref), 0),
-      place: placeOf(group.stop, axles),
-      lift: liftOf(group),
-      notBeforeS: notBefore(group.condition, state, hasEngine),
-    });
-  }
-  if (startNeeded) act(ENGINE_START, ACT_S.start, 'cabin', 'down');
-  if (stopNeeded) act(ENGINE_STOP, ACT_S.stop, 'cabin', null);
-  if (startNeeded) {
-    // The gate and everything that wants a cold engine come first; there is no second first start.
-    for (const group of looks)
-      if (group.condition === 'cold' || group.condition === 'settled') chain(group.id, ENGINE_START);
-  }
-  for (const group of running) {
-    const warm = group.condition === 'hot' && !state.hot;
-    if (startNeeded) chain(ENGINE_START, group.id, warm ? WARM_UP_S : 0, warm ? 'warm-up' : null);
-    chain(group.id, ENGINE_STOP);
-  }
-  if (wasStarted)
-    for (const group of looks.filter((one) => rests.includes(one)))
-      chain(
-        ENGINE_STOP,
-        group.id,
-        group.condition === 'cold' ? COOL_S : SETTLE_S,
-        group.condition === 'cold' ? 'cool-down' : 'settle',
-      );
-  // The gate first, while it can be read; then what the house begins with.
-  const gate = looks.filter(
-    ({ station }) => station === 'cold' && notBefore('cold', state, hasEngine) === 0 && !wasStarted,
-  );
-  for (const first of gate) for (const look of looks) if (look.station !== 'cold') chain(first.id, look.id);
-  const begins = looks.filter(({ station, condition }) => station === input.beginWith && condition === 'any');
-  for (const first of begins)
-    for (const look of looks) if (look.station !== 'cold' && look.station !== first.station) chain(first.id, look.id);
-  for (const group of closing) for (const look of looks) chain(look.id, group.id);
-  if (stopNeeded) for (const group of closing) chain(ENGINE_STOP, group.id);
-  const oil = oilStops(act, chain, groups);
-  const lastRun = closing.filter(({ condition }) => condition === 'running' || condition === 'hot');
-  const withLast = hasEngine && (lastRun.length > 0 || oil.fill !== null);
-  if (withLast) {
-    act(LAST_START, ACT_S.start, 'cabin', 'down');
-    act(LAST_STOP, ACT_S.stop, 'cabin', null);
-    chain(LAST_START, LAST_STOP);
-    if (stopNeeded) chain(ENGINE_STOP, LAST_START);
-    if (oil.fill !== null) chain(oil.fill, LAST_START);
-    for (const look of looks) chain(look.id, LAST_START);
-    for (const group of lastRun) {
-      chain(
-        LAST_START,
-        group.id,
-        group.condition === 'hot' ? WARM_UP_S : 0,
-        group.condition === 'hot' ? 'warm-up' : null,
-      );
-      chain(group.id, LAST_STOP);
-    }
-    for (const group of closing) if (group.condition === 'settled') chain(LAST_STOP, group.id, SETTLE_S, 'settle');
-  }
+  const draft: Draft = { input, groups, looks, closing, stops: groups.map((group) => stopOf(group, input)), lags: [] };
+  const run = engineRun(draft);
+  ordered(draft);
+  if (run) for (const group of closing) chain(draft, ENGINE_STOP, group.id);
+  const oil = oilStops(draft, run !== null);
+  const hasLast = lastRun(draft, run !== null, oil.fill);
   const handsIn = groups
-    .filter(({ station, condition }) => HANDS_IN.includes(station) && condition !== 'running' && condition !== 'hot')
+    .filter((group) => HANDS_IN.includes(group.station) && !isRunning(group))
     .map(({ id }) => id)
     .concat(oil.stops);
   return {
     problem: {
-      stops,
-      lags,
+      stops: draft.stops,
+      lags: draft.lags,
       spans: [
-        ...(stopNeeded ? [{ from: startNeeded ? ENGINE_START : null, to: ENGINE_STOP, excluded: handsIn }] : []),
-        ...(withLast ? [{ from: LAST_START, to: LAST_STOP, excluded: handsIn }] : []),
+        ...(run ? [{ ...run, excluded: handsIn }] : []),
+        ...(hasLast ? [{ from: LAST_START, to: LAST_STOP, excluded: handsIn }] : []),
       ],
       start: { place: placeOf(input.at, axles), lift: state.lifted ? 'up' : 'down' },
       walkS: walkSeconds,
@@ -202,42 +167,108 @@ export function visitRoute(input: RouteInput): VisitRoute {
     },
     steps: new Map(groups.map(({ id, steps }) => [id, steps])),
   };
+}
 
-  /** The oil service that was begun, as stops of its own: plug out, filter, plug in after draining, fill. */
-  function oilStops(
-    add: typeof act,
-    follow: typeof chain,
-    all: readonly Group[],
-  ): { readonly stops: string[]; readonly fill: string | null } {
-    const ends = openEnds(acts);
-    const hangs = (kind: string) => ends.some(({ opened }) => opened.end === kind);
-    const begun = hangs('indicator') || hangs('drain-plug');
-    if (!begun) return { stops: [], fill: null };
-    const known = actsOf(acts, 'open').map(({ end }) => end);
-    const made: string[] = [];
-    const put = (id: string, seconds: number, place: RoutePlace, lift: Lift, notBeforeS = 0) => {
-      add(id, seconds, place, lift, notBeforeS);
-      made.push(id);
-    };
-    const drain = waitsOf(acts).find(({ kind, done }) => kind === 'drain' && !done);
-    if (!known.includes('drain-plug')) put('oil/drain', ACT_S.drain, 'under', 'up');
-    if (!known.includes('oil-filter') || hangs('oil-filter')) put('oil/filter', ACT_S.filter, 'under', 'up');
-    if (!known.includes('drain-plug') || hangs('drain-plug'))
-      put('oil/plug', ACT_S.plug, 'under', 'up', drain ? remainingS(drain, nowMs) : 0);
-    if (!known.includes('oil-fill') || ends.some(({ opened, filledL }) => opened.end === 'oil-fill' && filledL === 0))
-      put('oil/fill', ACT_S.fill, 'bonnet', 'down');
-    const has = (id: string) => made.includes(id);
-    if (has('oil/drain') && has('oil/plug')) follow('oil/drain', 'oil/plug', USUAL_WAIT_S.drain, 'drain');
-    for (const id of ['oil/filter', 'oil/plug']) if (has(id) && has('oil/fill')) follow(id, 'oil/fill');
-    const first = made[0];
-    // What is read before the oil goes, goes before; it drains well while it is warm.
-    if (first === 'oil/drain') {
-      for (const group of all) if (group.station === 'cold') follow(group.id, first);
-      if (stopNeeded) follow(ENGINE_STOP, first);
-    }
-    for (const group of all) if (group.station === 'closing') for (const id of made) follow(id, group.id);
-    return { stops: made, fill: has('oil/fill') ? 'oil/fill' : (made.at(-1) ?? null) };
+function stopOf(group: Group, { axles, hasEngine, secondsOf, state }: RouteInput): RouteStop {
+  return {
+    id: group.id,
+    seconds: group.steps.flatMap(({ points }) => points).reduce((sum, ref) => sum + secondsOf(ref), 0),
+    place: placeOf(group.stop, axles),
+    lift: liftOf(group),
+    notBeforeS: notBefore(group.condition, state, hasEngine),
+  };
+}
+
+/** The engine started for what wants it running, and stopped before what does not; null where it stays off. */
+function engineRun(draft: Draft): { readonly from: string | null; readonly to: string } | null {
+  const { looks } = draft;
+  const { hasEngine, state } = draft.input;
+  const running = looks.filter(isRunning);
+  if (!hasEngine || (running.length === 0 && !state.running)) return null;
+  const isStarted = !state.running;
+  if (isStarted) act(draft, ENGINE_START, ACT_S.start, 'cabin', 'down');
+  act(draft, ENGINE_STOP, ACT_S.stop, 'cabin', null);
+  // The gate and everything that wants a cold engine come first; there is no second first start.
+  if (isStarted) for (const group of looks.filter(isResting)) chain(draft, group.id, ENGINE_START);
+  for (const group of running) {
+    const isWarming = group.condition === 'hot' && !state.hot;
+    if (isStarted) chain(draft, ENGINE_START, group.id, ...(isWarming ? WARMING : NO_WAIT));
+    chain(draft, group.id, ENGINE_STOP);
   }
+  if (!isStarted)
+    for (const group of looks.filter(isResting))
+      chain(draft, ENGINE_STOP, group.id, ...(group.condition === 'cold' ? COOLING : SETTLING));
+  return { from: isStarted ? ENGINE_START : null, to: ENGINE_STOP };
+}
+type Wait = readonly [seconds: number, wait: WaitKind | null];
+const NO_WAIT: Wait = [0, null];
+const WARMING: Wait = [WARM_UP_S, 'warm-up'];
+const COOLING: Wait = [COOL_S, 'cool-down'];
+const SETTLING: Wait = [SETTLE_S, 'settle'];
+
+/** The gate first, while it can be read; then what the house begins with; closing up last. */
+function ordered(draft: Draft): void {
+  const { closing, looks } = draft;
+  const { beginWith, hasEngine, state } = draft.input;
+  const canRead = notBefore('cold', state, hasEngine) === 0 && !state.running;
+  for (const gate of looks.filter(({ station }) => station === 'cold' && canRead))
+    for (const look of looks) if (look.station !== 'cold') chain(draft, gate.id, look.id);
+  for (const first of looks.filter(({ station, condition }) => station === beginWith && condition === 'any'))
+    for (const look of looks)
+      if (look.station !== 'cold' && look.station !== first.station) chain(draft, first.id, look.id);
+  for (const group of closing) for (const look of looks) chain(draft, look.id, group.id);
+}
+
+/** The engine run once more for what is looked at then, and for new oil; whether it is. */
+function lastRun(draft: Draft, isStopped: boolean, fill: string | null): boolean {
+  const { closing, looks } = draft;
+  const running = closing.filter(isRunning);
+  if (!draft.input.hasEngine || (running.length === 0 && fill === null)) return false;
+  act(draft, LAST_START, ACT_S.start, 'cabin', 'down');
+  act(draft, LAST_STOP, ACT_S.stop, 'cabin', null);
+  chain(draft, LAST_START, LAST_STOP);
+  if (isStopped) chain(draft, ENGINE_STOP, LAST_START);
+  if (fill !== null) chain(draft, fill, LAST_START);
+  for (const look of looks) chain(draft, look.id, LAST_START);
+  for (const group of running) {
+    chain(draft, LAST_START, group.id, ...(group.condition === 'hot' ? WARMING : NO_WAIT));
+    chain(draft, group.id, LAST_STOP);
+  }
+  for (const group of closing) if (group.condition === 'settled') chain(draft, LAST_STOP, group.id, ...SETTLING);
+  return true;
+}
+
+/** The oil service that was begun, as stops of its own: plug out, filter, plug in after draining, fill. */
+function oilStops(draft: Draft, isStopped: boolean): { readonly stops: string[]; readonly fill: string | null } {
+  const { closing, groups } = draft;
+  const { acts, nowMs } = draft.input;
+  const ends = openEnds(acts);
+  const hangs = (kind: string) => ends.some(({ opened }) => opened.end === kind);
+  if (!hangs('indicator') && !hangs('drain-plug')) return { stops: [], fill: null };
+  const opened = actsOf(acts, 'open').map(({ end }) => end);
+  const notYet = (kind: EndKind) => !opened.includes(kind);
+  const made: string[] = [];
+  const put = (id: string, seconds: number, place: RoutePlace, lift: Lift, notBeforeS = 0) => {
+    act(draft, id, seconds, place, lift, notBeforeS);
+    made.push(id);
+  };
+  const drain = waitsOf(acts).find(({ kind, done }) => kind === 'drain' && !done);
+  const isEmpty = ends.some(({ opened: end, filledL }) => end.end === 'oil-fill' && filledL === 0);
+  if (notYet('drain-plug')) put('oil/drain', ACT_S.drain, 'under', 'up');
+  if (notYet('oil-filter') || hangs('oil-filter')) put('oil/filter', ACT_S.filter, 'under', 'up');
+  if (notYet('drain-plug') || hangs('drain-plug'))
+    put('oil/plug', ACT_S.plug, 'under', 'up', drain ? remainingS(drain, nowMs) : 0);
+  if (notYet('oil-fill') || isEmpty) put('oil/fill', ACT_S.fill, 'bonnet', 'down');
+  const has = (id: string) => made.includes(id);
+  if (has('oil/drain') && has('oil/plug')) chain(draft, 'oil/drain', 'oil/plug', USUAL_WAIT_S.drain, 'drain');
+  for (const id of ['oil/filter', 'oil/plug']) if (has(id) && has('oil/fill')) chain(draft, id, 'oil/fill');
+  // What is read before the oil goes, goes before; it drains well while it is warm.
+  if (has('oil/drain')) {
+    for (const group of groups) if (group.station === 'cold') chain(draft, group.id, 'oil/drain');
+    if (isStopped) chain(draft, ENGINE_STOP, 'oil/drain');
+  }
+  for (const group of closing) for (const id of made) chain(draft, id, group.id);
+  return { stops: made, fill: has('oil/fill') ? 'oil/fill' : (made.at(-1) ?? null) };
 }
 
 function notBefore(condition: Condition, state: VehicleState, hasEngine: boolean): number {
