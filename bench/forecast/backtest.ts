@@ -17,6 +17,7 @@ const GAUGES: Readonly<Record<WorldPart['kind'], { readonly u: number; readonly 
   pad: { u: Math.hypot(0.5 / Math.sqrt(12), 0.25), fresh: 0.35 },
 };
 
+/** One forecast of the bench with what came of it. */
 export interface Judged {
   readonly kind: WorldPart['kind'];
   readonly halfLife: boolean;

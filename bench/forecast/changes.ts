@@ -22,12 +22,14 @@ const QUIET_VISITS = 4;
 const EXPLAINS_VISITS = 5;
 const YEAR = 365.25;
 
+/** Found changes against false alarms at one threshold. */
 export interface CurvePoint {
   readonly threshold: number;
   readonly found: number;
   readonly falsePerYear: number;
 }
 
+/** How well changes of wear are found, beside the plain method. */
 export interface ChangeStudy {
   readonly events: number;
   readonly vehicleYears: number;

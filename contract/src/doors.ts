@@ -20,6 +20,7 @@ export const DOORS = {
   rulebooks: { method: 'get', path: '/api/rulebooks' },
   previewRulebook: { method: 'post', path: '/api/rulebooks/preview' },
 } as const;
+/** An endpoint by its name. */
 export type EndpointName = keyof typeof DOORS;
 
 /** Photos go up as raw JPEG bytes to `/api/photos/:id` and are the one exchange that is not JSON. */

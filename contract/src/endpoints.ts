@@ -13,6 +13,7 @@ import { reportSchema, trendSchema } from './trend';
 /** Who may call: anyone, anyone signed in, or a workshop lead. */
 export type Access = 'anyone' | 'signed-in' | 'lead';
 
+/** What an endpoint takes and gives, and who may call it. */
 export interface Endpoint<
   Params extends z.ZodType = z.ZodType,
   Body extends z.ZodType = z.ZodType,
@@ -175,6 +176,9 @@ export const ENDPOINTS = {
     answer: rulebookPreviewSchema,
   }),
 } as const satisfies Record<EndpointName, Endpoint>;
+/** What an endpoint is sent. */
 export type BodyOf<N extends EndpointName> = z.input<(typeof ENDPOINTS)[N]['body']>;
+/** What an endpoint's address holds. */
 export type ParamsOf<N extends EndpointName> = z.input<(typeof ENDPOINTS)[N]['params']>;
+/** What an endpoint answers. */
 export type AnswerOf<N extends EndpointName> = z.output<(typeof ENDPOINTS)[N]['answer']>;

@@ -101,6 +101,7 @@ export const boardPartSchema = z.object({
   /** Wear beside what its kind wears on the fleet: 1 is the same. */
   besidePeers: z.number().nullable(),
 });
+/** A part on the fleet board: when it runs out, and how surely. */
 export type BoardPart = z.infer<typeof boardPartSchema>;
 
 export const vehicleBoardSchema = z.object({
@@ -116,12 +117,14 @@ export const vehicleBoardSchema = z.object({
   changes: z.array(changeNoteSchema),
   leaks: z.array(leakSpotSchema),
 });
+/** What the fleet board knows of one vehicle. */
 export type VehicleBoard = z.infer<typeof vehicleBoardSchema>;
 
 export const fleetBoardSchema = z.object({
   learnedAt: instantSchema.nullable(),
   vehicles: z.array(vehicleBoardSchema),
 });
+/** What runs out in the whole fleet, and since when that is known. */
 export type FleetBoard = z.infer<typeof fleetBoardSchema>;
 
 const lossSchema = z.object({ loss: z.number(), ours: z.number(), count: z.number() }).nullable();
@@ -158,4 +161,5 @@ export const scorecardSchema = z.object({
     }),
   ),
 });
+/** How well forecasts, gauges and hands held so far. */
 export type Scorecard = z.infer<typeof scorecardSchema>;

@@ -14,6 +14,7 @@ export const lifeSchema = z.object({
   visits: z.array(visitSchema),
   entries: z.array(storedLifeEntrySchema),
 });
+/** Everything that is known of one vehicle: its sheet, its visits, and what happened between them. */
 export type Life = z.infer<typeof lifeSchema>;
 
 /** A life an older program told, each of its records lifted to today's shape. What is none passes through, to be refused by the schema. */
@@ -42,6 +43,7 @@ export const visitSummarySchema = z.object({
   grade: z.enum(GRADES).nullable(),
   counts: z.record(z.enum(GRADES), z.number()).nullable(),
 });
+/** A visit in one line of the yard. */
 export type VisitSummary = z.infer<typeof visitSummarySchema>;
 
 /** One vehicle in the yard: its last signed visit, and the one that is half done. */
@@ -50,4 +52,5 @@ export const yardEntrySchema = z.object({
   last: visitSummarySchema.nullable(),
   open: visitSummarySchema.nullable(),
 });
+/** One vehicle in the yard: its last signed visit, and the one that is half done. */
 export type YardEntry = z.infer<typeof yardEntrySchema>;

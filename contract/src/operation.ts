@@ -34,7 +34,9 @@ export const OPERATION_RECORDS = {
   'entry.put': lifeEntryRecord,
   'rulebook.put': rulebookRecord,
 } as const;
+/** What a device can change, by the name of the change. */
 export type OperationKind = keyof typeof OPERATION_RECORDS;
+/** What a change of one kind carries. */
 export type OperationBody<K extends OperationKind> =
   (typeof OPERATION_RECORDS)[K] extends RecordKind<infer Body> ? Body : never;
 
@@ -114,4 +116,5 @@ export const operationOutcomeSchema = z.object({
   status: z.enum(['applied', 'repeated', 'refused']),
   refusal: z.enum(REFUSALS).nullable(),
 });
+/** What became of a change that was sent. */
 export type OperationOutcome = z.infer<typeof operationOutcomeSchema>;

@@ -30,4 +30,5 @@ export const REFUSALS = [
   'no-entry',
   'cannot-be-kept',
 ] as const;
+/** Why a change was not taken, as a code that words hang on. */
 export type Refusal = (typeof REFUSALS)[number];

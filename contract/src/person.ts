@@ -2,9 +2,11 @@ import { z } from 'zod';
 import { idSchema, textSchema } from './records/shapes';
 
 export const ROLES = ['inspector', 'lead'] as const;
+/** What a person may do in the workshop. */
 export type Role = (typeof ROLES)[number];
 
 export const personSchema = z.object({ id: idSchema, name: z.string(), role: z.enum(ROLES) });
+/** Somebody of the workshop, as others see them. */
 export type Person = z.infer<typeof personSchema>;
 
 const nameSchema = textSchema(60).trim().min(1);

@@ -7,6 +7,7 @@ export const fieldErrorSchema = z.object({
   /** What is allowed there. */
   message: z.string(),
 });
+/** What is wrong with one field of what was sent, and what is allowed there. */
 export type FieldError = z.infer<typeof fieldErrorSchema>;
 
 /** RFC 9457 problem details, with a code of ours that words hang on. */
@@ -18,6 +19,7 @@ export const problemSchema = z.object({
   detail: z.string().optional(),
   errors: z.array(fieldErrorSchema).optional(),
 });
+/** Why a request was refused, as it goes over the wire. */
 export type Problem = z.infer<typeof problemSchema>;
 
 /** Zod's issues as field errors; unknown fields are named one by one. */

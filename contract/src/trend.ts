@@ -66,6 +66,7 @@ export const trendSchema = z.object({
   limit: z.number(),
   basis: z.enum(BASES),
 });
+/** A series of readings with its forecast, for one part. */
 export type Trend = z.infer<typeof trendSchema>;
 
 /** What a report states, graded by the server from what it holds. */
@@ -90,4 +91,5 @@ export const reportSchema = z.object({
   notSeen: z.array(z.string()),
   runOut: z.array(trendSchema),
 });
+/** What a report states, graded by the server from what it holds. */
 export type ReportData = z.infer<typeof reportSchema>;

@@ -226,6 +226,7 @@ export { placardAt, tyreTemperature, type GradingContext } from './grading/compa
 export { tyreAgeYears } from './grading/tyreAge';
 export { judgeValue, type Judgement } from './grading/judgeValue';
 export { PLACARD_TEMPERATURE_C, pressureAtReference, pressureFromReference } from './grading/pressureAtReference';
+export { entryOf, isOneOf, oneOf, recordOf, typedKeys } from './sums/keyed';
 export { CLOSE_CALL_FACTOR, standardUncertainty } from './sums/uncertainty';
 export {
   createGrader,

@@ -1,6 +1,7 @@
 import sharp from 'sharp';
 import { seededRandom } from '@weskopos/core/simulated';
 
+/** What a drawn stand-in for a photo shows. */
 export type DrawnSubject = 'pad' | 'tread' | 'leak' | 'belt';
 
 const SIDE = { width: 960, height: 720 } as const;

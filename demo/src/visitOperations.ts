@@ -32,6 +32,7 @@ const OIL_POINTS: readonly string[] = ['cold.oil', 'oil.level', 'close.level'];
 const COOLANT_POINTS: readonly string[] = ['cold.coolant', 'coolant.level'];
 const MINUTE_MS = 60_000;
 
+/** A demo visit as its changes, and the photos they name. */
 export interface DrawnVisit {
   readonly operations: readonly Operation[];
   /** Photo ids by the point they belong to, to be drawn and kept. */

@@ -46,6 +46,7 @@ export interface StoryVisit {
   readonly acts?: readonly (readonly [minute: number, act: ActContent])[];
 }
 
+/** A part renewed in the demo's story. */
 export interface Renewal {
   readonly part: 'tyre' | 'pads';
   readonly places: readonly string[];
@@ -54,6 +55,7 @@ export interface Renewal {
   readonly told: boolean;
 }
 
+/** What happens to one vehicle of the demo. */
 export interface Story {
   readonly vehicle: Omit<Vehicle, 'id'>;
   /** Wear by place, distances from the first visit. Tread is the centre; the edges follow from it. */

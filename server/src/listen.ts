@@ -6,6 +6,7 @@ import { createApp } from './createApp';
 /** Requests still running after this long are cut off, so that a stop ends within five seconds. */
 const GRACE_MS = 3000;
 
+/** A server that listens. */
 export interface Running {
   readonly port: number;
   /** Finishes open requests, then closes what the context opened. */

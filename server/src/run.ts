@@ -7,6 +7,7 @@ const ROOT = path.resolve(__dirname, '..', '..');
 /** How often it is looked whether a copy of the database is due. */
 const CHECKPOINT_EVERY_MS = 60 * 60 * 1000;
 
+/** What a start may do besides serving. */
 export interface RunOptions {
   /** Done before anybody is let in. @returns lines to print once the server is ready */
   readonly prepare?: (context: Context) => Promise<readonly string[]>;

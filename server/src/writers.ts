@@ -1,3 +1,4 @@
+import { entryOf } from '@weskopos/core';
 import { putAct } from './inspections/actWriter';
 import { putFinding } from './inspections/findingWriter';
 import { signInspection } from './inspections/signWriter';
@@ -27,5 +28,5 @@ const BY_KIND: { readonly [K in Kind]: Writer<BodyOf<K>> } = {
 
 /** How each kind of change is taken; undefined for a kind this program does not know. */
 export const WRITERS: Writers = {
-  of: (kind) => (kind in BY_KIND ? BY_KIND[kind as Kind] : undefined),
+  of: (kind) => entryOf<Writer<never>>(BY_KIND, kind),
 };

@@ -7,6 +7,7 @@ import { OWN_FINGER } from './ownFinger';
 import { TapeDrawing } from './TapeDrawing';
 import { fromShare, keyMoves, stepped, type TapeGauge } from './tapeScale';
 
+/** What a tape is given: what it measures, what stands on it, and what a finger does. */
 export interface TapeProps {
   readonly measure: MeasureCode;
   /** What it is to assistive technology, e.g. `Tread outer, nearside front`. */

@@ -2,6 +2,7 @@ import type { Operation, Refusal } from '@weskopos/contract';
 import { OPERATION_VERSIONS } from '@weskopos/contract/device';
 import { openDB, type DBSchema, type IDBPTransaction, type StoreNames } from 'idb';
 
+/** A change the workshop did not take, with why. */
 export interface RefusedOperation {
   readonly operation: Operation;
   readonly refusal: Refusal | 'invalid';
@@ -78,6 +79,7 @@ async function liftDocuments(transaction: Upgrading): Promise<void> {
 const photoOfFifth = (sent: boolean) =>
   ({ state: sent ? 'refused' : 'waiting', reason: sent ? 'not-a-picture' : null }) as const;
 
+/** How the device's store is opened. */
 export interface StoreOptions {
   readonly name?: string;
   /** An older tab holds the store: it opens when that one is closed. */

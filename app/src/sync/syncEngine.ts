@@ -4,6 +4,7 @@ import type { DeviceStore } from './deviceStore';
 import { mayGo } from './dependencies';
 import { ServerFailed, ServerProblem, Unreachable } from './transport';
 
+/** How what waits on the device stands with the workshop. */
 export interface SyncState {
   /** Changes and photos still on this device only. */
   readonly waiting: number;
@@ -18,6 +19,7 @@ export interface SyncState {
   readonly link: 'idle' | 'sending' | 'unreachable' | 'signed-out' | 'full' | 'newer';
 }
 
+/** What the sync needs of the world around it. */
 export interface SyncPorts {
   readonly store: DeviceStore;
   /** Whose session it is; null while signed out. */
@@ -164,6 +166,7 @@ export function createSync(ports: SyncPorts) {
   return { record, recordPhoto, kick };
 }
 
+/** The device's queue on its way to the workshop. */
 export type Sync = ReturnType<typeof createSync>;
 
 /** Answers that are about the picture itself: too large, of no kind that is taken, not readable. */

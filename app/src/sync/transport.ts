@@ -1,3 +1,4 @@
+import { entryOf } from '@weskopos/core';
 import type { AnswerOf, BodyOf, ParamsOf, Problem } from '@weskopos/contract';
 import { DOORS, GUARD_HEADER, PHOTO_PATH, isProblem, type EndpointName } from '@weskopos/contract/device';
 
@@ -20,6 +21,7 @@ export class ServerProblem extends Error {
 
 const TIME_LIMIT_MS = 20_000;
 
+/** What a transport needs of the world around it. */
 export interface TransportPorts {
   readonly fetch: (path: string, init: RequestInit) => Promise<Response>;
   /** Hears the server's time with every answer of its own, epoch ms. */
@@ -46,7 +48,7 @@ export function createTransport(ports: TransportPorts): Transport {
     ) => {
       const { method, path } = DOORS[name];
       const filled = path.replace(/:(\w+)/g, (_, key: string) =>
-        encodeURIComponent(String((params as Record<string, unknown> | undefined)?.[key])),
+        encodeURIComponent(String(entryOf<unknown>({ ...params }, key))),
       );
       const answer = await request(ports, filled, {
         method: method.toUpperCase(),

@@ -102,7 +102,7 @@ export function undoLast(visitId: string): PointRef | undefined {
 }
 
 /** The server stamps who; the wire shape has no place for it. */
-function withoutAuthor(finding: Finding): Finding {
-  const { by: _by, ...rest } = finding as Finding & { by?: string };
+function withoutAuthor(finding: Finding & { readonly by?: string }): Finding {
+  const { by: _by, ...rest } = finding;
   return rest;
 }

@@ -1,11 +1,13 @@
 import type { Bound, Finding, FindingChange, MeasureCode, Phase, Reading, Spot } from '@weskopos/core';
 
+/** Which reading of a point: what is measured, where, and whether as found or as left. */
 export interface Slot {
   readonly measure: MeasureCode;
   readonly spot: Spot;
   readonly phase: Phase;
 }
 
+/** How a value becomes a reading. */
 export interface ReadingOptions {
   /** Adds the value as a repeat instead of replacing what was read. */
   readonly again?: boolean;

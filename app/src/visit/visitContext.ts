@@ -29,6 +29,7 @@ import {
 } from '@weskopos/core';
 import { withReading } from './readings';
 
+/** What was seen of a point at an earlier visit, with that visit. */
 export interface Look {
   readonly finding: Finding;
   readonly visit: Visit;

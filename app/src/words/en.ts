@@ -1,3 +1,4 @@
+import { asTable } from './en/asTable';
 import { failureWords, refusedWords, storageWords, syncWords } from './en/sync';
 import type {
   Access,
@@ -40,9 +41,9 @@ export const en = {
   system: points.system,
   spot: points.spot,
   measure: points.measure,
-  step: { brake: 'Brake', 'tyre.pressure': 'Pressure' } as Record<string, string>,
-  stop: { ...points.station, under: 'Underside' } as Record<string, string>,
-  stopShort: {
+  step: asTable({ brake: 'Brake', 'tyre.pressure': 'Pressure' }),
+  stop: asTable({ ...points.station, under: 'Underside' }),
+  stopShort: asTable({
     cold: 'Cold',
     bonnet: 'Bon',
     cabin: 'Cab',
@@ -50,8 +51,8 @@ export const en = {
     under: 'Und',
     plant: 'Mach',
     closing: 'Close',
-  } as Record<string, string>,
-  deck: { bonnet: 'Bonnet', wheels: 'Wheels', under: 'Underside' } as Record<string, string>,
+  }),
+  deck: asTable({ bonnet: 'Bonnet', wheels: 'Wheels', under: 'Underside' }),
   /** How the two sides are called by each school: near the kerb or not, left or right, the driver's or not. */
   side: {
     kerb: { near: 'nearside', off: 'offside' },
@@ -147,6 +148,7 @@ export const en = {
   },
 };
 
+/** Every word of the interface; a second language is another table of this shape. */
 export type Dictionary = typeof en;
 /** The language in use. */
 export const words: Dictionary = en;

@@ -141,7 +141,7 @@ export function placeWords(place: string, axles: number): string {
   const [, number, side, twin] = match;
   const axle = number === '1' ? 'front' : Number(number) === axles ? 'rear' : `axle ${number}`;
   if (!side) return axle.startsWith('axle') ? axle : `${axle} axle`;
-  const called = words.side[house.positionWords][nearOrOff(side as 'L' | 'R')];
+  const called = words.side[house.positionWords][nearOrOff(side === 'L' ? 'L' : 'R')];
   return `${called} ${axle}${twin ? (twin === 'o' ? ', outer' : ', inner') : ''}`;
 }
 
@@ -151,7 +151,7 @@ export function placeInitials(place: string, axles: number): string {
   if (!match) return place;
   const [, number, side, twin] = match;
   const axle = number === '1' ? 'F' : Number(number) === axles ? 'R' : (number ?? '');
-  const initials = side ? words.sideInitial[house.positionWords][nearOrOff(side as 'L' | 'R')] : '';
+  const initials = side ? words.sideInitial[house.positionWords][nearOrOff(side === 'L' ? 'L' : 'R')] : '';
   return `${initials}${axle}${twin ?? ''}`;
 }
 

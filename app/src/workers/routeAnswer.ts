@@ -4,6 +4,7 @@ import type { RouteLeg, RouteProblem, UsedWait } from '@weskopos/core/routing';
 /** A problem as it crosses to the worker: without what is no data. */
 export type RouteQuestion = Omit<RouteProblem, 'walkS'>;
 
+/** A planned route as the worker tells it. */
 export interface RouteAnswer {
   readonly legs: readonly RouteLeg[];
   readonly totalS: number;

@@ -3,6 +3,7 @@ import type { ShrinkAnswer } from './shrinkPhoto.worker';
 /** Larger than any camera's file, smaller than what stalls a phone. */
 const MOST_FILE_BYTES = 30 * 1024 * 1024;
 
+/** A photo made small enough to keep, or why it cannot be. */
 export type ShrunkPhoto =
   { readonly blob: Blob } | { readonly refusal: 'too-large' | 'not-a-picture' | 'too-many-pixels' };
 

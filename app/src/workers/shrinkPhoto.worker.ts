@@ -1,6 +1,7 @@
 import { PHOTO_LIMITS } from '@weskopos/contract/device';
 import { imageSize } from 'image-size';
 
+/** What the worker says of a photo it was given. */
 export interface ShrinkAnswer {
   readonly blob?: Blob;
   readonly refusal?: 'not-a-picture' | 'too-many-pixels';

@@ -61,6 +61,7 @@ export const actSchema: z.ZodType<Act> = z.discriminatedUnion('kind', kinds);
 export const storedActSchema: z.ZodType<StoredAct> = z
   .looseObject({ by: z.string() })
   .transform(({ by, ...act }) => ({ ...actSchema.parse(act), by }));
+/** An act with who did it. */
 export type StoredAct = Act & { readonly by: string };
 
 export const actRecord = recordKind<Act>({ name: 'act', schema: actSchema, versionOf: () => 1, upgrades: [] });

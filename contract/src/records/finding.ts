@@ -198,4 +198,5 @@ export const findingTable: Table<Finding> = {
 
 /** A finding as the server gives it back: with who made it. */
 export const storedFindingSchema: z.ZodType<StoredFinding> = plainFindingSchema.extend({ by: z.string() });
+/** An entry with who made it. */
 export type StoredFinding = Finding & { readonly by: string };

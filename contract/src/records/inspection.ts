@@ -113,4 +113,5 @@ export const visitSchema = z.object({
   inspector: z.string(),
   signedBy: z.string().nullable(),
 });
+/** An inspection with its entries, its acts, and who did it. */
 export type Visit = z.infer<typeof visitSchema>;

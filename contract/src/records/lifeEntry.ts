@@ -66,6 +66,7 @@ export const lifeEntrySchema: z.ZodType<LifeEntry> = z.discriminatedUnion('kind'
 export const storedLifeEntrySchema: z.ZodType<StoredLifeEntry> = z
   .looseObject({ by: z.string() })
   .transform(({ by, ...entry }) => ({ ...lifeEntrySchema.parse(entry), by }));
+/** A life entry with who wrote it down. */
 export type StoredLifeEntry = LifeEntry & { readonly by: string };
 
 export const lifeEntryRecord = recordKind<LifeEntry>({

@@ -6,6 +6,7 @@ import {
   FLUIDS,
   GRADES,
   HOUSE_CHOICES,
+  HOUSE_QUESTIONS,
   LAMPS,
   LEAK_GRADES,
   LEAK_STAGES,
@@ -14,12 +15,15 @@ import {
   OFFERED,
   POINT_CODES,
   UNIT_CHOICES,
+  UNIT_QUESTIONS,
   USUAL_HOUSE_RULES,
   VEHICLE_CLASSES,
   VOCABULARIES,
   VOCABULARY_NAMES,
   WORD_GRADES,
   WORDS,
+  isOneOf,
+  recordOf,
   rulebookProblems,
   type HouseRules,
   type LimitSheet,
@@ -65,13 +69,13 @@ const wordGrades = Object.fromEntries(
     z
       .partialRecord(z.enum(WORDS), z.enum(WORD_GRADES))
       .refine(
-        (grades) => Object.keys(grades).every((word) => (VOCABULARIES[name] as readonly string[]).includes(word)),
+        (grades) => Object.keys(grades).every((word) => isOneOf<string>(VOCABULARIES[name], word)),
         'only words of this vocabulary',
       ),
   ]),
 );
 const each = <K extends string, V extends z.ZodType>(keys: readonly K[], value: V) =>
-  z.strictObject(Object.fromEntries(keys.map((key) => [key, value])) as Record<K, V>);
+  z.strictObject(recordOf(keys, () => value));
 
 const limitSheetSchema = z.strictObject({
   code: codeSchema,
@@ -95,15 +99,8 @@ const templateSchema = z.strictObject({
   offeredTo: z.enum(OFFERED),
 }) satisfies z.ZodType<Template>;
 
-const choices = Object.fromEntries(
-  Object.entries(HOUSE_CHOICES).map(([question, schools]) => [
-    question,
-    z.enum(schools as unknown as readonly [string]),
-  ]),
-);
-const units = Object.fromEntries(
-  Object.entries(UNIT_CHOICES).map(([question, ways]) => [question, z.enum(ways as unknown as readonly [string])]),
-);
+const choices = recordOf(HOUSE_QUESTIONS, (question) => z.enum<readonly string[]>(HOUSE_CHOICES[question]));
+const units = recordOf(UNIT_QUESTIONS, (question) => z.enum<readonly string[]>(UNIT_CHOICES[question]));
 const houseSchema = z.strictObject({
   ...choices,
   units: z.strictObject(units),
@@ -181,4 +178,5 @@ export const rulebookPreviewSchema = z.object({
   /** All changes there are, by what became of what. */
   totals: z.array(z.object({ before: z.enum(GRADES), after: z.enum(GRADES), points: z.number().int() })),
 });
+/** What a version of the rules would change, before it is saved. */
 export type RulebookPreview = z.infer<typeof rulebookPreviewSchema>;

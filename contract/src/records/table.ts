@@ -22,8 +22,10 @@ export interface List {
   /** The column that numbers the items; without one they come in the order of their columns. */
   readonly position?: string;
 }
+/** Where a field of a record lies in the database: a column, a group of them, or a table of its own. */
 export type Field = Column | Group | List;
 
+/** Where each field of a record lies in the database. */
 export interface Table<Flat> {
   readonly table: string;
   readonly fields: { readonly [K in keyof Flat]-?: Field };

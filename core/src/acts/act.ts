@@ -11,6 +11,7 @@ export const STATE_CHANGES = [
   'helper-here',
   'helper-gone',
 ] as const;
+/** What is done to the vehicle that changes what can be read. */
 export type StateChange = (typeof STATE_CHANGES)[number];
 
 /** What runs by itself while the inspector does something else. */
@@ -24,6 +25,7 @@ export const WAIT_KINDS = [
   'battery-rest',
   'drops',
 ] as const;
+/** Something that runs by itself while the inspector goes on. */
 export type WaitKind = (typeof WAIT_KINDS)[number];
 
 /** Usual lengths, s; the workshop's own custom where the spec sheet is silent. */
@@ -42,6 +44,7 @@ export const WAIT_RANGE_S = { least: 10, most: 24 * 3600 } as const;
 
 /** The cold gate's questions: any *no* means do not start. */
 export const GATE_QUESTIONS = ['oil', 'coolant', 'belts', 'dry'] as const;
+/** What the cold gate asks before the key is turned. */
 export type GateQuestion = (typeof GATE_QUESTIONS)[number];
 
 /** What proves that something opened is closed again. Null: not said. */
@@ -67,6 +70,7 @@ export const PROOF_DOUBTS = [
   'washer-reused',
   'seal-not-seen',
 ] as const;
+/** What is odd about a proof, as a code that words hang on. */
 export type ProofDoubtCode = (typeof PROOF_DOUBTS)[number];
 
 export const NO_PROOF: EndProof = {
@@ -101,14 +105,17 @@ export type ActContent =
   /** A wait heard, or stopped before its time. */
   | { readonly kind: 'wait-done'; readonly waits: string };
 
+/** What an act is, by its kind. */
 export type ActKind = ActContent['kind'];
 
+/** Something done to the vehicle in a visit; appended, never changed. */
 export type Act = ActContent & {
   readonly id: string;
   readonly inspectionId: string;
   /** When it was done, ISO 8601, by the device's corrected clock. */
   readonly at: string;
 };
+/** An act of one kind. */
 export type ActOf<K extends ActKind> = Extract<Act, { readonly kind: K }>;
 
 /** The acts of one kind, oldest first. */

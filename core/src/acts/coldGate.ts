@@ -12,8 +12,10 @@ const POINT_OF: Readonly<Record<GateQuestion, PointCode>> = {
   dry: 'cold.pool',
 };
 
+/** What the gate knows: `open` until somebody looked. */
 export type GateAnswer = 'yes' | 'no' | 'open';
 
+/** What must be seen before the first start, and whether the engine may be started. */
 export interface ColdGate {
   /** Only what the vehicle has. */
   readonly answers: readonly { readonly question: GateQuestion; readonly answer: GateAnswer }[];

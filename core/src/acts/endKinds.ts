@@ -1,9 +1,11 @@
+import { typedKeys } from '../sums/keyed';
 import type { Caution } from '../catalogue/points/point';
 import type { Fastener, SpecFluidName } from '../vehicle/specSheet';
 
 /** What a closing must tell. */
 export type ProofField = 'torqueNm' | 'litres' | 'level' | 'fasteners' | 'washer' | 'oldSealSeen' | 'onGround';
 
+/** What closing an end of one kind asks for. */
 export interface EndRule {
   readonly proof: readonly ProofField[];
   /** Whose torque the spec sheet tells. */
@@ -41,7 +43,7 @@ const RULES = {
 
 /** What can be left open. */
 export type EndKind = keyof typeof RULES;
-export const END_KINDS = Object.keys(RULES) as EndKind[];
+export const END_KINDS = typedKeys(RULES);
 
 /** What closing an end of this kind must prove, and what the spec sheet says to it. */
 export function endRule(end: EndKind): EndRule {

@@ -1,3 +1,4 @@
+import { entryOf } from '../sums/keyed';
 import type { HouseRules } from '../house/houseRules';
 import { capacityL, torqueOf, type SpecSheet } from '../vehicle/specSheet';
 import { toStored } from '../units/units';
@@ -35,10 +36,16 @@ export interface ProofContext {
   readonly house: Pick<HouseRules, 'drainWasher'>;
 }
 
+/** Why an end cannot be closed yet, and what is allowed. */
 export interface ProofProblem {
   readonly field: ProofField;
   readonly code: 'missing' | 'out-of-range';
   readonly allowed: string;
+}
+
+interface Range {
+  readonly least: number;
+  readonly most: number;
 }
 
 /** Largest values that could be true. */
@@ -55,9 +62,8 @@ export function proofProblems(end: ActOf<'open'>, proof: EndProof): ProofProblem
     const value = proof[field];
     if (value === null) return [{ field, code: 'missing', allowed }];
     if (field === 'onGround') return value === true ? [] : [{ field, code: 'out-of-range', allowed }];
-    if (typeof value !== 'number') return [];
-    const range =
-      field === 'fasteners' ? { least: 0, most: end.fasteners ?? 0 } : PROOF_RANGES[field as keyof typeof PROOF_RANGES];
+    const range = field === 'fasteners' ? { least: 0, most: end.fasteners ?? 0 } : entryOf<Range>(PROOF_RANGES, field);
+    if (typeof value !== 'number' || !range) return [];
     return value >= range.least && value <= range.most ? [] : [{ field, code: 'out-of-range', allowed }];
   });
 }
@@ -88,6 +94,7 @@ const CAPACITY_OVER = 0.05;
 /** How near the other unit must come for a slip of unit to be named. */
 const UNIT_SLIP = 0.06;
 
+/** What is odd about a proof: asked once, then kept. */
 export interface ProofDoubt {
   readonly code: ProofDoubtCode;
   /** What the spec sheet or the opening says; null where it is a matter of the house's custom. */

@@ -20,8 +20,10 @@ export const OIL_STEPS = [
   'stick',
   'reset',
 ] as const;
+/** A step of an oil service. */
 export type OilStep = (typeof OIL_STEPS)[number];
 
+/** An oil service as far as it has come. */
 export interface OilService {
   /** Passed over: what may be left out, and what came after it is done. */
   readonly steps: readonly { readonly step: OilStep; readonly done: boolean; readonly passedOver: boolean }[];

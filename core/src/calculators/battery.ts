@@ -18,6 +18,7 @@ const AGM: readonly (readonly [number, number])[] = [
   [12.85, 100],
 ];
 
+/** How full a battery is, as far as its rest voltage tells. */
 export type StateOfCharge =
   | { readonly status: 'about'; readonly percent: number }
   | { readonly status: 'empty' }

@@ -1,6 +1,7 @@
 /** Drops of oil or coolant in a millilitre, about. */
 const DROPS_PER_ML = 20;
 
+/** What a counted drip loses, and how long what is there lasts. */
 export interface DripLoss {
   readonly mlPerHour: number;
   readonly mlPerDay: number;

@@ -4,6 +4,7 @@ import { differenceInCalendarDays } from 'date-fns/differenceInCalendarDays';
 import { formatISO } from 'date-fns/formatISO';
 import { parseISO } from 'date-fns/parseISO';
 
+/** When something was done last, and how often it is to be. */
 export interface DueQuestion {
   /** Day of the last time, ISO date, and what the meter stood at. */
   readonly lastOn: string;
@@ -19,6 +20,7 @@ export interface DueQuestion {
   readonly perDay: number | null;
 }
 
+/** When it is to be done next, and which of the two limits comes first. */
 export interface DueAnswer {
   readonly by: 'months' | 'distance';
   /** ISO date; null for a distance without a known use. */

@@ -1,3 +1,4 @@
+/** The measures of a filter and of where it is to sit. */
 export interface FilterFitQuestion {
   /** Thread of the filter and of the spigot: diameter and pitch, mm. */
   readonly filter: {
@@ -17,8 +18,10 @@ export interface FilterFitQuestion {
 }
 
 export const FILTER_MISFITS = ['thread', 'pitch', 'seal-inside', 'seal-outside'] as const;
+/** What does not fit, as a code that words hang on. */
 export type FilterMisfit = (typeof FILTER_MISFITS)[number];
 
+/** Whether a filter fits, and what is not known about it. */
 export interface FilterFit {
   readonly misfits: readonly FilterMisfit[];
   /** It screws on and seals, but nobody knows when its by-pass opens. */

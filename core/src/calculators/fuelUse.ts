@@ -1,3 +1,4 @@
+/** One time at the pump. */
 export interface FuelFill {
   /** Odometer, km. */
   readonly km: number;
@@ -5,6 +6,7 @@ export interface FuelFill {
   readonly full: boolean;
 }
 
+/** What was used between two full tanks. */
 export interface FuelStretch {
   readonly fromKm: number;
   readonly toKm: number;

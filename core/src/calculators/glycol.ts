@@ -1,6 +1,7 @@
 import { interpolate } from '../sums/interpolate';
 
 export const GLYCOLS = ['ethylene', 'propylene'] as const;
+/** A kind of antifreeze with a table of its own. */
 export type Glycol = (typeof GLYCOLS)[number];
 
 /** Freeze point by share of glycol, % by volume → °C (ASHRAE Handbook Fundamentals, aqueous solutions). */

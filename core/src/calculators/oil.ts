@@ -1,6 +1,7 @@
 /** Of what is missing, this much goes in first; then settle and read again. */
 const FIRST_SHARE = 0.75;
 
+/** What to do about the oil by where it stands on the stick. */
 export type StickAdvice =
   | { readonly status: 'add'; readonly litres: number; readonly firstLitres: number }
   | { readonly status: 'remove'; readonly litres: number }

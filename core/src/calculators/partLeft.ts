@@ -1,3 +1,4 @@
+/** How much of a part is left, and how far it goes at the rate it had. */
 export interface PartLeft {
   /** Share of what could be worn that is left, 0 to 1. */
   readonly share: number;

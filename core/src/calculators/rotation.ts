@@ -2,8 +2,10 @@ import type { MakeUp } from '../vehicle/makeUp';
 import type { HouseRules } from '../house/houseRules';
 
 export const CORNERS = ['1L', '1R', '2R', '2L'] as const;
+/** A corner of a car with four wheels: axle and side. */
 export type Corner = (typeof CORNERS)[number];
 
+/** What decides which tyre may go where. */
 export interface RotationQuestion {
   /** Least tread at each corner, mm. */
   readonly tread: Readonly<Record<Corner, number>>;
@@ -17,6 +19,7 @@ export interface RotationQuestion {
 }
 
 export const ROTATION_PATTERNS = ['same-side', 'forward-cross', 'rearward-cross', 'x', 'with-spare'] as const;
+/** A way to move tyres round, by its code. */
 export type RotationPattern = (typeof ROTATION_PATTERNS)[number];
 /** Where the tyre that goes to each corner comes from. */
 export type RotationMoves = Readonly<Record<Corner, Corner | 'SP'>>;
@@ -28,6 +31,7 @@ const MOVES: Record<Exclude<RotationPattern, 'with-spare'>, RotationMoves> = {
   x: { '1L': '2R', '1R': '2L', '2R': '1L', '2L': '1R' },
 };
 
+/** How to rotate, or why not to. */
 export type RotationAnswer =
   | { readonly status: 'rotate'; readonly pattern: RotationPattern; readonly from: RotationMoves }
   | { readonly status: 'leave'; readonly why: 'staggered' | 'gains-nothing' };

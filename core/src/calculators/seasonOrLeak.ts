@@ -1,5 +1,6 @@
 import { pressureAtReference, pressureFromReference } from '../grading/pressureAtReference';
 
+/** A tyre's pressure at two times, with its temperature at each. */
 export interface TyrePressure {
   readonly place: string;
   /** Gauge pressure then and now, kPa, with the tyre's temperature, °C. */
@@ -11,6 +12,7 @@ export interface TyrePressure {
   readonly inflatedSince: boolean;
 }
 
+/** How much of a tyre's loss the cold explains, and how much it does not. */
 export interface TyreLoss {
   readonly place: string;
   /** What the change in temperature alone explains, kPa. */

@@ -1,4 +1,5 @@
 export const STUD_COUNTS = [4, 5, 6, 8, 10] as const;
+/** How many studs a wheel may have. */
 export type StudCount = (typeof STUD_COUNTS)[number];
 
 /** First half the torque all round, then all of it. */

@@ -25,6 +25,7 @@ export const CATALOGUE = [
   ...CLOSING_POINTS,
 ];
 
+/** A point of the catalogue, by its code. */
 export type PointCode = (typeof CATALOGUE)[number]['code'];
 export const POINT_CODES: readonly PointCode[] = CATALOGUE.map((point) => point.code);
 

@@ -12,9 +12,11 @@ export const LAMPS = [
   'number-plate',
   'daylight',
 ] as const;
+/** A lamp that is counted. */
 export type Lamp = (typeof LAMPS)[number];
 
 export const COUNTED_ITEMS = [...LAMPS, 'all'] as const;
+/** What is counted at a point: a lamp, or all there is. */
 export type CountedItem = (typeof COUNTED_ITEMS)[number];
 
 /** `good` of `of`; 0 ≤ good ≤ of, of 1 to 99. */
@@ -52,4 +54,5 @@ export interface FaultCode {
 
 /** How a level was read: some bottles are stained so that they look full. */
 export const HOW_READ = ['mark-seen', 'cap-off', 'stick', 'electronic'] as const;
+/** How a level was read. */
 export type HowRead = (typeof HOW_READ)[number];

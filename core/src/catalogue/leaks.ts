@@ -1,5 +1,6 @@
 /** Leak stages 0 to 5: dry, stain (dry trace), damp film, drop forming, dripping, running. */
 export const LEAK_STAGES = ['dry', 'stain', 'damp', 'drop', 'drip', 'run'] as const;
+/** How bad a leak is, from dry on. */
 export type LeakStage = (typeof LEAK_STAGES)[number];
 
 export const FLUIDS = [
@@ -18,6 +19,7 @@ export const FLUIDS = [
   'water',
   'unknown',
 ] as const;
+/** A fluid that may leak. */
 export type Fluid = (typeof FLUIDS)[number];
 
 /** What mostly drips from an engine bay; the others are a tap further. */
@@ -32,6 +34,7 @@ export const COMMON_FLUIDS = [
 
 /** What the fluid reaches; exhaust, brake and belt make it one step worse. */
 export const LEAK_REACHES = ['nothing', 'exhaust', 'brake', 'belt'] as const;
+/** What a leak reaches that it should not. */
 export type LeakReach = (typeof LEAK_REACHES)[number];
 
 export const LEAK_PLACES = [
@@ -74,6 +77,7 @@ export const LEAK_PLACES = [
   'filter-head',
   'ram',
 ] as const;
+/** Where a leak shows. */
 export type LeakPlace = (typeof LEAK_PLACES)[number];
 
 /** What was seen of a leak at one place. `dry` is a finding of its own: looked at, nothing there. */

@@ -1,3 +1,4 @@
+import { typedKeys } from '../sums/keyed';
 import type { Unit } from '../units/units';
 
 /** One quantity an inspector reads, with what is possible, what is likely, how fine the usual gauge is, and its tape. */
@@ -174,7 +175,7 @@ export const MEASURES = {
 } as const satisfies Record<string, Measure>;
 
 export type MeasureCode = keyof typeof MEASURES;
-export const MEASURE_CODES = Object.keys(MEASURES) as MeasureCode[];
+export const MEASURE_CODES = typedKeys(MEASURES);
 
 /** The names of a measure's steps, null for one that is a figure. */
 export function namedSteps(code: MeasureCode): readonly string[] | null {

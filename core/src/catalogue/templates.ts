@@ -5,6 +5,7 @@ import type { Vehicle } from '../vehicle/vehicle';
 
 /** Which vehicles a template is offered for: `lift` those with one for passengers; `nobody` keeps it for old visits. */
 export const OFFERED = ['road', 'plant', 'all', 'lift', 'nobody'] as const;
+/** Which vehicles a template is offered for. */
 export type Offered = (typeof OFFERED)[number];
 
 /** A choice and order of catalogue points. A vehicle drops what it does not have. */

@@ -1,4 +1,4 @@
-import type { Fluid } from './leaks';
+import { FLUIDS, type Fluid } from './leaks';
 
 export const FLUID_LOOKS = {
   colour: ['clear', 'amber', 'brown-black', 'red', 'green-blue', 'pink-orange', 'white'],
@@ -6,8 +6,10 @@ export const FLUID_LOOKS = {
   smell: ['burnt-oil', 'sweet', 'fuel', 'fishy', 'sulphur', 'none'],
   where: ['engine-front', 'engine-rear', 'under-cabin', 'wheel', 'rear-axle', 'tank'],
 } as const;
+/** What was seen, felt and smelt of a leak; null for what was not. */
 export type FluidLook = { readonly [K in keyof typeof FLUID_LOOKS]: (typeof FLUID_LOOKS)[K][number] | null };
 
+/** A fluid it may be, with what speaks for it. */
 export interface FluidGuess {
   readonly fluid: Fluid;
   /** What was seen that speaks for it. */
@@ -36,8 +38,7 @@ const TELLING = ['sweet', 'fuel', 'sulphur', 'sticky-crystals', 'greasy', 'fishy
 export function whichFluid(look: FluidLook): FluidGuess[] {
   const told = Object.values(look).filter((sign): sign is NonNullable<typeof sign> => sign !== null);
   const weight = (signs: readonly string[]) => signs.reduce((sum, sign) => sum + (TELLING.includes(sign) ? 2 : 1), 0);
-  return Object.entries(SIGNS)
-    .map(([fluid, signs]) => ({ fluid: fluid as Fluid, because: told.filter((sign) => signs.includes(sign)) }))
+  return FLUIDS.map((fluid) => ({ fluid, because: told.filter((sign) => SIGNS[fluid]?.includes(sign)) }))
     .filter(({ because }) => because.length * 2 > told.length)
     .sort((a, b) => weight(b.because) - weight(a.because));
 }

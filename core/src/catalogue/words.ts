@@ -1,4 +1,5 @@
 /** Observation words by vocabulary: codes only, their spelling per language lives in the app. */
+import { typedKeys } from '../sums/keyed';
 export const VOCABULARIES = {
   belt: [
     'print-worn',
@@ -93,7 +94,9 @@ export const VOCABULARIES = {
   'high-voltage': ['sheathing-damaged', 'cover-loose'],
 } as const;
 
+/** A list of words that are said of one kind of part, by its name. */
 export type Vocabulary = keyof typeof VOCABULARIES;
+/** A word that can be said of a part. */
 export type Word = (typeof VOCABULARIES)[Vocabulary][number];
-export const VOCABULARY_NAMES = Object.keys(VOCABULARIES) as Vocabulary[];
-export const WORDS = [...new Set(Object.values(VOCABULARIES).flat())] as Word[];
+export const VOCABULARY_NAMES = typedKeys(VOCABULARIES);
+export const WORDS = [...new Set(Object.values<readonly Word[]>(VOCABULARIES).flat())];

@@ -4,7 +4,7 @@ import type { Spot } from '../catalogue/points/point';
 import { readingAt, readingValue, type Bound, type Finding, type Phase, type Reading } from '../inspection/finding';
 import type { Inspection } from '../inspection/inspection';
 import type { PointRef } from '../inspection/pointRef';
-import { scaleOf, toLimit, type ScaleMissing } from '../limits/limitScale';
+import { scaleOf, toLimit } from '../limits/limitScale';
 import type { LimitRow } from '../limits/limitSheet';
 import type { HouseRules } from '../house/houseRules';
 import type { Rules } from '../rules/rulebook';
@@ -16,6 +16,7 @@ import { CHARGED_V } from '../vehicle/specSheet';
 import { tyreAgeYears } from './tyreAge';
 import { standardUncertainty } from '../sums/uncertainty';
 
+/** Everything a grade leans on besides the finding itself. */
 export interface GradingContext {
   readonly vehicle: Vehicle;
   readonly inspection: Pick<Inspection, 'state' | 'ambientC' | 'load' | 'startedAt' | 'focus' | 'ahead'>;
@@ -66,7 +67,8 @@ export function compared(
   const { vehicle, inspection, rules } = context;
   const scale = scaleOf(row.kind, { vehicle, house: rules.house, place: ref.place });
   const why = row.kind === 'rated-share' ? crankNotJudged(finding, context) : null;
-  if (why !== null || typeof scale === 'string') return [{ status: 'not-judged', why: why ?? (scale as ScaleMissing) }];
+  if (why !== null) return [{ status: 'not-judged', why }];
+  if (typeof scale === 'string') return [{ status: 'not-judged', why: scale }];
   if (scale !== null) {
     const by = (value: number, u: number) => ({ value: toLimit(scale, value), u: u / scale.per });
     return each(readings, rules.house, by);

@@ -3,6 +3,7 @@
  * Neither is ever a pass.
  */
 export const GRADES = ['pass', 'recorded', 'not-seen', 'advisory', 'fail'] as const;
+/** What a point comes to. */
 export type Grade = (typeof GRADES)[number];
 
 /** The worse of two, in the order pass < recorded < not seen < advisory < fail. */

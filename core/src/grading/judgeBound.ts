@@ -1,6 +1,7 @@
 import type { Bound } from '../inspection/finding';
 import type { Threshold } from '../limits/limitSheet';
 
+/** What an inequality tells of the limits. */
 export interface BoundJudgement {
   /** Worst edge that is surely crossed. */
   readonly crossed: Threshold | null;

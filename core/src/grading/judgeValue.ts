@@ -1,6 +1,7 @@
 import type { Threshold } from '../limits/limitSheet';
 import { CLOSE_CALL_FACTOR } from '../sums/uncertainty';
 
+/** What a value comes to against its limits, and the edge that decided. */
 export interface Judgement {
   readonly grade: 'pass' | 'advisory' | 'fail';
   /** The edge that decided: crossed, or for a pass the nearest one. */

@@ -96,6 +96,7 @@ export type Reason =
       readonly why: NotJudged;
     };
 
+/** What a point comes to, and every reason for it. */
 export interface PointGrade {
   /** What counts: the given grade where a person gave one, else the computed. */
   readonly grade: Grade;

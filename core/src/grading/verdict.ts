@@ -13,6 +13,7 @@ import { worstGrade, type Grade } from './grade';
 import { gradePoint } from './gradePoint';
 import type { PointGrade } from './reason';
 
+/** A point of a visit with what stands there and what it comes to. */
 export interface GradedPoint extends PointRef {
   readonly key: string;
   readonly station: Station;
@@ -21,14 +22,17 @@ export interface GradedPoint extends PointRef {
   readonly result: PointGrade;
 }
 
+/** How many points came to each grade. */
 export type GradeCounts = Readonly<Record<Grade, number>>;
 
+/** What one system of the vehicle comes to. */
 export interface SystemVerdict {
   readonly system: System;
   readonly grade: Grade;
   readonly counts: GradeCounts;
 }
 
+/** What a visit comes to, point by point and together. */
 export interface Verdict {
   /** Worst of what was graded (recorded without a limit is no grade); `not-seen` when nothing was. Read it together with `counts`. */
   readonly grade: Grade;

@@ -5,6 +5,7 @@ import type { VisitRecord } from '../inspection/visitRecord';
 import type { Vehicle } from '../vehicle/vehicle';
 import { rulesOf, type Rulebook } from '../rules/rulebook';
 
+/** A point whose grade other rules would change. */
 export interface GradeChange {
   readonly inspectionId: string;
   readonly key: string;

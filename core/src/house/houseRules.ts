@@ -1,3 +1,4 @@
+import { typedKeys } from '../sums/keyed';
 import type { MeasureCode } from '../catalogue/measures';
 import type { Unit } from '../units/units';
 
@@ -23,11 +24,13 @@ const CHOICES = {
   beginWith: ['cold', 'under', 'cabin'],
 } as const;
 
+/** What a house can answer its own way. */
 export type HouseQuestion = keyof typeof CHOICES;
+/** The answers to one question of the house. */
 export type HouseChoice<Q extends HouseQuestion> = (typeof CHOICES)[Q][number];
 /** The schools of each question; the first is the default. */
 export const HOUSE_CHOICES: { readonly [Q in HouseQuestion]: readonly HouseChoice<Q>[] } = CHOICES;
-export const HOUSE_QUESTIONS = Object.keys(CHOICES) as HouseQuestion[];
+export const HOUSE_QUESTIONS = typedKeys(CHOICES);
 
 /** Units the workshop reads and types in; everything is stored in SI. */
 export const UNIT_CHOICES = {
@@ -38,10 +41,13 @@ export const UNIT_CHOICES = {
   volume: ['L', 'US qt'],
   torque: ['N·m', 'lb·ft'],
 } as const satisfies Record<string, readonly Unit[]>;
+/** What a house can read and type in units of its own. */
 export type UnitQuestion = keyof typeof UNIT_CHOICES;
-export const UNIT_QUESTIONS = Object.keys(UNIT_CHOICES) as UnitQuestion[];
+export const UNIT_QUESTIONS = typedKeys(UNIT_CHOICES);
+/** The units a house reads and types in. */
 export type HouseUnits = { readonly [Q in UnitQuestion]: (typeof UNIT_CHOICES)[Q][number] };
 
+/** How this workshop works and judges, where the law and the maker leave it free. */
 export type HouseRules = { readonly [Q in HouseQuestion]: HouseChoice<Q> } & {
   readonly units: HouseUnits;
   /** Code of the limit sheet that judges. */

@@ -2,6 +2,7 @@ import { pointKey } from '../catalogue/catalogue';
 import equal from 'fast-deep-equal';
 import { contentOf, type Finding } from './finding';
 
+/** What stands for each point, and where two people's entries stand side by side. */
 export interface CurrentFindings {
   /** The entry that stands for each point, by point key. */
   readonly standing: ReadonlyMap<string, Finding>;

@@ -1,3 +1,4 @@
+import { typedKeys } from '../sums/keyed';
 import type { PointCode } from '../catalogue/catalogue';
 import type { CrankStandard } from '../vehicle/specSheet';
 import type { Count, FaultCode, HowRead } from '../catalogue/counted';
@@ -9,19 +10,24 @@ import type { Place } from '../vehicle/vehicle';
 
 /** `open`: a photo or note is there but nobody has judged yet; it counts as not looked at. */
 export const ACCESS = ['open', 'seen', 'partly', 'not-reached'] as const;
+/** How well a point could be seen. */
 export type Access = (typeof ACCESS)[number];
 
 export const ACCESS_REASONS = ['tray-on', 'seized', 'loaded', 'unsafe', 'keepers-wish', 'not-fitted'] as const;
+/** Why a point could not be seen. */
 export type AccessReason = (typeof ACCESS_REASONS)[number];
 
 /** As found on arrival, or as left after it was put right on the spot. */
 export const PHASES = ['found', 'left'] as const;
+/** Whether something was read as found or as left. */
 export type Phase = (typeof PHASES)[number];
 
 /** `over`: the truth is more than the value (bar not flush); `under`: at most the value. Never turned into a number. */
 export const BOUNDS = ['exact', 'over', 'under'] as const;
+/** Whether the truth is the value, more, or less. */
 export type Bound = (typeof BOUNDS)[number];
 
+/** What a gauge said at one spot; values in the measure's stored unit. */
 export interface Reading {
   readonly measure: MeasureCode;
   readonly spot: Spot;
@@ -37,6 +43,7 @@ export type PhotoMark =
   | { readonly kind: 'ring'; readonly x: number; readonly y: number; readonly radius: number }
   | { readonly kind: 'text'; readonly x: number; readonly y: number; readonly text: string };
 
+/** A photo of a finding, with what is drawn on it. */
 export interface FindingPhoto {
   readonly id: string;
   readonly caption: string;
@@ -116,6 +123,7 @@ export interface EntryStamp {
 
 /** What an entry says, without where and when. */
 export type FindingContent = Omit<Finding, 'id' | 'inspectionId' | 'parent' | 'point' | 'place' | 'at'>;
+/** What an entry says anew; the rest stands as it was. */
 export type FindingChange = Partial<FindingContent>;
 
 /** An entry that says nothing: `open`, so it counts as not looked at. */
@@ -138,7 +146,7 @@ export const BLANK_CONTENT: FindingContent = {
   kept: [],
 };
 
-const CONTENT_FIELDS = Object.keys(BLANK_CONTENT) as (keyof FindingContent)[];
+const CONTENT_FIELDS = typedKeys(BLANK_CONTENT);
 
 /** What an entry says: laid over a later one it brings the earlier back. */
 export function contentOf(finding: Finding | undefined): FindingContent {

@@ -2,15 +2,19 @@ import { CATALOGUE_VERSION } from '../catalogue/catalogue';
 import type { AheadNote } from './aheadNote';
 
 export const ARRIVAL_STATES = ['cold', 'warm', 'hot'] as const;
+/** How warm the vehicle came in. */
 export type ArrivalState = (typeof ARRIVAL_STATES)[number];
 
 export const METER_ANSWERS = ['meter-replaced', 'last-misread', 'long-trip'] as const;
+/** Why a doubtful meter reading is kept. */
 export type MeterAnswer = (typeof METER_ANSWERS)[number];
 
 /** Which of the placard's pressures counts today. */
 export const LOADS = ['light', 'full'] as const;
+/** Which of the placard's pressures counts. */
 export type Load = (typeof LOADS)[number];
 
+/** One visit of a vehicle, without its entries. */
 export interface Inspection {
   readonly id: string;
   readonly vehicleId: string;

@@ -1,6 +1,7 @@
 import { parseMeasure, type ParsedMeasure } from '../units/parseMeasure';
 import type { Unit } from '../units/units';
 
+/** Several figures typed on one line, or what is wrong with them. */
 export type ParsedLine =
   | { readonly status: 'values'; readonly stored: readonly number[] }
   /** What could not be read, or how many figures there were instead of `wanted`. */

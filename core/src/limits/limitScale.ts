@@ -13,6 +13,7 @@ export interface LimitScale {
   readonly from: number;
 }
 
+/** What a limit's scale is taken from. */
 export interface ScaleGiven {
   readonly vehicle: Pick<Vehicle, 'axles' | 'spec'>;
   readonly house: Pick<HouseRules, 'designLowC'>;

@@ -7,6 +7,7 @@ import type { BatteryType, BrakeFluidGrade } from '../vehicle/specSheet';
 import type { VehicleClass } from '../vehicle/vehicle';
 
 export const BASES = ['law', 'maker', 'house'] as const;
+/** Who set a limit. */
 export type Basis = (typeof BASES)[number];
 
 /** One edge: a value on the bad side of it earns the grade. `inclusive` counts the edge itself as bad. */
@@ -48,6 +49,7 @@ export const LIMIT_KINDS = [
   'over-design-low',
   'per-12-volts',
 ] as const;
+/** What a limit is compared with: the reading itself, or something made of it. */
 export type LimitKind = (typeof LIMIT_KINDS)[number];
 
 /** What a row holds for; everything left out holds for all. */
@@ -63,6 +65,7 @@ export interface AppliesTo {
   readonly batteries?: readonly BatteryType[];
 }
 
+/** The limits of one measure, and what they hold for. */
 export interface LimitRow {
   readonly measure: MeasureCode;
   readonly kind: LimitKind;
@@ -74,10 +77,13 @@ export interface LimitRow {
 
 /** `recorded`: worth noting, never a grade; `watch`: passes and comes up again. */
 export const LEAK_GRADES = ['pass', 'watch', 'advisory', 'fail'] as const;
+/** What a stage of a leak comes to. */
 export type LeakGrade = (typeof LEAK_GRADES)[number];
 export const WORD_GRADES = ['pass', 'recorded', 'advisory', 'fail'] as const;
+/** What a word comes to. */
 export type WordGrade = (typeof WORD_GRADES)[number];
 
+/** Every limit of one law or custom, from a day on. */
 export interface LimitSheet {
   readonly code: string;
   readonly version: number;

@@ -48,19 +48,22 @@ export function inferredChanges(series: readonly Series[]): InferredChange[] {
         first && moves.length > 0 ? [{ kind: 'rotated', moves, after: first.after, by: first.by }] : [];
       const rest = ones.filter(({ what, series: { place } }) => what !== 'tyre' || !moved.has(place));
       const parts = groupBy(rest, ({ what, series: { place } }) => `${what}@${place}`);
-      return [
-        ...rotated,
-        ...[...parts.values()].flatMap((same): InferredChange[] => {
-          const [one] = same;
-          if (!one) return [];
-          const { what, after, by } = one;
-          return [
-            { kind: 'replaced', what, place: one.series.place, jumps: same.map((jump) => jump.series), after, by },
-          ];
-        }),
-      ];
+      return [...rotated, ...[...parts.values()].flatMap(replaced)];
     })
     .sort((a, b) => b.by.at.localeCompare(a.by.at));
+}
+
+interface Jump extends Pick<InferredChange, 'after' | 'by'> {
+  readonly series: Series;
+  readonly what: PartKind;
+}
+
+/** One part that looks new by all the series it is read in. */
+function replaced(jumps: readonly Jump[]): InferredChange[] {
+  const [first] = jumps;
+  if (!first) return [];
+  const { what, after, by } = first;
+  return [{ kind: 'replaced', what, place: first.series.place, jumps: jumps.map(({ series }) => series), after, by }];
 }
 
 /** Wheels whose depths at a visit are those that other wheels had before: each pair that changed with another axle. */

@@ -15,6 +15,7 @@ import { groupBy } from '../sums/groupBy';
 import { daysBetween } from '../sums/daysBetween';
 import { nextVisitOf } from './nextVisit';
 
+/** What a look ahead is made from. */
 export interface LookAheadGiven {
   readonly vehicle: Vehicle;
   /** The visit whose readings are looked at. */

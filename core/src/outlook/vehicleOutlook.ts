@@ -19,6 +19,7 @@ import { leakSpots, type LeakSpot } from './leakSpots';
 import { pressureLosses } from './pressureLosses';
 import { usageChanges, type UsageChange } from './usageChanges';
 
+/** What a vehicle's outlook is made from. */
 export interface OutlookGiven {
   readonly vehicle: Vehicle;
   /** Signed visits only. */

@@ -6,9 +6,11 @@ import type { Place } from '../vehicle/vehicle';
 
 /** What has an identity of its own on a vehicle. */
 export const PART_KINDS = ['tyre', 'pads', 'shoes', 'disc', 'battery', 'belt', 'filter'] as const;
+/** A part that is renewed and followed. */
 export type PartKind = (typeof PART_KINDS)[number];
 
 export const LOGGED_FLUIDS = ['engine-oil', 'coolant', 'brake-fluid', 'washer', 'adblue'] as const;
+/** A fluid that is topped up and logged. */
 export type LoggedFluid = (typeof LOGGED_FLUIDS)[number];
 
 /** What happens to a vehicle besides its visits. Appended, never changed; taken back by an entry of its own. */
@@ -40,8 +42,10 @@ export type LifeEntryContent =
   | { readonly kind: 'plan'; readonly distance: number; readonly until: string }
   | { readonly kind: 'undo'; readonly refers: string };
 
+/** What a life entry is, by its kind. */
 export type LifeEntryKind = LifeEntryContent['kind'];
 
+/** What every life entry bears, whatever its kind. */
 export interface LifeEntryStamp {
   readonly id: string;
   readonly vehicleId: string;
@@ -51,7 +55,9 @@ export interface LifeEntryStamp {
   readonly meter: number | null;
 }
 
+/** Something that happened to a vehicle besides its visits; appended, never changed. */
 export type LifeEntry = LifeEntryStamp & LifeEntryContent;
+/** A life entry of one kind. */
 export type LifeEntryOf<K extends LifeEntryKind> = Extract<LifeEntry, { kind: K }>;
 
 /** Entries that stand, in the order of what they tell; what was taken back, and the taking back, left out. */

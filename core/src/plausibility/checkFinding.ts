@@ -3,7 +3,7 @@ import { MEASURES } from '../catalogue/measures';
 import { cataloguePoint, isPointCode } from '../catalogue/catalogue';
 import type { CataloguePoint } from '../catalogue/points/point';
 import { VOCABULARIES } from '../catalogue/words';
-import type { Finding } from '../inspection/finding';
+import type { Finding, Reading } from '../inspection/finding';
 
 /** Something impossible in a finding: the field, and what is allowed there. */
 export interface Impossible {
@@ -90,25 +90,23 @@ function observationProblems(point: CataloguePoint, finding: Checked): Impossibl
   return problems;
 }
 
+/** Whether a point takes this measure, at this spot. */
+function slotProblems(point: CataloguePoint, reading: Reading, at: string): Impossible[] {
+  const slots = point.measures.filter(({ measure }) => measure === reading.measure);
+  const taken = point.measures.map(({ measure }) => measure).join(', ');
+  if (slots.length === 0)
+    return [{ field: `${at}.measure`, code: 'wrong-measure', allowed: taken || 'no reading on this point' }];
+  if (slots.some(({ spots }) => spots.includes(reading.spot))) return [];
+  return [{ field: `${at}.spot`, code: 'wrong-spot', allowed: slots.flatMap(({ spots }) => spots).join(', ') }];
+}
+
 function readingProblems(point: CataloguePoint, finding: Checked): Impossible[] {
   const problems: Impossible[] = [];
   const seen = new Set<string>();
   finding.readings.forEach((reading, index) => {
     const at = `readings.${index}`;
     const gauge = MEASURES[reading.measure];
-    const slots = point.measures.filter(({ measure }) => measure === reading.measure);
-    if (slots.length === 0)
-      problems.push({
-        field: `${at}.measure`,
-        code: 'wrong-measure',
-        allowed: point.measures.map(({ measure }) => measure).join(', ') || 'no reading on this point',
-      });
-    else if (!slots.some(({ spots }) => spots.includes(reading.spot)))
-      problems.push({
-        field: `${at}.spot`,
-        code: 'wrong-spot',
-        allowed: slots.flatMap(({ spots }) => spots).join(', '),
-      });
+    problems.push(...slotProblems(point, reading, at));
     const slot = `${reading.measure}/${reading.spot}/${reading.phase}`;
     if (seen.has(slot))
       problems.push({ field: `${at}.spot`, code: 'repeated-spot', allowed: 'each spot once per phase' });

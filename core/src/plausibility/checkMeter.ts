@@ -7,6 +7,7 @@ export const METER_RANGE = { km: { least: 0, most: 3_000_000 }, h: { least: 0, m
 const MOST_PER_DAY = { km: 1500, h: 24 } as const;
 const MS_PER_DAY = 86_400_000;
 
+/** What a meter reading looks like beside the last one. */
 export type MeterCheck =
   | { readonly status: 'good'; readonly since: number | null; readonly sinceDays: number | null }
   | { readonly status: 'impossible'; readonly least: number; readonly most: number }

@@ -70,12 +70,14 @@ function firstDoubt(
   }
   if (gauge.likely && (value < gauge.likely[0] || value > gauge.likely[1])) return { ...doubt, code: 'unlikely' };
   const other = measure === 'lining' ? readingAt(partner, 'lining') : undefined;
-  if (other && other.bound === 'exact') {
-    const gap = Math.abs(value - readingValue(other));
-    const [less, more] = [value, readingValue(other)].sort((a, b) => a - b) as [number, number];
-    if (gap > PARTNER_GAP_MM && more > PARTNER_FACTOR * less) return { ...doubt, code: 'far-from-partner' };
-  }
-  return undefined;
+  const isFar = other?.bound === 'exact' && areFarApart(value, readingValue(other));
+  return isFar ? { ...doubt, code: 'far-from-partner' } : undefined;
+}
+
+/** Two linings of one brake, mm. */
+function areFarApart(one: number, other: number): boolean {
+  const [less, more] = [Math.min(one, other), Math.max(one, other)];
+  return more - less > PARTNER_GAP_MM && more > PARTNER_FACTOR * less;
 }
 
 /** How a kept doubt is noted on the finding; the measure only where it is not the point's one. */

@@ -6,6 +6,7 @@ import { runOutOf, type Beside, type RunOut } from '../trends/runOut';
 import type { VisitRecord } from '../inspection/visitRecord';
 import type { Vehicle } from '../vehicle/vehicle';
 
+/** One visit as it is told on paper. */
 export interface Report {
   readonly vehicle: Vehicle;
   readonly inspection: Inspection;

@@ -20,6 +20,7 @@ export interface NextDue {
   readonly by: string | null;
 }
 
+/** What goes on the windscreen after a visit. */
 export interface Sticker {
   readonly dues: readonly NextDue[];
   /** Wheel bolts are torqued again between these two readings of the odometer, km; null where no wheel was off. */

@@ -13,6 +13,7 @@ import {
   type RouteState,
 } from './problem';
 
+/** An order of stops, and how much better none can be. */
 export interface RoutePlan {
   readonly legs: readonly RouteLeg[];
   readonly totalS: number;

@@ -11,7 +11,9 @@ export const ROUTE_PLACES = [
   'rear-left',
   'under',
 ] as const;
+/** Where one stands at a vehicle. */
 export type RoutePlace = (typeof ROUTE_PLACES)[number];
+/** Whether the vehicle hangs or stands. */
 export type Lift = 'up' | 'down';
 
 /** What is done in one go at one place in one state. */
@@ -41,6 +43,7 @@ export interface RouteSpan {
   readonly excluded: readonly string[];
 }
 
+/** Stops to be put into an order, and what binds them. */
 export interface RouteProblem {
   readonly stops: readonly RouteStop[];
   readonly lags: readonly RouteLag[];
@@ -52,6 +55,7 @@ export interface RouteProblem {
   readonly liftS: number;
 }
 
+/** A stop of a planned route with its times. */
 export interface RouteLeg {
   readonly id: string;
   /** Seconds from now at which work there begins and ends. */
@@ -149,10 +153,17 @@ export function mayGo({ before, spans }: CompiledRoute, state: RouteState, stop:
   return true;
 }
 
+/** @throws RangeError where there is no such stop */
+function placeAt(places: readonly RoutePlace[], stop: number): RoutePlace {
+  const place = places[stop];
+  if (place === undefined) throw new RangeError(`there is no stop ${stop}`);
+  return place;
+}
+
 /** When work at a stop begins if one goes there now, s: the way, the lift, and what it still has to wait for. */
 export function arrival(route: CompiledRoute, state: RouteState, stop: number): number {
   const { problem, place, lift, notBefore, before } = route;
-  const way = problem.walkS(state.place, place[stop] as RoutePlace);
+  const way = problem.walkS(state.place, placeAt(place, stop));
   const raised = lift[stop] !== null && lift[stop] !== state.lift ? problem.liftS : 0;
   let start = Math.max(state.timeS + way + raised, notBefore[stop] ?? 0);
   for (const lag of before[stop] ?? []) start = Math.max(start, (state.ends[lag.stop] ?? 0) + lag.seconds);
@@ -166,7 +177,7 @@ export function goTo(route: CompiledRoute, state: RouteState, stop: number): Rou
   const ends = state.ends.slice();
   done[stop] = 1;
   ends[stop] = timeS;
-  return { done, ends, place: route.place[stop] as RoutePlace, lift: route.lift[stop] ?? state.lift, timeS };
+  return { done, ends, place: placeAt(route.place, stop), lift: route.lift[stop] ?? state.lift, timeS };
 }
 
 /** Times orders without making anything: `Infinity` for one that breaks a condition or is no better than `cutoffS`. */
@@ -175,10 +186,7 @@ export function createTimer(route: CompiledRoute): (order: readonly number[], cu
   const walk = new Float64Array((n + 1) * n);
   for (let from = 0; from <= n; from += 1)
     for (let to = 0; to < n; to += 1)
-      walk[from * n + to] = problem.walkS(
-        (from === n ? problem.start.place : place[from]) as RoutePlace,
-        place[to] as RoutePlace,
-      );
+      walk[from * n + to] = problem.walkS(from === n ? problem.start.place : placeAt(place, from), placeAt(place, to));
   // Where a stop stands in the order, or `n` while it is not yet done; its end beside it.
   const ends = new Float64Array(n);
   const done = new Uint8Array(n);

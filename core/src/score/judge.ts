@@ -1,3 +1,4 @@
+import { recordOf } from '../sums/keyed';
 import { calibrate, type Calibration, type ScoredChance } from '../wear/calibration';
 import { groupBy } from '../sums/groupBy';
 import type { Range } from '../trends/forecast';
@@ -131,33 +132,28 @@ export function scoreLine(name: string, judged: readonly Judgement[]): ScoreLine
     off: middle(arrived.flatMap(({ forecast, left }) => offBy(forecast.shown.distance, left))),
     offDays: middle(dated.flatMap(({ range, leftDays }) => offBy(range, leftDays))),
     pinball: closed.length > 0 ? mean(closed.map(({ loss }) => loss)) : null,
-    naive: Object.fromEntries(
-      NAIVE_METHODS.map((method) => {
-        const answered = closed.flatMap(({ one, loss: ours }) => {
-          const told = one.forecast.naive[method];
-          return told === null
-            ? []
-            : [
-                {
-                  ours,
-                  loss: meanPinball(
-                    JUDGED.map(() => told),
-                    one.left,
-                  ),
-                },
-              ];
-        });
-        if (answered.length === 0) return [method, null];
-        return [
-          method,
-          {
-            loss: mean(answered.map(({ loss }) => loss)),
-            ours: mean(answered.map(({ ours }) => ours)),
-            count: answered.length,
-          },
-        ];
-      }),
-    ) as ScoreLine['naive'],
+    naive: recordOf(NAIVE_METHODS, (method) => {
+      const answered = closed.flatMap(({ one, loss: ours }) => {
+        const told = one.forecast.naive[method];
+        return told === null
+          ? []
+          : [
+              {
+                ours,
+                loss: meanPinball(
+                  JUDGED.map(() => told),
+                  one.left,
+                ),
+              },
+            ];
+      });
+      if (answered.length === 0) return null;
+      return {
+        loss: mean(answered.map(({ loss }) => loss)),
+        ours: mean(answered.map(({ ours }) => ours)),
+        count: answered.length,
+      };
+    }),
   };
 }
 

@@ -6,8 +6,10 @@ export interface PlainReading {
 
 /** What one could do without a model: each gives the distance left from the last reading, null where it has no answer. */
 export const NAIVE_METHODS = ['last-two', 'line', 'line-from-new', 'fleet-life'] as const;
+/** A plain way to forecast, to be compared with. */
 export type NaiveMethod = (typeof NAIVE_METHODS)[number];
 
+/** What a plain forecast is made from. */
 export interface NaiveInput {
   readonly readings: readonly PlainReading[];
   /** Where it was fitted and its nominal value when new; null when not known. */

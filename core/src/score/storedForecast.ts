@@ -1,3 +1,4 @@
+import { recordOf } from '../sums/keyed';
 import type { PointCode } from '../catalogue/catalogue';
 import type { Vehicle } from '../vehicle/vehicle';
 import { chanceAt, crossingAt, crossingCurve } from '../wear/wearBelief';
@@ -75,11 +76,9 @@ export function toStore(
         : null,
     ),
     shown: { distance: forecast.distance, days: forecast.days },
-    naive: Object.fromEntries(
-      NAIVE_METHODS.map((method) => {
-        const left = naiveLeft(method, plain);
-        return [method, left === null ? null : left * step];
-      }),
-    ) as StoredForecast['naive'],
+    naive: recordOf(NAIVE_METHODS, (method) => {
+      const left = naiveLeft(method, plain);
+      return left === null ? null : left * step;
+    }),
   };
 }

@@ -35,6 +35,7 @@ export const PART_KINDS: readonly PartKind[] = [
   },
 ];
 
+/** What a gauge said in the simulated world, beside the truth. */
 export interface WorldReading {
   readonly day: number;
   readonly km: number;
@@ -42,6 +43,7 @@ export interface WorldReading {
   readonly truth: number;
 }
 
+/** A part that wears in the simulated world. */
 export interface WorldPart {
   readonly id: string;
   readonly kind: PartKind['kind'];
@@ -57,6 +59,7 @@ export interface WorldPart {
   readonly readings: readonly WorldReading[];
 }
 
+/** What changes wear in the simulated world. */
 export type WorldEventKind = 'route' | 'driver' | 'drag' | 'puncture';
 /** Something that changed how parts wear, and by what factor. */
 export interface WorldEvent {
@@ -77,6 +80,7 @@ export interface WorldPressure {
   readonly mended: boolean;
 }
 
+/** A vehicle of the simulated world with its visits and parts. */
 export interface WorldVehicle {
   readonly id: string;
   readonly class: string;
@@ -87,6 +91,7 @@ export interface WorldVehicle {
   readonly events: readonly WorldEvent[];
 }
 
+/** What a simulated fleet is drawn from. */
 export interface FleetWorldPlan {
   readonly seed: number;
   readonly vehicles: number;

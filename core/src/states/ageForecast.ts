@@ -40,6 +40,7 @@ export type AgeForecast =
       readonly path: readonly AgeStep[];
     };
 
+/** What is asked of something that ages with time. */
 export interface AgeAhead {
   /** Chance to be caught beyond the limit that the house bears, over 0 to 1. */
   readonly bears: number;
@@ -145,14 +146,8 @@ function waysOf(shape: AgeShape, readings: readonly AgeReading[], agesAtFirst: r
       const gone = looks.map(({ months }) => lost(curve, ageAtFirst + months));
       for (const [z, weight] of STARTS) {
         const start = fresh.value + z * fresh.sigma;
-        let [log, odd] = [Math.log(curve.weight * weight), 0];
-        for (const [index, { y, sigma }] of looks.entries()) {
-          const off = (y - start + (gone[index] ?? 0)) / sigma;
-          const sound = (1 - ODD_SHARE) * Math.exp(-0.5 * off * off);
-          const wrong = (ODD_SHARE / ODD_SPREADS) * Math.exp(-0.5 * (off / ODD_SPREADS) ** 2);
-          odd = wrong / (sound + wrong + 1e-300);
-          log += Math.log(sound + wrong + 1e-300);
-        }
+        const { log: fit, odd } = fitOf(looks.map(({ y, sigma }, at) => (y - start + (gone[at] ?? 0)) / sigma));
+        const log = Math.log(curve.weight * weight) + fit;
         best = Math.max(best, log);
         ways.push({ curve, start, age: ageAtFirst + (looks.at(-1)?.months ?? 0), odd, log });
       }
@@ -160,6 +155,23 @@ function waysOf(shape: AgeShape, readings: readonly AgeReading[], agesAtFirst: r
   const likely = ways.filter(({ log }) => log > best + Math.log(LEAST_SHARE));
   const total = likely.reduce((sum, { log }) => sum + Math.exp(log - best), 0);
   return likely.map(({ log, ...way }) => ({ ...way, share: Math.exp(log - best) / total }));
+}
+
+/**
+ * How well readings fit, any of which may be odd.
+ *
+ * @param offs how far each is off, in its own standard deviations
+ * @returns log likelihood, and the chance that the last one is odd
+ */
+function fitOf(offs: readonly number[]): { readonly log: number; readonly odd: number } {
+  let [log, odd] = [0, 0];
+  for (const off of offs) {
+    const sound = (1 - ODD_SHARE) * Math.exp(-0.5 * off * off);
+    const wrong = (ODD_SHARE / ODD_SPREADS) * Math.exp(-0.5 * (off / ODD_SPREADS) ** 2);
+    odd = wrong / (sound + wrong + 1e-300);
+    log += Math.log(sound + wrong + 1e-300);
+  }
+  return { log, odd };
 }
 
 type Crossings = readonly { readonly days: number; readonly share: number }[];

@@ -1,3 +1,4 @@
+import { recordOf } from '../sums/keyed';
 import type { StoredForecast } from '../score/storedForecast';
 import { NAIVE_METHODS } from '../score/naive';
 import type { Series } from '../trends/series';
@@ -55,6 +56,6 @@ export function ageingToStore(vehicle: Pick<Vehicle, 'id'>, trend: StateTrend): 
     distanceSteps: daySteps,
     daySteps,
     shown: { distance: days, days },
-    naive: Object.fromEntries(NAIVE_METHODS.map((method) => [method, null])) as StoredForecast['naive'],
+    naive: recordOf(NAIVE_METHODS, () => null),
   };
 }

@@ -61,6 +61,7 @@ export const AGE_SHAPES = {
   },
 } as const satisfies Record<string, AgeShape>;
 
+/** A measure that ages with time rather than distance. */
 export type AgeingMeasure = keyof typeof AGE_SHAPES;
 export const agesByTime = (measure: string): measure is AgeingMeasure => measure in AGE_SHAPES;
 

@@ -42,6 +42,7 @@ export interface StateTrend {
   readonly forecast: AgeForecast | null;
 }
 
+/** What the trends of states are made from. */
 export interface StatesGiven {
   readonly vehicle: Vehicle;
   readonly moments: readonly VisitMoment[];

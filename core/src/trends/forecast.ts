@@ -26,6 +26,7 @@ export interface ValueLine {
   readonly covariance: number;
 }
 
+/** What is believed of a series from its last reading on. */
 export interface Outlook {
   /** When the last reading was taken: days count from here. */
   readonly at: string;
@@ -45,6 +46,7 @@ export interface Outlook {
   readonly odd: number;
 }
 
+/** What a series is believed to do, or why nothing can be said. */
 export type Forecast =
   | { readonly status: 'needs-readings'; readonly have: number; readonly want: number }
   | ({ readonly status: 'reached' | 'running-out' | 'far-off' } & Outlook);

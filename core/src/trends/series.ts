@@ -10,6 +10,7 @@ import { groupBy } from '../sums/groupBy';
 import { rawReadings, standingLooks, type LooksGiven, type RawReading } from './standingLooks';
 import { travelledByVisit } from './travelled';
 
+/** One reading of a series, placed by what the vehicle had come by then. */
 export interface SeriesReading {
   readonly inspectionId: string;
   readonly at: string;
@@ -38,6 +39,7 @@ export interface FittedPart {
   readonly fresh: number;
 }
 
+/** Every standing reading of one measure at one spot, oldest first. */
 export interface Series {
   readonly key: string;
   readonly point: PointCode;

@@ -1,5 +1,6 @@
 import type { MeterAnswer } from '../inspection/inspection';
 
+/** What a visit says of the meter. */
 export interface MeterVisit {
   readonly id: string;
   readonly at: string;

@@ -1,5 +1,6 @@
 import { toStored, UNITS, type Quantity, type Unit } from './units';
 
+/** A typed value in the stored unit, or why there is none. */
 export type ParsedMeasure =
   { status: 'empty' } | { status: 'value'; stored: number; unit: Unit } | { status: 'unreadable'; typed: string };
 
@@ -90,6 +91,7 @@ function fractionValue([, whole = '0', top = '', bottom = '']: RegExpExecArray):
   return Number(whole) + Number(top) / Number(bottom);
 }
 
+/** A week code read off a tyre, as year and week; or that it is none. */
 export type ParsedWeek =
   | { readonly status: 'week'; readonly yyyyww: number; readonly before2000: boolean }
   | { readonly status: 'unreadable' };

@@ -68,6 +68,7 @@ export const UNITS = {
   step: plain('step'),
 } as const satisfies Record<string, UnitDefinition>;
 
+/** A unit that can be typed or shown. */
 export type Unit = keyof typeof UNITS;
 
 /** Shown value → stored (SI) value. Example: `toStored(35, 'psi')` → 241.3165…  */

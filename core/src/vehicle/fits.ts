@@ -25,6 +25,7 @@ const VEHICLE_FITS = {
   road: (vehicle: Parts) => vehicle.class !== 'plant',
   plant: (vehicle: Parts) => vehicle.class === 'plant',
 } as const;
+/** Something a vehicle has or has not, as the catalogue asks for it. */
 export type VehicleFit = keyof typeof VEHICLE_FITS;
 
 /** What one axle must have. */
@@ -34,14 +35,18 @@ const AXLE_FITS = {
   steered: ({ steered }: Axle) => steered,
   driven: ({ driven }: Axle) => driven,
 } as const;
+/** Something an axle has or has not, as the catalogue asks for it. */
 export type AxleFit = keyof typeof AXLE_FITS;
 
+/** What a point needs the vehicle or the axle to have. */
 export type Fit = VehicleFit | AxleFit;
+
+const isVehicleFit = (fit: Fit): fit is VehicleFit => fit in VEHICLE_FITS;
 
 /** Whether a vehicle, and the axle the point would sit on, have everything the point needs. */
 export function hasFits(fits: readonly Fit[], vehicle: Parts, axle: Axle | undefined): boolean {
   return fits.every((fit) => {
-    if (fit in VEHICLE_FITS) return VEHICLE_FITS[fit as VehicleFit](vehicle);
-    return axle !== undefined && AXLE_FITS[fit as AxleFit](axle);
+    if (isVehicleFit(fit)) return VEHICLE_FITS[fit](vehicle);
+    return axle !== undefined && AXLE_FITS[fit](axle);
   });
 }

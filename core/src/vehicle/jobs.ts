@@ -23,8 +23,10 @@ export const JOB_CODES = [
   'greasing',
   'own',
 ] as const;
+/** A job by its code; `own` for one only the workshop has a name for. */
 export type JobCode = (typeof JOB_CODES)[number];
 
+/** Something done at intervals. */
 export interface Job {
   readonly code: JobCode;
   /** As the workshop calls it; may be empty where the code says it all. */

@@ -1,3 +1,4 @@
+import { oneOf } from '../sums/keyed';
 import type { Axle, Place, Side } from './vehicle';
 
 /** What a place says. */
@@ -10,6 +11,8 @@ export interface ParsedPlace {
   readonly tyre: 'o' | 'i' | null;
 }
 
+const SIDES = ['L', 'R'] as const satisfies readonly Side[];
+const TWINS = ['o', 'i'] as const;
 const PATTERN = /^([1-4])(?:([LR])([oi])?)?$/;
 /** What any place matches; empty where a point has none. */
 export const PLACE_PATTERN = /^(?:[1-4](?:[LR][oi]?)?)?$/;
@@ -22,8 +25,8 @@ export function parsePlace(place: Place): ParsedPlace | null {
   if (axle === undefined) return null;
   return {
     axle: Number(axle),
-    side: (side as Side | undefined) ?? null,
-    tyre: (tyre as 'o' | 'i' | undefined) ?? null,
+    side: oneOf(SIDES, side ?? '') ?? null,
+    tyre: oneOf(TWINS, tyre ?? '') ?? null,
   };
 }
 

@@ -2,16 +2,19 @@ import type { Job } from './jobs';
 
 /** Test standards of cranking current; figures of two standards are never compared. */
 export const CRANK_STANDARDS = ['EN', 'SAE', 'DIN', 'IEC', 'JIS'] as const;
+/** By which standard a cranking current was measured. Never converted into another. */
 export type CrankStandard = (typeof CRANK_STANDARDS)[number];
 
 /** From here on a battery counts as charged and its cranking current tells of its health, V of a 12 V system at rest. */
 export const CHARGED_V = 12.4;
 
 export const BATTERY_TYPES = ['flooded', 'efb', 'agm', 'lithium'] as const;
+/** What a battery is made as. */
 export type BatteryType = (typeof BATTERY_TYPES)[number];
 
 /** Grades of brake fluid a limit is known for; anything else is written into its fluid row and not judged by boiling point. */
 export const BRAKE_FLUID_GRADES = ['DOT 3', 'DOT 4', 'DOT 5.1'] as const;
+/** A grade of brake fluid that a limit is known for. */
 export type BrakeFluidGrade = (typeof BRAKE_FLUID_GRADES)[number];
 
 export const SPEC_FLUIDS = [
@@ -27,8 +30,10 @@ export const SPEC_FLUIDS = [
   'urea',
   'hydraulic-oil',
 ] as const;
+/** A fluid the spec sheet tells of. */
 export type SpecFluidName = (typeof SPEC_FLUIDS)[number];
 
+/** What the maker wants of one fluid. */
 export interface SpecFluid {
   readonly fluid: SpecFluidName;
   readonly grade: string;
@@ -44,8 +49,10 @@ export const FASTENERS = [
   'spark-plugs',
   'axle-plug',
 ] as const;
+/** Something whose torque the spec sheet tells. */
 export type Fastener = (typeof FASTENERS)[number];
 
+/** A torque the maker wants. */
 export interface SpecTorque {
   readonly fastener: Fastener;
   readonly newtonMetres: number;
@@ -53,6 +60,7 @@ export interface SpecTorque {
   readonly socket: string;
 }
 
+/** The battery the vehicle is to have. */
 export interface SpecBattery {
   readonly type: BatteryType;
   /** Rated cranking current, A, in its own standard. */
@@ -60,6 +68,7 @@ export interface SpecBattery {
   readonly standard: CrankStandard | null;
 }
 
+/** How often the maker wants a job done; null for a measure that does not count. */
 export interface SpecInterval {
   readonly job: Job;
   readonly km: number | null;
@@ -67,6 +76,7 @@ export interface SpecInterval {
   readonly hours: number | null;
 }
 
+/** The number of a part that fits. */
 export interface SpecPart {
   readonly part: string;
   readonly number: string;

@@ -2,8 +2,10 @@ import type { MakeUp } from './makeUp';
 import type { SpecSheet } from './specSheet';
 
 export const VEHICLE_CLASSES = ['car', 'light-goods', 'goods', 'minibus', 'bus', 'plant'] as const;
+/** What kind of vehicle the law takes it for. */
 export type VehicleClass = (typeof VEHICLE_CLASSES)[number];
 
+/** What one axle is made of. */
 export interface Axle {
   /** Two tyres each side. */
   readonly dual: boolean;
@@ -23,8 +25,10 @@ export interface Axle {
 
 /** What the meter counts. */
 export const METER_UNITS = ['km', 'h'] as const;
+/** What the vehicle counts: kilometres or hours. */
 export type MeterUnit = (typeof METER_UNITS)[number];
 
+/** A vehicle as the workshop knows it; its sheet is part of it. */
 export interface Vehicle {
   readonly id: string;
   /** The workshop's own short name, e.g. `FH 07`. */
@@ -56,6 +60,7 @@ export const PLAIN_AXLE: Axle = {
   tyreSize: '',
 };
 
+/** A side of the vehicle, seen from its seat. */
 export type Side = 'L' | 'R';
 /** Neutral place: axle from the front, vehicle side, and `o`/`i` for the outer and inner of a dual pair; `2` for a whole axle. */
 export type Place = string;

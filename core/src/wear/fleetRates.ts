@@ -1,3 +1,4 @@
+import { recordOf, typedKeys } from '../sums/keyed';
 import { groupBy } from '../sums/groupBy';
 import { believe, type Fitted, type RatePrior, type WearReading } from './wearBelief';
 
@@ -161,9 +162,7 @@ function learnKind(kind: string, parts: readonly PartHistory[]): KindRates | nul
 }
 
 function plainShifts<K extends string>(shifts: Readonly<Record<K, ReadonlyMap<string, Shift>>>) {
-  return Object.fromEntries(
-    Object.entries<ReadonlyMap<string, Shift>>(shifts).map(([name, map]) => [name, Object.fromEntries(map)]),
-  ) as Record<K, Record<string, Shift>>;
+  return recordOf(typedKeys(shifts), (name) => Object.fromEntries(shifts[name]));
 }
 
 /** Means of groups, drawn to none by how little is known. */

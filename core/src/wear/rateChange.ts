@@ -48,12 +48,7 @@ export function findRateChange(parts: readonly WatchedPart[]): RateChange | null
     for (const factor of FACTORS) {
       const gains = usable.map((part) => ({
         part,
-        gain:
-          believe(
-            steadyOf(part.prior),
-            stretched(part.fitted, sinceX, factor),
-            part.readings.map((one) => stretched(one, sinceX, factor)),
-          ).fit - (still.get(part.id) ?? 0),
+        gain: fitWith(part, sinceX, factor) - (still.get(part.id) ?? 0),
       }));
       for (const group of groupsOf(gains)) {
         const odds = group.reduce((sum, { gain }) => sum + gain, 0) + PRIOR_ODDS;
@@ -69,6 +64,12 @@ export function findRateChange(parts: readonly WatchedPart[]): RateChange | null
       }
     }
   return best;
+}
+
+/** Log likelihood of a part's readings if its rate changed by `factor` at `sinceX`. */
+function fitWith({ prior, fitted, readings }: WatchedPart, sinceX: number, factor: number): number {
+  const stretchedReadings = readings.map((one) => stretched(one, sinceX, factor));
+  return believe(steadyOf(prior), stretched(fitted, sinceX, factor), stretchedReadings).fit;
 }
 
 /** Rates are taken to hold unless told otherwise: a model that expects changes everywhere would wonder at none. */

@@ -43,6 +43,7 @@ export interface UsageForecast {
   readonly plans?: readonly UsePlan[];
 }
 
+/** What a vehicle is to do more than usual, over a stretch of days. */
 export interface UsePlan {
   readonly from: number;
   readonly to: number;

@@ -12,6 +12,7 @@ export interface RatePrior {
   readonly handU: number;
 }
 
+/** A reading of wear with how far it may be off. */
 export interface WearReading {
   /** Thousands of km (or h, or months) since any fixed moment; never falling. */
   readonly x: number;

@@ -6,23 +6,16 @@ import type { FleetBook } from '../fleet/fleetBook';
 import type { Queries } from '../db/engine';
 import { register, type Api } from '../people/register';
 
+interface OperationPorts {
+  readonly engine: Engine;
+  readonly ledger: Ledger;
+  readonly clock: () => Date;
+  readonly live: LiveHub;
+  readonly fleet: FleetBook;
+}
+
 /** Takes changes of devices, and tells who listens to their visits. */
-export function operationRoutes(
-  api: Api,
-  {
-    engine,
-    ledger,
-    clock,
-    live,
-    fleet,
-  }: {
-    readonly engine: Engine;
-    readonly ledger: Ledger;
-    readonly clock: () => Date;
-    readonly live: LiveHub;
-    readonly fleet: FleetBook;
-  },
-): void {
+export function operationRoutes(api: Api, { engine, ledger, clock, live, fleet }: OperationPorts): void {
   register(api, ENDPOINTS.sendOperations, async ({ body, person }) => {
     const receivedAt = clock().toISOString();
     const outcomes = await ledger.accept(

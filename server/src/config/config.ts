@@ -1,5 +1,6 @@
 import path from 'node:path';
 
+/** How a server is started. */
 export interface Config {
   readonly port: number;
   /** Holds the database, the journal and the photos of one workshop. */

@@ -1,7 +1,9 @@
 /** A value a statement takes; objects go as JSON text. */
 export type SqlValue = string | number | boolean | null;
+/** A row as the database gives it. */
 export type Row = Record<string, unknown>;
 
+/** What can ask the database. */
 export interface Queries {
   /**
    * Runs one statement and gives its rows; several asked without waiting run in their order and save the trips between.

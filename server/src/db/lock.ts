@@ -1,3 +1,4 @@
+import { errorCode } from '../errorCode';
 import fs from 'node:fs/promises';
 import os from 'node:os';
 import path from 'node:path';
@@ -104,7 +105,7 @@ async function writeWhole(
     await appear(draft, file);
     return true;
   } catch (error) {
-    if ((error as NodeJS.ErrnoException).code === 'EEXIST') return false;
+    if (errorCode(error) === 'EEXIST') return false;
     throw error;
   } finally {
     await fs.rm(draft, { force: true });
@@ -115,7 +116,7 @@ async function readHolder(lock: string): Promise<Holder | null> {
   try {
     return JSON.parse(await fs.readFile(lock, 'utf8')) as Holder;
   } catch (error) {
-    if (error instanceof SyntaxError || (error as NodeJS.ErrnoException).code === 'ENOENT') return null;
+    if (error instanceof SyntaxError || errorCode(error) === 'ENOENT') return null;
     throw error;
   }
 }
@@ -126,7 +127,7 @@ async function isAlive(holder: Holder): Promise<boolean> {
   try {
     process.kill(holder.pid, 0);
   } catch (error) {
-    if ((error as NodeJS.ErrnoException).code === 'ESRCH') return false;
+    if (errorCode(error) === 'ESRCH') return false;
   }
   const started = await processStart(holder.pid);
   return started === null || holder.started === null || started === holder.started;

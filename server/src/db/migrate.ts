@@ -5,6 +5,7 @@ import type { Engine } from './engine';
 
 const FOLDER = path.join(__dirname, 'migrations');
 
+/** One step forward of the database. */
 export interface Migration {
   readonly name: string;
   readonly sql: string;

@@ -3,6 +3,7 @@ import { copyDurably } from './copyDurably';
 import { DatabaseThread } from './databaseThread';
 import { DatabaseUnavailable, type Engine, type Queries, type SqlValue, type Tx } from './engine';
 
+/** How long the database may take before it counts as hung. */
 export interface EngineOptions {
   /** A statement without an answer after this long ends the thread, and another is opened, ms. */
   readonly statementLimitMs?: number;

@@ -10,6 +10,7 @@ export interface WorkerRequest extends Statement {
   /** Queries of one transaction in one message share a trip to the database; null for one that goes alone. */
   readonly transaction: number | null;
 }
+/** What the database's thread answers one request. */
 export interface WorkerAnswer extends Partial<Result> {
   readonly id: number;
 }

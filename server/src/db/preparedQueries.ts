@@ -7,6 +7,7 @@ const MOST_KEPT = 200;
 /** Uses after which a statement is planned again: tables grow, and a plan for a small one reads a large one whole. */
 const USES_PER_PLAN = 500;
 
+/** One statement with its values. */
 export interface Statement {
   readonly sql: string;
   readonly values: readonly SqlValue[];

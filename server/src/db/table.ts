@@ -53,6 +53,7 @@ export const MADE_BY: Column = { column: 'made_by', type: 'uuid' };
 /** Columns that are no field of the record, with what is in them: who made it and the like. */
 export type Beside = readonly (readonly [Column, SqlValue])[];
 
+/** A record to be written, with the columns that are no field of it. */
 export interface Insert<T> {
   readonly record: T;
   readonly beside?: Beside;

@@ -15,10 +15,12 @@ export type FleetRequest =
   | { readonly kind: 'page'; readonly page: VehiclePage }
   | { readonly kind: 'finish'; readonly now: string };
 
+/** What the whole fleet comes to. */
 export interface FleetAnswer {
   readonly knowledge: FleetKnowledge;
   readonly scores: Pick<Scorecard, 'forecasts' | 'byKind' | 'byInspector'>;
 }
+/** What the fleet's thread says to the server. */
 export type FleetReply =
   /** With the vehicle's sum: all of them at once would hold the other side up. */
   | { readonly kind: 'taken'; readonly board: VehicleBoard | null }

@@ -9,12 +9,14 @@ interface Stamp {
   readonly device: string;
   readonly v?: number | undefined;
 }
+/** Somebody who joins, with the hash of the secret. */
 export interface NewPerson {
   readonly id: string;
   readonly name: string;
   readonly role: Role;
   readonly secretHash: string;
 }
+/** A photo that was kept on disk, by the hash of its bytes. */
 export interface NewPhoto {
   readonly id: string;
   readonly sha256: string;
@@ -45,6 +47,7 @@ export interface Line extends Change {
   readonly outcome?: Outcome;
 }
 
+/** What is to become of a change. */
 export type Decision<O extends Outcome> =
   { readonly refusal: Refusal } | { readonly refusal: null; readonly outcome: O };
 export const refused = (refusal: Refusal) => ({ refusal });

@@ -45,6 +45,7 @@ export async function restore({ folder }: Checkpoint, database: string, now: Dat
   await sync(path.dirname(database));
 }
 
+/** What taking copies of the database needs. */
 export interface CheckpointPorts {
   readonly folder: string;
   readonly engine: Engine;

@@ -1,3 +1,4 @@
+import { errorCode } from '../errorCode';
 import type { OperationOutcome } from '@weskopos/contract';
 import { DatabaseError, type Engine } from '../db/engine';
 import type { Asks, Change } from './change';
@@ -8,6 +9,7 @@ import { positionIn, settle, writeDown, type Writers } from './settle';
 /** The disk cannot take what has to be on it before it is acknowledged: nothing was taken, reading goes on. */
 export class StorageFull extends Error {}
 
+/** What a ledger writes to, and asks. */
 export interface LedgerPorts {
   readonly engine: Engine;
   readonly journal: Journal;
@@ -109,8 +111,9 @@ export class Ledger {
     } catch (error) {
       // What is on disk took effect; the database gets it from there.
       if (answered) return;
-      if (group.length > 1) for (const one of group) await this.takeGroup([one]);
-      else await this.takeOneByOne(group[0] as Waiting, error);
+      const [first, ...others] = group;
+      if (others.length > 0) for (const one of group) await this.takeGroup([one]);
+      else if (first) await this.takeOneByOne(first, error);
     }
   }
 
@@ -194,7 +197,7 @@ class CommitBeforeFailed extends Error {}
 const isOfData = (error: unknown) => error instanceof DatabaseError && error.isOfData;
 
 function asStorageFull(error: unknown): never {
-  const { code = '' } = error as NodeJS.ErrnoException;
+  const code = errorCode(error) ?? '';
   if (DISK_CODES.includes(code)) throw new StorageFull(`the journal could not be written (${code})`, { cause: error });
   throw error;
 }

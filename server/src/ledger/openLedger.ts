@@ -10,6 +10,7 @@ import { Ledger } from './ledger';
 import type { Replay } from './replay';
 import { positionIn, type Writers } from './settle';
 
+/** A ledger with everything it stands on, opened and brought to its end. */
 export interface OpenedLedger {
   readonly engine: Engine;
   readonly journal: Journal;

@@ -6,6 +6,7 @@ import { UnknownChange, UnreadableJournal } from './journalProblems';
 import { isGivenUp, type JournalLine } from './segments';
 import { positionIn, repeat, setPosition, settle, type Writers } from './settle';
 
+/** What a replay of the journal brought. */
 export interface Replay {
   /** Changes whose effect came from the journal. */
   readonly replayed: number;
@@ -22,7 +23,7 @@ const PAGE = 500;
  * @throws UnreadableJournal where a line cannot be read, is of a kind nobody knows, or does not take effect again
  */
 export async function replay(engine: Engine, journal: Journal, writers: Writers, asks: Asks): Promise<Replay> {
-  const book = { replayed: 0, failed: [] as { id: string; why: string }[], gaps: false };
+  const book: Book = { replayed: 0, failed: [], gaps: false };
   let page: Numbered[] = [];
   const apply = async () => {
     await applyPage(engine, page, writers, asks, book);
@@ -74,7 +75,7 @@ async function applyPage(
   } catch (error) {
     if (!(error instanceof DatabaseError)) throw error;
     if (page.length > 1) for (const one of page) await applyPage(engine, [one], writers, asks, book);
-    else await passOver(engine, page[0] as Numbered, error, book);
+    else for (const one of page) await passOver(engine, one, error, book);
   }
   book.gaps ||= page.some(({ line }) => line === null);
 }

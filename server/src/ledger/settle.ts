@@ -7,6 +7,7 @@ export interface Writers {
   readonly of: (kind: string) => Writer<unknown> | undefined;
 }
 
+/** What became of changes, inside a transaction that is still open. */
 export interface Settled {
   readonly outcomes: readonly OperationOutcome[];
   /** What took effect, in that order. */

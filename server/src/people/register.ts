@@ -4,11 +4,13 @@ import type { z } from 'zod';
 import type { Sessions } from './sessions';
 import { requireLead, requirePerson, signedInPerson } from './guard';
 
+/** What endpoints are registered on. */
 export interface Api {
   readonly app: Express;
   readonly sessions: Sessions;
 }
 
+/** One call of an endpoint, checked by its declaration. */
 export interface Call<P, B> {
   readonly params: P;
   readonly body: B;

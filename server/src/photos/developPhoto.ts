@@ -1,6 +1,7 @@
 import { PHOTO_LIMITS } from '@weskopos/contract';
 import sharp from 'sharp';
 
+/** Why a file is not taken as a photo. */
 export type PhotoRefusal = 'not-a-picture' | 'too-many-pixels' | 'too-large';
 
 /** A file that cannot be taken as a photo, and why. */
@@ -10,6 +11,7 @@ export class PhotoRefused extends Error {
   }
 }
 
+/** A photo as it is kept: upright, without what the camera wrote into it. */
 export interface DevelopedPhoto {
   readonly full: Buffer;
   readonly thumb: Buffer;

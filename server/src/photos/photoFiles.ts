@@ -3,6 +3,7 @@ import fs from 'node:fs/promises';
 import path from 'node:path';
 import { sync } from '../db/copyDurably';
 
+/** How large a photo is given. */
 export type PhotoSize = 'full' | 'thumb';
 
 /** Photos on disk under the hash of their bytes: `ab/abcdef….jpg`, beside it the thumbnail. */

@@ -9,6 +9,12 @@ import type { PhotoSize } from './photoFiles';
 
 const STATUS: Record<PhotoRefusal, number> = { 'too-large': 413, 'too-many-pixels': 413, 'not-a-picture': 415 };
 
+/** Sizes a photo is given in, by the end of its address. */
+const ADDRESSES: readonly (readonly [string, PhotoSize])[] = [
+  ['', 'full'],
+  ['/thumb', 'thumb'],
+];
+
 /** Photos going up and coming down. */
 export function photoRoutes(api: Api, context: PhotoNeeds): void {
   const { app, sessions } = api;
@@ -30,10 +36,7 @@ export function photoRoutes(api: Api, context: PhotoNeeds): void {
     response.status(201).json({ id });
   });
 
-  for (const [suffix, size] of [
-    ['', 'full'],
-    ['/thumb', 'thumb'],
-  ] as [string, PhotoSize][]) {
+  for (const [suffix, size] of ADDRESSES) {
     app.get(`${PHOTO_PATH}/:id${suffix}`, requirePerson({ sessions }), async (request, response) => {
       const [photo] = await context.engine.query<{ sha256: string }>('select sha256 from photo where id = $1', [
         photoId(request.params.id),

@@ -17,6 +17,7 @@ const STOOD_MOST_H = 10_000;
 const AMBIENT_RANGE = { least: -60, most: 60 } as const;
 /** Fuel as a gauge shows it, share of a full tank. */
 const FUEL = { empty: 0, quarter: 0.25, half: 0.5, 'three-quarters': 0.75, full: 1 } as const;
+/** Fuel as a gauge shows it: a step of {@link FUEL_STEPS}. */
 export type FuelStep = keyof typeof FUEL;
 export const FUEL_STEPS = ['empty', 'quarter', 'half', 'three-quarters', 'full'] as const satisfies readonly FuelStep[];
 

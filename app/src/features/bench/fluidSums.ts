@@ -5,9 +5,8 @@ import {
   dripLoss,
   oilUsed,
   stickToLitres,
-  type BrakeFluidGrade,
 } from '@weskopos/core';
-import { GLYCOLS, drainToRaise, freezePoint, glycolShare, type Glycol, type TableValue } from '@weskopos/core/desk';
+import { GLYCOLS, drainToRaise, freezePoint, glycolShare, type TableValue } from '@weskopos/core/desk';
 import { amount } from '../../words/show';
 import { choiceField, figureField, type Sum } from './sum';
 
@@ -66,7 +65,7 @@ export const FLUID_SUMS: readonly Sum[] = [
       figureField('freeze', 'Or freeze point', '°C', -80, 10, '', true),
     ],
     work: (v) => {
-      const kind = v.text('kind') as Glycol;
+      const kind = v.choice('kind', GLYCOLS);
       const share = v.maybe('share');
       const freeze = v.maybe('freeze');
       return [
@@ -109,7 +108,7 @@ export const FLUID_SUMS: readonly Sum[] = [
     source: '49 CFR 571.116. An estimate: shown, never graded.',
     fields: [choiceField('grade', 'Fluid', BRAKE_FLUID_GRADES), figureField('water', 'Water', '%', 0, 20, 2)],
     work: (v) => {
-      const celsius = boilingFromWater(v.text('grade') as BrakeFluidGrade, v.number('water'));
+      const celsius = boilingFromWater(v.choice('grade', BRAKE_FLUID_GRADES), v.number('water'));
       return [
         celsius === null
           ? 'Beyond the wet point the line says nothing: change the fluid.'

@@ -8,10 +8,7 @@ import {
   fromStored,
   stateOfCharge,
   torqueOrder,
-  type BatteryType,
-  type CrankStandard,
-  type StudCount,
-  type Unit,
+  typedKeys,
 } from '@weskopos/core';
 import { dueOf, filterFit, fuelUse, mpgToLitresPer100Km } from '@weskopos/core/desk';
 import { day, figureIn, houseRules } from '../../words/show';
@@ -29,7 +26,7 @@ function fills(v: SumValues) {
 }
 
 /** Every unit a typed value may have, with its brothers. */
-const SHOWN_UNITS = (Object.keys(UNITS) as Unit[]).filter(
+const SHOWN_UNITS = typedKeys(UNITS).filter(
   (unit) => Object.values(UNITS).filter(({ quantity }) => quantity === UNITS[unit].quantity).length > 1,
 );
 
@@ -49,7 +46,7 @@ export const OTHER_SUMS: readonly Sum[] = [
       choiceField('ratedBy', 'Rated by', CRANK_STANDARDS),
     ],
     work: (v) => {
-      const charge = stateOfCharge(v.number('volts'), v.text('type') as BatteryType);
+      const charge = stateOfCharge(v.number('volts'), v.choice('type', BATTERY_TYPES));
       const told = {
         about: charge.status === 'about' ? `about ${Math.round(charge.percent)} % charged` : '',
         empty: 'flat',
@@ -59,8 +56,8 @@ export const OTHER_SUMS: readonly Sum[] = [
       const [measured, rated] = [v.maybe('measured'), v.maybe('rated')];
       if (measured === null || rated === null) return [told];
       const health = batteryHealth(
-        { amperes: measured, standard: v.text('measuredBy') as CrankStandard },
-        { amperes: rated, standard: v.text('ratedBy') as CrankStandard },
+        { amperes: measured, standard: v.choice('measuredBy', CRANK_STANDARDS) },
+        { amperes: rated, standard: v.choice('ratedBy', CRANK_STANDARDS) },
       );
       return [told, health === null ? 'Two standards: not compared' : `health ${Math.round(health * 100)} %`];
     },
@@ -135,7 +132,7 @@ export const OTHER_SUMS: readonly Sum[] = [
       return [
         `${figureIn('N·m', torque, 1)} N·m = ${figureIn('lb·ft', torque, 1)} lb·ft`,
         `Stages: ${TORQUE_STAGES.map((stage) => `${figureIn('N·m', torque * stage, 0)} N·m`).join(', ')}`,
-        `Order, clockwise from the top: ${torqueOrder(Number(v.text('studs')) as StudCount).join(', ')}`,
+        `Order, clockwise from the top: ${torqueOrder(v.choice('studs', STUD_COUNTS)).join(', ')}`,
       ];
     },
   },
@@ -188,7 +185,7 @@ export const OTHER_SUMS: readonly Sum[] = [
       choiceField('unit', 'Unit', SHOWN_UNITS),
     ],
     work: (v) => {
-      const unit = v.text('unit') as Unit;
+      const unit = v.choice('unit', SHOWN_UNITS);
       const stored = v.number('value') * UNITS[unit].factor + UNITS[unit].offset;
       return SHOWN_UNITS.filter((one) => one !== unit && UNITS[one].quantity === UNITS[unit].quantity).map(
         (one) => `${Number(fromStored(stored, one).toPrecision(6))} ${one}`,

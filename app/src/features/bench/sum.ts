@@ -23,6 +23,8 @@ export interface SumValues {
   /** Null for an optional figure left empty. */
   maybe(name: string): number | null;
   text(name: string): string;
+  /** The option chosen. Throws a RangeError for none of them. */
+  choice<Option extends string | number>(name: string, options: readonly Option[]): Option;
 }
 
 /** A bench sum: its fields, what the core makes of them, and what stands behind it. */
@@ -36,6 +38,7 @@ export interface Sum {
   readonly work: (values: SumValues) => readonly string[];
 }
 
+/** What a bench sum came to, or why it did not. */
 export type SumAnswer =
   | { readonly status: 'lines'; readonly lines: readonly string[] }
   | { readonly status: 'problems'; readonly problems: Readonly<Record<string, string>> }
@@ -61,6 +64,7 @@ export function answerOf(sum: Sum, typed: Readonly<Record<string, string>>): Sum
     maybe,
     number: (name) => maybe(name) ?? NaN,
     text: (name) => typed[name] ?? '',
+    choice: (name, options) => chosenOf(options, typed[name]),
   };
   try {
     return { status: 'lines', lines: sum.work(values) };
@@ -70,6 +74,13 @@ export function answerOf(sum: Sum, typed: Readonly<Record<string, string>>): Sum
   }
 }
 
+function chosenOf<Option extends string | number>(options: readonly Option[], text: string | undefined): Option {
+  const chosen = options.find((one) => String(one) === text);
+  if (chosen === undefined) throw new RangeError(`Choose one of ${options.join(', ')}.`);
+  return chosen;
+}
+
+/** A figure a sum asks for, with the range it may have, in the unit it is stored in. */
 export const figureField = (
   name: string,
   label: string,
@@ -87,6 +98,7 @@ export const figureField = (
   usual: String(usual),
   ...(optional ? { optional: true as const } : {}),
 });
+/** A choice a sum asks for; the first is the usual one. */
 export const choiceField = (name: string, label: string, options: readonly string[]): SumField => ({
   name,
   label,

@@ -1,5 +1,5 @@
-import { DRIVES, MEASURES, pressureAtReference, standardUncertainty, type MakeUp } from '@weskopos/core';
-import { CORNERS, partLeft, rotationOf, seasonOrLeak, type RotationQuestion } from '@weskopos/core/desk';
+import { DRIVES, MEASURES, pressureAtReference, standardUncertainty, recordOf } from '@weskopos/core';
+import { CORNERS, partLeft, rotationOf, seasonOrLeak } from '@weskopos/core/desk';
 import { amount, capital, houseRules, placeWords, roughMeter } from '../../words/show';
 import { choiceField, figureField, type Sum } from './sum';
 
@@ -74,9 +74,9 @@ export const TYRE_SUMS: readonly Sum[] = [
     ],
     work: (v) => {
       const answer = rotationOf({
-        tread: Object.fromEntries(CORNERS.map((place) => [place, v.number(place)])) as RotationQuestion['tread'],
+        tread: recordOf(CORNERS, (place) => v.number(place)),
         spare: v.maybe('spare'),
-        drive: v.text('drive') as MakeUp['drive'],
+        drive: v.choice('drive', DRIVES),
         directional: v.text('directional') === 'yes',
         staggered: v.text('staggered') === 'yes',
         house: houseRules().bestTyres,

@@ -6,6 +6,7 @@ import Svg, { Circle, G, Line, Path, Text as SvgText } from 'react-native-svg';
 import { FONT, SIZE } from '../../kit/tokens';
 import { usePalette } from '../../kit/theme';
 
+/** One reading of a chart, in the chart's own units. */
 export interface ChartPoint {
   readonly key: string;
   readonly x: number;
@@ -18,6 +19,7 @@ export interface ChartPoint {
   readonly byHand?: boolean;
 }
 
+/** A limit drawn across a chart, with the word that stands on it. */
 export interface ChartLimit {
   readonly grade: 'advisory' | 'fail';
   readonly value: number;

@@ -1,6 +1,6 @@
 import type { Life } from '@weskopos/contract';
-import { axleAt, hubPlaces, threadParts, tyresAtHub, type VehicleOutlook } from '@weskopos/core';
-import { CORNERS, rotationOf, type Corner } from '@weskopos/core/desk';
+import { axleAt, hubPlaces, threadParts, tyresAtHub, type VehicleOutlook, recordOf } from '@weskopos/core';
+import { CORNERS, rotationOf } from '@weskopos/core/desk';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Card } from '../../kit/Card';
@@ -35,7 +35,7 @@ export function PartsCard({ life: { vehicle, entries }, parts, meter }: PartsCar
     axles === 2 && vehicle.axles.every(({ dual }) => !dual) && CORNERS.every((place) => Number.isFinite(tread(place)));
   const plan = fourSingle
     ? rotationOf({
-        tread: Object.fromEntries(CORNERS.map((place) => [place, tread(place)])) as Record<Corner, number>,
+        tread: recordOf(CORNERS, tread),
         spare: null,
         drive: vehicle.makeUp.drive,
         directional: false,

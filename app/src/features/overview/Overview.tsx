@@ -129,7 +129,7 @@ export function Overview() {
           <CoverageList
             points={verdict.points}
             axles={axles}
-            onPoint={(point) => router.replace(`${walk}?at=${encodeURIComponent(point.key)}` as typeof walk)}
+            onPoint={(point) => router.replace(`${walk}?at=${encodeURIComponent(point.key)}`)}
           />
         </View>
       </View>

@@ -1,3 +1,4 @@
+import type { z } from 'zod';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { newPersonSchema, ROLES, type Person } from '@weskopos/contract';
 import { useEffect, useState } from 'react';
@@ -18,9 +19,9 @@ export function People() {
   const palette = usePalette();
   const [people, setPeople] = useState<readonly Person[]>([]);
   const [problem, setProblem] = useState<string>();
-  const form = useForm({
+  const form = useForm<z.infer<typeof newPersonSchema>>({
     resolver: zodResolver(newPersonSchema),
-    defaultValues: { name: '', secret: '', role: 'inspector' as Person['role'] },
+    defaultValues: { name: '', secret: '', role: 'inspector' },
   });
 
   useEffect(() => {

@@ -1,6 +1,7 @@
 import type { PhotoMark } from '@weskopos/core';
 
 export const MARK_TOOLS = ['arrow', 'ring', 'text'] as const;
+/** What a photo can be marked with. */
 export type MarkTool = (typeof MARK_TOOLS)[number];
 
 /** A place on the picture, shares of its width and height. */

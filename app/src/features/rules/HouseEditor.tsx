@@ -9,6 +9,8 @@ import {
   type HouseQuestion,
   type HouseRules,
   type Rulebook,
+  entryOf,
+  type UnitQuestion,
 } from '@weskopos/core';
 import { StyleSheet, View } from 'react-native';
 import { Card } from '../../kit/Card';
@@ -100,7 +102,7 @@ export function HouseEditor({ rulebook, onChange }: HouseEditorProps) {
           <Choice
             key={question}
             label={words.house[question]}
-            options={HOUSE_CHOICES[question] as readonly string[]}
+            options={schoolsOf(question)}
             word={(school) => schoolWord(question, school)}
             value={house[question]}
             onChoose={(school) => set({ [question]: school })}
@@ -113,7 +115,7 @@ export function HouseEditor({ rulebook, onChange }: HouseEditorProps) {
           <Choice
             key={question}
             label={words.unitQuestion[question]}
-            options={UNIT_CHOICES[question] as readonly string[]}
+            options={unitsOf(question)}
             word={(unit) => unit}
             value={house.units[question]}
             onChoose={(unit) => set({ units: { ...house.units, [question]: unit } })}
@@ -165,8 +167,11 @@ function Repeatability({
   );
 }
 
+const schoolsOf = (question: HouseQuestion): readonly string[] => HOUSE_CHOICES[question];
+const unitsOf = (question: UnitQuestion): readonly string[] => UNIT_CHOICES[question];
+
 function schoolWord(question: HouseQuestion, school: string): string {
-  return (words.school[question] as Readonly<Record<string, string>>)[school] ?? school;
+  return entryOf<string>(words.school[question], school) ?? school;
 }
 
 const styles = StyleSheet.create({

@@ -1,5 +1,5 @@
+import { isPointCode } from '@weskopos/core';
 import type { RulebookPreview } from '@weskopos/contract';
-import type { PointCode } from '@weskopos/core';
 import { Card } from '../../kit/Card';
 import { Heading, Words } from '../../kit/Words';
 import { words } from '../../words/en';
@@ -26,7 +26,7 @@ export function PreviewCard({ preview: { visits, points, totals, changes } }: { 
         const [point = '', place = ''] = key.split('@');
         return (
           <Words key={`${inspectionId}${key}`} size="m" soft>
-            {`${fleetCode}, ${day(startedAt)}: ${pointShort(point as PointCode, place, 2)}, ${grade(before)} to ${grade(after)}`}
+            {`${fleetCode}, ${day(startedAt)}: ${isPointCode(point) ? pointShort(point, place, 2) : key}, ${grade(before)} to ${grade(after)}`}
           </Words>
         );
       })}

@@ -38,7 +38,7 @@ export function MakeUpFields({ control }: { readonly control: Control<VehicleFor
           control={control}
           name={name}
           label={label}
-          options={options as readonly string[]}
+          options={options}
           word={(one) => words.makeUp[one] ?? one}
         />
       ))}

@@ -3,7 +3,6 @@ import { METER_UNITS, VEHICLE_CLASSES, type Vehicle } from '@weskopos/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
-import type { z } from 'zod';
 import { Card } from '../../kit/Card';
 import { Page } from '../../shell/Page';
 import { Press } from '../../kit/Press';
@@ -30,15 +29,14 @@ export function VehicleEditor() {
 function Editor({ vehicle, known }: { readonly vehicle: Vehicle; readonly known: boolean }) {
   const router = useRouter();
   const form = useForm<VehicleForm>({
-    // The schema takes what is typed and gives the vehicle; the form knows only the typed side.
-    resolver: zodResolver(vehicleFormSchema as unknown as z.ZodType<VehicleForm, VehicleForm>),
+    resolver: zodResolver(vehicleFormSchema, undefined, { raw: true }),
     defaultValues: formOf(vehicle),
   });
   const { control } = form;
   const [missed, setMissed] = useState(false);
   const save = form.handleSubmit(
-    async (read) => {
-      const body = read as unknown as Vehicle;
+    async (typed) => {
+      const body = vehicleFormSchema.parse(typed);
       await record({ kind: 'vehicle.put', body });
       router.replace(`/vehicle/${body.id}`);
     },

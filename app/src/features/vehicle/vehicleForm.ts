@@ -20,6 +20,7 @@ export type Typed<T> = T extends number | null
     : T extends object
       ? { -readonly [Key in keyof T]: Typed<T[Key]> }
       : T;
+/** A vehicle as it stands in the form: figures as they are typed. */
 export type VehicleForm = Typed<Vehicle>;
 
 /** Unit a field is typed in; by its last name, since axles and rows repeat. */
@@ -78,7 +79,10 @@ export function formOf(vehicle: Vehicle): VehicleForm {
 }
 
 /** What is typed, read and checked as a vehicle: each problem stands at the path of its field. */
-export const vehicleFormSchema = z.preprocess((form) => untyped('', form), plainVehicleSchema);
+export const vehicleFormSchema: z.ZodType<Vehicle, VehicleForm> = z
+  .custom<VehicleForm>()
+  .transform((form) => untyped('', form))
+  .pipe(plainVehicleSchema);
 
 /** A vehicle of which nothing is known yet: two axles, the front one steers. */
 export function blankVehicle(id: string): Vehicle {

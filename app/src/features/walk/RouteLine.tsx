@@ -1,3 +1,4 @@
+import { entryOf } from '@weskopos/core';
 import type { WalkStep } from '@weskopos/core';
 import { memo, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
@@ -23,7 +24,7 @@ const minutes = (seconds: number) => `${Math.max(1, Math.round(seconds / 60))} m
 /** What a stop of the route is called: a place of the walk, or what is done to the vehicle. */
 function legWords(id: string, route: WalkRoute, axles: number): string {
   const [first] = route.steps.get(id) ?? [];
-  return first ? capital(stopWords(first.stop, axles)) : ((words.routeAct as Record<string, string>)[id] ?? id);
+  return first ? capital(stopWords(first.stop, axles)) : (entryOf<string>(words.routeAct, id) ?? id);
 }
 
 /** The route as one says it: neighbours of one name are one. */

@@ -8,6 +8,7 @@ import {
   type PointRef,
   type Vehicle,
   type WalkStep,
+  entryOf,
 } from '@weskopos/core';
 import { memo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -76,7 +77,10 @@ export const Step = memo(function Step({ step, position, vehicle, background, ta
         <Heading level={1}>{place ? `${capital(place)} · ${title.toLowerCase()}` : title}</Heading>
       </View>
       <Words size="s" style={[styles.caution, { borderColor: palette.advisory }]}>
-        {[words.caution[step.station as 'cold'], ...cautions.map((caution) => words.atPoint[caution])].join(' ')}
+        {[
+          entryOf<string>(words.caution, step.station) ?? '',
+          ...cautions.map((caution) => words.atPoint[caution]),
+        ].join(' ')}
       </Words>
       <GhostNote refs={step.points} history={background.history} unit={vehicle.meterUnit} />
       {canPutRight(first) && hasFound ? (

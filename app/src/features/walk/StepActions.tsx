@@ -21,6 +21,7 @@ import { MorePanel } from './panels/MorePanel';
 import { NotePanel } from './panels/NotePanel';
 import type { Background } from '../../visit/visitContext';
 
+/** What is open below a step of the walk; null for nothing. */
 export type Panel = 'words' | 'note' | 'access' | 'more' | 'photo' | null;
 
 interface StepActionsProps {

@@ -20,6 +20,7 @@ interface RouteWanted {
   readonly at: string;
 }
 
+/** A planned route with the steps of the walk it leads through. */
 export interface WalkRoute extends RouteAnswer {
   /** Steps by stop of the route. */
   readonly steps: ReadonlyMap<string, readonly WalkStep[]>;

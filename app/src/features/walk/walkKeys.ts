@@ -12,6 +12,7 @@ export const WALK_ACTS = [
   'overview',
   'help',
 ] as const;
+/** Something the walk does at a key, a swipe or a touch. */
 export type WalkAct = (typeof WALK_ACTS)[number];
 
 export const WALK_KEYS: Readonly<Record<WalkAct, { readonly keys: readonly string[]; readonly word: string }>> = {

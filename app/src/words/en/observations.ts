@@ -11,6 +11,7 @@ import {
   type HowRead,
   type LeakReach,
   type LeakStage,
+  recordOf,
 } from '@weskopos/core';
 import { spelt } from './spelt';
 
@@ -118,19 +119,16 @@ export const howRead = {
   electronic: 'electronic',
 } satisfies Record<HowRead, string>;
 
-export const crankStandard = Object.fromEntries(CRANK_STANDARDS.map((one) => [one, one])) as Record<
-  (typeof CRANK_STANDARDS)[number],
-  string
->;
+export const crankStandard = recordOf(CRANK_STANDARDS, String);
 
-export const namedStep = {
+export const namedStep: Readonly<Record<string, string>> = {
   none: 'None',
   'just-felt': 'Just felt',
   clear: 'Clear',
   low: 'Low',
   middle: 'Middle',
   high: 'High',
-} as Readonly<Record<string, string>>;
+};
 
 export const atPoint = {
   'key-out': 'Key out, hands clear: the engine must not turn.',

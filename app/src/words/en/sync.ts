@@ -1,3 +1,4 @@
+import { asTable } from './asTable';
 const changes = (count: number) => (count === 1 ? '1 change' : `${count} changes`);
 const wait = (count: number) => `${changes(count)} ${count === 1 ? 'waits' : 'wait'}`;
 
@@ -33,11 +34,11 @@ export const syncWords = {
     waiting: 'not sent yet',
     refused: 'not taken',
   },
-  photoReason: {
+  photoReason: asTable({
     'not-a-picture': 'it is no picture the workshop can read',
     'too-large': 'it is too large',
     'too-many-pixels': 'it has too many pixels',
-  } as Readonly<Record<string, string>>,
+  }),
 };
 
 /** A change the workshop did not take. */

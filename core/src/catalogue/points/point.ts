@@ -26,6 +26,7 @@ export type System = (typeof SYSTEMS)[number];
 
 /** Where on a part a measure is read, outside first. */
 export const SPOTS = ['whole', 'outer', 'centre', 'inner', '12-6', '3-9'] as const;
+/** Where on a part a reading is taken. */
 export type Spot = (typeof SPOTS)[number];
 
 /**
@@ -55,6 +56,7 @@ export const NEEDS = [
   'helper',
   'ground',
 ] as const;
+/** A state of the vehicle that a reading is true in. */
 export type Need = (typeof NEEDS)[number];
 
 /** What can hurt at this point; shown there. */
@@ -73,8 +75,10 @@ export const CAUTIONS = [
   'collect',
   'moving-parts',
 ] as const;
+/** What can hurt at a point. */
 export type Caution = (typeof CAUTIONS)[number];
 
+/** One point that can be inspected: where, what is measured, and in what state. */
 export interface CataloguePoint {
   readonly code: string;
   readonly station: Station;

@@ -24,6 +24,7 @@ import { withDraft, type Background } from '../../../visit/visitContext';
 import type { ControlProps, PutFinding, SlidingProps } from './control';
 import { TypedReading } from '../../../controls/TypedReading';
 
+/** One tape beside others: which reading it takes, and what stands over it. */
 export interface TapeSlot {
   readonly pointRef: PointRef;
   readonly measure: MeasureCode;

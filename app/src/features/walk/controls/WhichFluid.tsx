@@ -1,4 +1,4 @@
-import { FLUID_LOOKS, whichFluid, type Fluid, type FluidLook } from '@weskopos/core';
+import { FLUID_LOOKS, whichFluid, type Fluid, type FluidLook, entryOf, typedKeys } from '@weskopos/core';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Card } from '../../../kit/Card';
@@ -9,7 +9,8 @@ import { Words } from '../../../kit/Words';
 import { words } from '../../../words/en';
 import { capital } from '../../../words/show';
 
-const QUESTIONS = Object.keys(FLUID_LOOKS) as (keyof typeof FLUID_LOOKS)[];
+const QUESTIONS = typedKeys(FLUID_LOOKS);
+const looksOf = (question: keyof FluidLook): readonly string[] => FLUID_LOOKS[question];
 const NOTHING: FluidLook = { colour: null, feel: null, smell: null, where: null };
 /** More guesses than this are no help. */
 const MOST_GUESSES = 3;
@@ -19,15 +20,15 @@ export function WhichFluid({ onFluid }: { readonly onFluid: (fluid: Fluid) => vo
   const [look, setLook] = useState(NOTHING);
   const guesses = whichFluid(look).slice(0, MOST_GUESSES);
   const spell = (sign: string) =>
-    QUESTIONS.map((question) => (words.look[question] as Record<string, string>)[sign]).find(Boolean) ?? sign;
+    QUESTIONS.map((question) => entryOf<string>(words.look[question], sign)).find(Boolean) ?? sign;
   return (
     <Card>
       {QUESTIONS.map((question) => (
         <Choice
           key={question}
           label={words.lookQuestion[question]}
-          options={FLUID_LOOKS[question] as readonly string[]}
-          word={(sign) => capital((words.look[question] as Record<string, string>)[sign] ?? sign)}
+          options={looksOf(question)}
+          word={(sign) => capital(entryOf<string>(words.look[question], sign) ?? sign)}
           value={look[question]}
           onChoose={(sign) => setLook((before) => ({ ...before, [question]: before[question] === sign ? null : sign }))}
         />
