@@ -35,6 +35,13 @@ const CLOCK = [
   { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'Time is handed in.' },
   { selector: "CallExpression[callee.object.name='Date'][callee.property.name='now']", message: 'Time is handed in.' },
 ];
+/** What a person reads stands in `words`: two words next to each other, a label, or text between tags. */
+const INTERFACE_TEXT = [
+  'Literal[value=/[A-Za-z]{2,} [A-Za-z]{2,}/]:not(NewExpression > Literal):not(CallExpression[callee.object.name=/^(console|document)$/] > Literal)',
+  'TemplateElement[value.raw=/[A-Za-z]{2,} [A-Za-z]{2,}/]:not(NewExpression TemplateElement)',
+  'JSXText[value=/[A-Za-z]{3,}/]',
+  'JSXAttribute[name.name=/^(label|hint|title|placeholder|help|over|problem|aria-label)$/] > Literal[value=/[A-Za-z]{2,}/]',
+].map((selector) => ({ selector, message: 'Every word of the interface is in app/src/words.' }));
 const OUTSIDE_CORE = [
   '@weskopos/*',
   'react',
@@ -108,6 +115,11 @@ export default tseslint.config(
       'app/src/sync/clock.ts',
     ],
     rules: { 'no-restricted-syntax': ['error', ...CLOCK] },
+  },
+  {
+    files: ['app/src/features/**', 'app/src/visit/**', 'app/src/shell/**', 'app/src/controls/**', 'app/src/kit/**'],
+    ignores: ['**/*.test.ts', '**/*.test.tsx'],
+    rules: { 'no-restricted-syntax': ['error', ...CLOCK, ...INTERFACE_TEXT] },
   },
   {
     files: ['**/*.test.ts', '**/*.test.tsx', 'e2e/**', 'bench/**', '**/tests/**'],

@@ -5,6 +5,9 @@ import { CORNER, FONT, SIZE, SPACE, TOUCH } from '../kit/tokens';
 import { usePalette } from '../kit/theme';
 import { Words } from '../kit/Words';
 import { figure, figureIn, unitWord, workshopUnit } from '../words/show';
+import { words } from '../words/en';
+
+const say = words.pages.typing;
 
 interface TypedReadingProps {
   readonly measure: MeasureCode;
@@ -34,11 +37,11 @@ function readTyped(measure: MeasureCode, text: string): Read {
 }
 
 function allowedWords(measure: MeasureCode): string {
-  if (measure === 'tyre-age') return 'Four digits, week and year, e.g. 0523; three before 2000.';
+  if (measure === 'tyre-age') return say.fourDigitsWeekAndYear;
   const { least, most } = MEASURES[measure];
   const unit = workshopUnit(measure);
   const round = (value: number) => figureIn(unit, value).replace(/\.0+$/, '');
-  return `${round(least)} to ${round(most)}${measure === 'level' ? ', 0 min to 1 max' : ` ${unitWord(measure)}`}`;
+  return say.allowedRange(round(least), round(most), measure === 'level' ? say.levelRange : ` ${unitWord(measure)}`);
 }
 
 /** The same reading on the number pad, in either unit. What cannot be is told with its range, and stays as typed. */

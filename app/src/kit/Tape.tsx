@@ -7,6 +7,8 @@ import { OWN_FINGER } from './ownFinger';
 import { TapeDrawing } from './TapeDrawing';
 import { fromShare, keyMoves, stepped, type TapeGauge } from './tapeScale';
 
+const say = words.pages.kit;
+
 /** What a tape is given: what it measures, what stands on it, and what a finger does. */
 export interface TapeProps {
   readonly measure: MeasureCode;
@@ -64,7 +66,7 @@ export function Tape(props: TapeProps) {
       aria-valuemin={gauge.tape[0]}
       aria-valuemax={gauge.tape[1]}
       aria-valuenow={value ?? stepped(gauge, start)}
-      aria-valuetext={value === null ? 'no reading yet' : `${amount(measure, value)}, ${words.grade[grade]}`}
+      aria-valuetext={value === null ? say.noReadingYet : `${amount(measure, value)}, ${words.grade[grade]}`}
       onLayout={(event) => setWidth(event.nativeEvent.layout.width)}
       onStartShouldSetResponder={() => true}
       onMoveShouldSetResponder={() => true}

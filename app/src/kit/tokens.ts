@@ -1,3 +1,6 @@
+import { words } from '../words/en';
+
+const say = words.pages.kit;
 /** Colours, sizes and spaces of the whole app; both themes. Change a token, never a spot. */
 export interface Palette {
   readonly ground: string;
@@ -65,9 +68,9 @@ export const SPACE = { xs: 4, s: 8, m: 12, l: 16, xl: 24 } as const;
 export const CORNER = { s: 8, m: 12 } as const;
 export const TOUCH = { least: 48, hand: 56 } as const;
 export const FONT = {
-  word: 'Atkinson',
+  word: say.atkinson,
   wordStrong: 'AtkinsonStrong',
-  label: 'Barlow',
+  label: say.barlow,
   labelStrong: 'BarlowStrong',
 } as const;
 /** From this width two or three panes stand side by side. */

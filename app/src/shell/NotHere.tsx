@@ -1,14 +1,14 @@
 import { Page } from './Page';
 import { Words } from '../kit/Words';
+import { words } from '../words/en';
+
+const say = words.pages.shell;
 
 /** A vehicle or visit this device does not know. */
 export function NotHere() {
   return (
-    <Page title="Not on this device" back="/">
-      <Words>
-        This vehicle or visit is not known here. If it was added on another device, connect once and it appears in the
-        yard.
-      </Words>
+    <Page title={say.notOnThisDevice} back="/">
+      <Words>{say.thisVehicleOrVisitIs}</Words>
     </Page>
   );
 }

@@ -7,6 +7,9 @@ import { Press } from '../kit/Press';
 import { SPACE } from '../kit/tokens';
 import { usePalette } from '../kit/theme';
 import { Heading, Words } from '../kit/Words';
+import { words } from '../words/en';
+
+const say = words.pages.shell;
 
 interface PageProps {
   readonly title: string;
@@ -33,7 +36,7 @@ export function Page({ title, over, back, children, foot, width = 640 }: PagePro
                 <Press
                   kind="quiet"
                   label=""
-                  hint="Back"
+                  hint={say.back}
                   icon={<ChevronLeft color={palette.ink} size={28} />}
                   onPress={() => router.replace(back)}
                   style={styles.back}

@@ -8,6 +8,8 @@ import { words } from '../words/en';
 import { day, figure, pointWords, unitOf } from '../words/show';
 import { gradeSentence } from '../words/reasonSentence';
 
+const say = words.pages.visit;
+
 /** One point with its readings, grade and why. */
 export function PointLine({
   graded,
@@ -30,7 +32,7 @@ export function PointLine({
             size="m"
             strong
             colour={gradeColours(palette, result.grade).line}
-          >{`${words.grade[result.grade]}${result.corrected ? `, ${words.corrected}` : ''}${result.watch ? `, ${words.watch}` : ''}${result.carried ? `, carried from ${day(result.carried.at)}` : ''}. `}</Words>
+          >{`${words.grade[result.grade]}${result.corrected ? `, ${words.corrected}` : ''}${result.watch ? `, ${words.watch}` : ''}${result.carried ? say.carriedFrom(day(result.carried.at)) : ''}. `}</Words>
           {gradeSentence(result)}
           {finding?.note && !brief ? ` “${finding.note}”` : ''}
         </Words>

@@ -12,6 +12,10 @@ import {
   type WalkStep,
 } from '@weskopos/core';
 import type { History } from './visitContext';
+import { words } from '../words/en';
+
+const say = words.pages.visit;
+const common = words.pages.common;
 
 /** What one tap says of a whole step, and what it is called on the button. */
 export interface QuickLook {
@@ -42,25 +46,25 @@ export function quickLook(
 }
 
 function sayOf(point: CataloguePoint, last: Finding | undefined): { label: string; change: FindingChange } | null {
-  if (soundByEye(point)) return { label: 'Sound', change: {} };
-  if (point.leakWanted) return { label: 'Dry', change: { leaks: [DRY] } };
-  if (point.codes) return { label: 'No codes', change: { codes: [] } };
+  if (soundByEye(point)) return { label: common.sound, change: {} };
+  if (point.leakWanted) return { label: say.dry, change: { leaks: [DRY] } };
+  if (point.codes) return { label: say.noCodes, change: { codes: [] } };
   if (point.counted === 'lamps') {
     const counts = last?.counts.length
       ? last.counts.map(({ item, of }) => ({ item, good: of, of }))
       : LAMPS.map((item) => ({ item, good: USUAL_LAMPS[item], of: USUAL_LAMPS[item] }));
-    return { label: 'All lit', change: { counts } };
+    return { label: common.allLit, change: { counts } };
   }
   if (point.counted === 'all') {
     const of = last?.counts[0]?.of;
-    return of ? { label: `All ${of} there`, change: { counts: [{ item: 'all', good: of, of }] } } : null;
+    return of ? { label: say.allThere(of), change: { counts: [{ item: 'all', good: of, of }] } } : null;
   }
   const wanted = point.measures.filter(({ need }) => need !== 'extra');
   if (wanted.length > 0 && wanted.every(({ measure }) => measure === 'play')) {
     const readings = wanted.flatMap(({ measure, spots }) =>
       spots.map((spot): Reading => ({ measure, spot, phase: 'found', values: [0], bound: 'exact' })),
     );
-    return { label: 'No play', change: { readings } };
+    return { label: say.noPlay, change: { readings } };
   }
   return null;
 }

@@ -1,3 +1,4 @@
+import { pages } from './en/pages';
 import { asTable } from './en/asTable';
 import { failureWords, refusedWords, storageWords, syncWords } from './en/sync';
 import type {
@@ -31,6 +32,7 @@ export const en = {
     recorded: 'Recorded',
   } satisfies Record<Grade, string>,
   ...acts,
+  pages,
   arrival,
   entryForm,
   ...life,

@@ -5,6 +5,10 @@ import { SPACE } from '../../kit/tokens';
 import { Label, Words } from '../../kit/Words';
 import { PhotoStrip } from '../photo/PhotoStrip';
 import { PhotoTaker } from '../photo/PhotoTaker';
+import { words } from '../../words/en';
+
+const say = words.pages.arrival;
+const common = words.pages.common;
 
 /** One from each corner, and as many again for what is found there. */
 const MOST = 8;
@@ -20,8 +24,8 @@ export function CornerPhotos({ photos, onChange }: CornerPhotosProps) {
   const [taking, setTaking] = useState(false);
   return (
     <View style={{ gap: SPACE.s }}>
-      <Label>Its corners, as it came</Label>
-      <PhotoStrip photos={photos.map(asPhoto)} label="Corner" />
+      <Label>{say.itsCornersAsItCame}</Label>
+      <PhotoStrip photos={photos.map(asPhoto)} label={common.corner} />
       {taking ? (
         <Suspense fallback={null}>
           <PhotoTaker
@@ -34,12 +38,12 @@ export function CornerPhotos({ photos, onChange }: CornerPhotosProps) {
           />
         </Suspense>
       ) : photos.length < MOST ? (
-        <Press label={photos.length === 0 ? 'Photograph a corner' : 'Another'} onPress={() => setTaking(true)} />
+        <Press label={photos.length === 0 ? say.photographACorner : say.another} onPress={() => setTaking(true)} />
       ) : (
-        <Words soft>{`${MOST} pictures are the most here; more go to their points.`}</Words>
+        <Words soft>{say.picturesAreTheMostHere(MOST)}</Words>
       )}
       {photos.length > 0 ? (
-        <Press label="Take the last one out" onPress={() => onChange((before) => before.slice(0, -1))} />
+        <Press label={say.takeTheLastOneOut} onPress={() => onChange((before) => before.slice(0, -1))} />
       ) : null}
     </View>
   );

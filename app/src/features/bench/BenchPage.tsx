@@ -13,6 +13,10 @@ import { FLUID_SUMS } from './fluidSums';
 import { OTHER_SUMS } from './otherSums';
 import { answerOf, type Sum } from './sum';
 import { TYRE_SUMS } from './tyreSums';
+import { words } from '../../words/en';
+
+const say = words.pages.bench;
+const common = words.pages.common;
 
 export const SUMS: readonly Sum[] = [...TYRE_SUMS, ...FLUID_SUMS, ...OTHER_SUMS];
 
@@ -22,7 +26,7 @@ export function BenchPage() {
   const [open, setOpen] = useState<string | null>(wide ? (SUMS[0]?.code ?? null) : null);
   const sum = SUMS.find(({ code }) => code === open);
   return (
-    <Page title="Bench" over="Sums" back="/" width={wide ? 960 : 640}>
+    <Page title={common.bench} over={say.sums} back="/" width={wide ? 960 : 640}>
       <View style={wide ? styles.panes : styles.stack}>
         <View style={[styles.list, wide && styles.narrow]}>
           {SUMS.map(({ code, title }) => (
@@ -56,7 +60,7 @@ function SumCard({ sum }: { readonly sum: Sum }) {
             ))
           : null}
         {answer.status === 'refused' ? <Words role="alert">{capital(answer.why)}</Words> : null}
-        {answer.status === 'problems' ? <Words soft>Something below is not right yet.</Words> : null}
+        {answer.status === 'problems' ? <Words soft>{say.somethingBelowIsNotRight}</Words> : null}
       </View>
       <View style={styles.fields}>
         {sum.fields.map((field) =>

@@ -14,6 +14,10 @@ import { dueOf, filterFit, fuelUse, mpgToLitresPer100Km } from '@weskopos/core/d
 import { day, figureIn, houseRules } from '../../words/show';
 import { choiceField, figureField, type Sum, type SumValues } from './sum';
 import { nowMs } from '../../sync/clock';
+import { words } from '../../words/en';
+
+const say = words.pages.bench;
+const common = words.pages.common;
 
 const FILLS = [1, 2, 3, 4] as const;
 
@@ -33,25 +37,24 @@ const SHOWN_UNITS = typedKeys(UNITS).filter(
 export const OTHER_SUMS: readonly Sum[] = [
   {
     code: 'battery',
-    title: 'Battery',
-    formula: 'health = measured / rated, one standard; charge from rest voltage',
-    source:
-      'After two hours of rest, 25 °C, approximate. Standards are never converted into each other. Acid, gas: no sparks.',
+    title: common.battery,
+    formula: say.healthMeasuredRatedOneStandard,
+    source: say.afterTwoHoursOfRest,
     fields: [
-      choiceField('type', 'Battery', BATTERY_TYPES),
-      figureField('volts', 'Rest voltage of 12 V', 'V', 8, 15, 12.45),
-      figureField('measured', 'Measured', 'A', 0, 3000, 480, true),
-      choiceField('measuredBy', 'Measured by', CRANK_STANDARDS),
-      figureField('rated', 'Rated', 'A', 1, 3000, 640, true),
-      choiceField('ratedBy', 'Rated by', CRANK_STANDARDS),
+      choiceField('type', common.battery, BATTERY_TYPES),
+      figureField('volts', say.restVoltageOf12V, 'V', 8, 15, 12.45),
+      figureField('measured', common.measured, 'A', 0, 3000, 480, true),
+      choiceField('measuredBy', common.measuredBy, CRANK_STANDARDS),
+      figureField('rated', say.rated, 'A', 1, 3000, 640, true),
+      choiceField('ratedBy', say.ratedBy, CRANK_STANDARDS),
     ],
     work: (v) => {
       const charge = stateOfCharge(v.number('volts'), v.choice('type', BATTERY_TYPES));
       const told = {
-        about: charge.status === 'about' ? `about ${Math.round(charge.percent)} % charged` : '',
+        about: charge.status === 'about' ? say.aboutCharged(Math.round(charge.percent)) : '',
         empty: 'flat',
-        full: 'full, or not yet at rest',
-        unknown: 'only the maker’s table tells for lithium',
+        full: common.fullOrNotYetAt,
+        unknown: common.onlyTheMakersTableTells,
       }[charge.status];
       const [measured, rated] = [v.maybe('measured'), v.maybe('rated')];
       if (measured === null || rated === null) return [told];
@@ -59,41 +62,41 @@ export const OTHER_SUMS: readonly Sum[] = [
         { amperes: measured, standard: v.choice('measuredBy', CRANK_STANDARDS) },
         { amperes: rated, standard: v.choice('ratedBy', CRANK_STANDARDS) },
       );
-      return [told, health === null ? 'Two standards: not compared' : `health ${Math.round(health * 100)} %`];
+      return [told, health === null ? say.twoStandardsNotCompared : say.health(Math.round(health * 100))];
     },
   },
   {
     code: 'fuel',
-    title: 'Fuel use',
-    formula: 'litres between two full fills / distance; partial fills carried',
-    source: 'Full to full only. What came before the first full fill tells nothing.',
+    title: say.fuelUse,
+    formula: say.litresBetweenTwoFullFills,
+    source: say.fullToFullOnlyWhat,
     fields: FILLS.flatMap((n) => [
-      figureField(`km${n}`, `Fill ${n}, meter`, 'km', 0, 3_000_000, n <= 2 ? 84_000 + n * 500 : '', true),
-      figureField(`litres${n}`, `Fill ${n}`, 'L', 0, 1000, n <= 2 ? 35 : '', true),
-      choiceField(`full${n}`, `Fill ${n} was`, ['full', 'partial']),
+      figureField(`km${n}`, say.fillMeter(n), 'km', 0, 3_000_000, n <= 2 ? 84_000 + n * 500 : '', true),
+      figureField(`litres${n}`, say.fill(n), 'L', 0, 1000, n <= 2 ? 35 : '', true),
+      choiceField(`full${n}`, say.fillWas(n), ['full', 'partial']),
     ]),
     work: (v) => {
       const stretches = fuelUse(fills(v));
-      if (stretches.length === 0) return ['Two full fills are needed.'];
+      if (stretches.length === 0) return [say.twoFullFillsAreNeeded];
       return stretches.map(({ fromKm, toKm, litresPer100Km }) => {
         const mpg = mpgToLitresPer100Km(litresPer100Km, 'imperial').toFixed(1);
         const us = mpgToLitresPer100Km(litresPer100Km, 'us').toFixed(1);
-        return `${fromKm} to ${toKm} km: ${litresPer100Km.toFixed(2)} L/100 km, ${(100 / litresPer100Km).toFixed(1)} km/L, ${mpg} mpg (imp), ${us} mpg (US)`;
+        return say.stretchWords(fromKm, toKm, litresPer100Km.toFixed(2), (100 / litresPer100Km).toFixed(1), mpg, us);
       });
     },
   },
   {
     code: 'due',
-    title: 'Due',
-    formula: 'earliest of calendar months and distance, each · hard-use factor',
-    source: 'Distance told as a date from the vehicle’s own use. The house rule says whether hard use shortens.',
+    title: say.due,
+    formula: say.earliestOfCalendarMonthsAnd,
+    source: say.distanceToldAsADate,
     fields: [
-      figureField('ago', 'Days since the last time', 'step', 0, 5000, 121),
-      figureField('since', 'Distance since', 'km', 0, 1_000_000, 6000),
+      figureField('ago', say.daysSinceTheLastTime, 'step', 0, 5000, 121),
+      figureField('since', say.distanceSince, 'km', 0, 1_000_000, 6000),
       figureField('months', 'Every, months', 'months', 1, 240, 12, true),
-      figureField('km', 'Every', 'km', 1, 1_000_000, 15_000, true),
-      figureField('perDay', 'Distance a day', 'km', 0, 2000, 50, true),
-      choiceField('hard', 'Hard use', ['no', 'yes']),
+      figureField('km', say.every, 'km', 1, 1_000_000, 15_000, true),
+      figureField('perDay', say.distanceADay, 'km', 0, 2000, 50, true),
+      choiceField('hard', say.hardUse, ['no', 'yes']),
     ],
     work: (v) => {
       const house = houseRules();
@@ -111,46 +114,46 @@ export const OTHER_SUMS: readonly Sum[] = [
         factor,
         perDay: v.maybe('perDay'),
       });
-      if (!due) return ['No limit is given.'];
+      if (!due) return [say.noLimitIsGiven];
       const when = due.on
-        ? `${day(due.on)}${due.daysLeft === null ? '' : `, in ${due.daysLeft} days`}`
-        : 'no date without the distance a day';
-      return [`By ${due.by === 'months' ? 'time' : 'distance'}: ${when}`];
+        ? `${day(due.on)}${due.daysLeft === null ? '' : say.inDays(due.daysLeft)}`
+        : say.noDateWithoutTheDistance;
+      return [say.dueBy(due.by === 'months' ? 'time' : 'distance', when)];
     },
   },
   {
     code: 'torque',
-    title: 'Torque',
-    formula: '1 lb·ft = 1.3558179483 N·m; opposite pairs, then the pair nearest a right angle',
-    source: 'On the ground, crosswise, half and then whole. Again after 50 to 100 km.',
+    title: say.torque,
+    formula: say.torqueFormula,
+    source: say.onTheGroundCrosswiseHalf,
     fields: [
-      figureField('torque', 'Torque', 'N·m', 1, 2000, 120),
-      choiceField('studs', 'Studs', STUD_COUNTS.map(String)),
+      figureField('torque', say.torque, 'N·m', 1, 2000, 120),
+      choiceField('studs', say.studs, STUD_COUNTS.map(String)),
     ],
     work: (v) => {
       const torque = v.number('torque');
       return [
         `${figureIn('N·m', torque, 1)} N·m = ${figureIn('lb·ft', torque, 1)} lb·ft`,
         `Stages: ${TORQUE_STAGES.map((stage) => `${figureIn('N·m', torque * stage, 0)} N·m`).join(', ')}`,
-        `Order, clockwise from the top: ${torqueOrder(v.choice('studs', STUD_COUNTS)).join(', ')}`,
+        say.orderClockwiseFromTheTop(torqueOrder(v.choice('studs', STUD_COUNTS)).join(', ')),
       ];
     },
   },
   {
     code: 'filter',
-    title: 'Filter fit',
-    formula: 'thread and pitch equal; seal inside ≥ landing inside, outside ≤ landing outside',
-    source: 'By-pass pressure unknown: it may open too early or too late. The maker’s number comes first.',
+    title: say.filterFit,
+    formula: say.threadAndPitchEqualSeal,
+    source: say.byPassPressureUnknownIt,
     fields: [
-      figureField('thread', 'Thread of the filter', 'mm', 5, 100, 20),
-      figureField('pitch', 'Its pitch', 'mm', 0.25, 6, 1.5),
+      figureField('thread', say.threadOfTheFilter, 'mm', 5, 100, 20),
+      figureField('pitch', say.itsPitch, 'mm', 0.25, 6, 1.5),
       figureField('sealIn', 'Seal, inside', 'mm', 10, 300, 62),
       figureField('sealOut', 'Seal, outside', 'mm', 10, 300, 71),
-      figureField('spigot', 'Thread of the spigot', 'mm', 5, 100, 20),
-      figureField('spigotPitch', 'Its pitch', 'mm', 0.25, 6, 1.5),
+      figureField('spigot', say.threadOfTheSpigot, 'mm', 5, 100, 20),
+      figureField('spigotPitch', say.itsPitch, 'mm', 0.25, 6, 1.5),
       figureField('landIn', 'Landing, inside', 'mm', 10, 300, 60),
       figureField('landOut', 'Landing, outside', 'mm', 10, 300, 73),
-      choiceField('bypass', 'By-pass pressures', ['not known', 'known to agree']),
+      choiceField('bypass', say.byPassPressures, [common.notKnown, say.knownToAgree]),
     ],
     work: (v) => {
       const { misfits, warnBypass } = filterFit({
@@ -166,23 +169,21 @@ export const OTHER_SUMS: readonly Sum[] = [
           landingInsideMm: v.number('landIn'),
           landingOutsideMm: v.number('landOut'),
         },
-        bypassKnown: v.text('bypass') === 'known to agree',
+        bypassKnown: v.text('bypass') === say.knownToAgree,
       });
       const fits =
-        misfits.length === 0 ? 'It fits.' : `Does not fit: ${misfits.map((one) => one.replace('-', ' ')).join(', ')}.`;
-      return warnBypass && misfits.length === 0
-        ? [fits, 'Nobody knows when its by-pass opens: take the maker’s.']
-        : [fits];
+        misfits.length === 0 ? say.itFits : say.doesNotFit(misfits.map((one) => one.replace('-', ' ')).join(', '));
+      return warnBypass && misfits.length === 0 ? [fits, say.nobodyKnowsWhenItsBy] : [fits];
     },
   },
   {
     code: 'units',
-    title: 'Units',
-    formula: 'stored in SI, typed in either',
-    source: 'Inch, mile and gallons exact; psi and lb·ft by NIST SP 811.',
+    title: common.units,
+    formula: say.storedInSiTypedIn,
+    source: say.inchMileAndGallonsExact,
     fields: [
-      { name: 'value', label: 'Value', unit: 'step', least: -1e6, most: 1e6, usual: '35' },
-      choiceField('unit', 'Unit', SHOWN_UNITS),
+      { name: 'value', label: say.value, unit: 'step', least: -1e6, most: 1e6, usual: '35' },
+      choiceField('unit', say.unit, SHOWN_UNITS),
     ],
     work: (v) => {
       const unit = v.choice('unit', SHOWN_UNITS);

@@ -1,4 +1,7 @@
 import { parseMeasure, type Unit } from '@weskopos/core';
+import { words } from '../../words/en';
+
+const say = words.pages.bench;
 
 /** One figure of a sum, or one choice. */
 export type SumField =
@@ -51,10 +54,14 @@ export function answerOf(sum: Sum, typed: Readonly<Record<string, string>>): Sum
   for (const field of sum.fields) {
     if ('options' in field) continue;
     const parsed = parseMeasure(typed[field.name] ?? '', field.unit);
-    const allowed = `${field.least} to ${field.most}${field.unit === 'step' || field.unit === 'level' ? '' : ` ${field.unit}`}`;
+    const allowed = say.range(
+      field.least,
+      field.most,
+      field.unit === 'step' || field.unit === 'level' ? '' : ` ${field.unit}`,
+    );
     if (parsed.status === 'empty' && field.optional) numbers.set(field.name, null);
     else if (parsed.status !== 'value')
-      problems[field.name] = parsed.status === 'empty' ? `Wanted: ${allowed}.` : `A figure, ${allowed}.`;
+      problems[field.name] = parsed.status === 'empty' ? `Wanted: ${allowed}.` : say.aFigure(allowed);
     else if (parsed.stored < field.least || parsed.stored > field.most) problems[field.name] = `Allowed: ${allowed}.`;
     else numbers.set(field.name, parsed.stored);
   }

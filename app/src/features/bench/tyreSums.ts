@@ -2,6 +2,10 @@ import { DRIVES, MEASURES, pressureAtReference, standardUncertainty, recordOf } 
 import { CORNERS, partLeft, rotationOf, seasonOrLeak } from '@weskopos/core/desk';
 import { amount, capital, houseRules, placeWords, roughMeter } from '../../words/show';
 import { choiceField, figureField, type Sum } from './sum';
+import { words } from '../../words/en';
+
+const say = words.pages.bench;
+const common = words.pages.common;
 
 /** Standard uncertainty of a tyre gauge, kPa. */
 const GAUGE_U_KPA = standardUncertainty(MEASURES.pressure, 1);
@@ -11,29 +15,28 @@ const corner = (place: string) => capital(placeWords(place, 2));
 export const TYRE_SUMS: readonly Sum[] = [
   {
     code: 'pressure',
-    title: 'Pressure at 20 °C',
-    formula: '(p + p atm) · T ref / T − p atm, in kelvin',
-    source: 'Gas at constant volume; standard atmosphere 101.325 kPa. Cold tyre, or its own temperature read.',
+    title: say.pressureAt20C,
+    formula: say.pPAtmTRef,
+    source: say.gasAtConstantVolumeStandard,
     fields: [
-      figureField('kpa', 'Gauge pressure', 'kPa', 0, 1200, 220),
-      figureField('celsius', 'Tyre temperature', '°C', -60, 120, 0),
+      figureField('kpa', say.gaugePressure, 'kPa', 0, 1200, 220),
+      figureField('celsius', say.tyreTemperature, '°C', -60, 120, 0),
     ],
-    work: (v) => [`${amount('pressure', pressureAtReference(v.number('kpa'), v.number('celsius')))} at 20 °C`],
+    work: (v) => [say.at20C(amount('pressure', pressureAtReference(v.number('kpa'), v.number('celsius'))))],
   },
   {
     code: 'season',
-    title: 'Season or leak',
-    formula: 'residual = measured change − change by temperature; common = second highest residual',
-    source:
-      'A tyre 7 kPa and three standard uncertainties below the common loses by itself. Ask first whether it was inflated.',
+    title: say.seasonOrLeak,
+    formula: say.residualMeasuredChangeChangeBy,
+    source: say.aTyre7KpaAnd,
     fields: [
-      figureField('days', 'Days between', 'step', 1, 2000, 61),
-      figureField('thenC', 'Temperature then', '°C', -60, 60, 20),
-      figureField('nowC', 'Temperature now', '°C', -60, 60, 0),
+      figureField('days', say.daysBetween, 'step', 1, 2000, 61),
+      figureField('thenC', say.temperatureThen, '°C', -60, 60, 20),
+      figureField('nowC', say.temperatureNow, '°C', -60, 60, 0),
       ...CORNERS.flatMap((place) => [
-        figureField(`then${place}`, `${corner(place)}, then`, 'kPa', 0, 1200, 240),
-        figureField(`now${place}`, `${corner(place)}, now`, 'kPa', 0, 1200, place === '2R' ? 197 : 217),
-        choiceField(`air${place}`, `${corner(place)}: inflated since?`, YES_NO),
+        figureField(`then${place}`, say.then(corner(place)), 'kPa', 0, 1200, 240),
+        figureField(`now${place}`, say.cornerNow(corner(place)), 'kPa', 0, 1200, place === '2R' ? 197 : 217),
+        choiceField(`air${place}`, say.inflatedSince(corner(place)), YES_NO),
       ]),
     ],
     work: (v) =>
@@ -50,27 +53,26 @@ export const TYRE_SUMS: readonly Sum[] = [
         GAUGE_U_KPA,
       ).map(({ place, verdict, residualKpa, perMonthKpa }) => {
         const told = {
-          'own-loss': `loses by itself, ${amount('pressure', perMonthKpa ?? 0)} a month`,
-          'with-the-others': 'with the others: the season',
-          'inflated-since': 'inflated since: tells nothing',
+          'own-loss': say.losesByItselfAMonth(amount('pressure', perMonthKpa ?? 0)),
+          'with-the-others': say.withTheOthersTheSeason,
+          'inflated-since': say.inflatedSinceTellsNothing,
         }[verdict];
-        return `${corner(place)}: ${told} (${amount('pressure', residualKpa)} besides the temperature)`;
+        return say.besidesTheTemperature(corner(place), told, amount('pressure', residualKpa));
       }),
   },
   {
     code: 'rotation',
-    title: 'Rotation',
-    formula: 'front drive: fronts straight back, rears cross; else rears straight forward, fronts cross',
-    source:
-      'The house rule comes first: best at the rear never puts the worse pair there; even out brings tread to where it wears.',
+    title: say.rotation,
+    formula: say.frontDriveFrontsStraightBack,
+    source: say.theHouseRuleComesFirst,
     fields: [
       ...CORNERS.map((place) =>
-        figureField(place, `${corner(place)}, least tread`, 'mm', 0, 25, place.startsWith('1') ? 4 : 7),
+        figureField(place, say.leastTread(corner(place)), 'mm', 0, 25, place.startsWith('1') ? 4 : 7),
       ),
-      figureField('spare', 'Spare that may run, tread', 'mm', 0, 25, '', true),
-      choiceField('drive', 'Driven wheels', DRIVES),
-      choiceField('directional', 'Directional tyres', YES_NO),
-      choiceField('staggered', 'Front and rear differ in size', YES_NO),
+      figureField('spare', say.spareThatMayRunTread, 'mm', 0, 25, '', true),
+      choiceField('drive', common.drivenWheels, DRIVES),
+      choiceField('directional', say.directionalTyres, YES_NO),
+      choiceField('staggered', say.frontAndRearDifferIn, YES_NO),
     ],
     work: (v) => {
       const answer = rotationOf({
@@ -82,35 +84,31 @@ export const TYRE_SUMS: readonly Sum[] = [
         house: houseRules().bestTyres,
       });
       if (answer.status === 'leave')
-        return [
-          answer.why === 'staggered'
-            ? 'Leave them: front and rear differ in size.'
-            : 'Leave them: nothing is gained under the house rule.',
-        ];
+        return [answer.why === 'staggered' ? say.leaveThemFrontAndRear : say.leaveThemNothingIsGained];
       return CORNERS.map((to) => {
         const from = answer.from[to];
-        return `To ${placeWords(to, 2)}: from ${from === 'SP' ? 'the spare' : placeWords(from, 2)}`;
+        return say.toFrom(placeWords(to, 2), from === 'SP' ? say.theSpare : placeWords(from, 2));
       });
     },
   },
   {
     code: 'part-left',
-    title: 'Lining or tread left',
-    formula: '(now − limit) / (new − limit); distance at the wear so far',
-    source: 'Through the new value and one reading. The trend of the vehicle knows more.',
+    title: say.liningOrTreadLeft,
+    formula: say.nowLimitNewLimitDistance,
+    source: say.throughTheNewValueAnd,
     fields: [
-      figureField('fresh', 'New', 'mm', 1, 30, 11.6),
-      figureField('now', 'Now', 'mm', 0, 30, 6),
-      figureField('limit', 'Limit', 'mm', 0, 20, 1.5),
-      figureField('km', 'Distance since new', 'km', 0, 1_000_000, 21_000),
-      figureField('perDay', 'Distance a day', 'km', 0, 2000, 45, true),
+      figureField('fresh', common.newOne, 'mm', 1, 30, 11.6),
+      figureField('now', say.now, 'mm', 0, 30, 6),
+      figureField('limit', say.limit, 'mm', 0, 20, 1.5),
+      figureField('km', say.distanceSinceNew, 'km', 0, 1_000_000, 21_000),
+      figureField('perDay', say.distanceADay, 'km', 0, 2000, 45, true),
     ],
     work: (v) => {
       const left = partLeft(v.number('fresh'), v.number('now'), v.number('limit'), v.number('km'), v.maybe('perDay'));
       return [
-        `${Math.round(left.share * 100)} % of what may be worn is left`,
-        left.distance === null ? 'Nothing has worn yet.' : `${roughMeter(left.distance, 'km')} to the limit`,
-        ...(left.days === null ? [] : [`about ${Math.round(left.days)} days at this use`]),
+        say.ofWhatMayBeWorn(Math.round(left.share * 100)),
+        left.distance === null ? say.nothingHasWornYet : say.toTheLimit(roughMeter(left.distance, 'km')),
+        ...(left.days === null ? [] : [say.aboutDaysAtThisUse(Math.round(left.days))]),
       ];
     },
   },

@@ -11,6 +11,9 @@ import { usePalette } from '../../kit/theme';
 import { Heading, Words } from '../../kit/Words';
 import { pointShort } from '../../words/show';
 import { dueMs, today, whenOf, type FleetPart } from './fleetPart';
+import { words } from '../../words/en';
+
+const say = words.pages.charts;
 
 const MONTHS = 18;
 const ROW = 26;
@@ -42,17 +45,17 @@ export function RunOutCalendar({ parts }: { readonly parts: readonly FleetPart[]
     .join('; ');
   return (
     <Card>
-      <Heading level={2}>Run-out calendar</Heading>
-      {shown.length === 0 ? <Words soft>{`Nothing runs out within ${MONTHS} months.`}</Words> : null}
+      <Heading level={2}>{say.runOutCalendar}</Heading>
+      {shown.length === 0 ? <Words soft>{say.nothingRunsOutWithinMonths(MONTHS)}</Words> : null}
       <View onLayout={(event) => setWidth(event.nativeEvent.layout.width)} style={{ height }}>
         {width > 0 && shown.length > 0 ? (
-          <Svg width={width} height={height} role="img" aria-label={`Run-out calendar: ${spoken}`}>
+          <Svg width={width} height={height} role="img" aria-label={say.runOutCalendarSpoken(spoken)}>
             {months.map((month) => (
               <G key={month.getTime()}>
                 <Line x1={x(month)} x2={x(month)} y1={HEAD - 4} y2={height} stroke={palette.rule} strokeWidth={1} />
                 {x(month) > width - LABEL ? null : (
                   <SvgText x={x(month) + 3} y={15} fill={palette.soft} fontFamily={FONT.label} fontSize={SIZE.m}>
-                    {format(month, month.getMonth() < step ? 'MMM yy' : 'MMM')}
+                    {format(month, month.getMonth() < step ? say.mmmYy : 'MMM')}
                   </SvgText>
                 )}
               </G>
@@ -85,7 +88,7 @@ export function RunOutCalendar({ parts }: { readonly parts: readonly FleetPart[]
         ) : null}
       </View>
       <Words size="s" soft>
-        Bars hold 8 of 10; the mark is the most likely day. A red mark is due now.
+        {say.barsHold8Of10}
       </Words>
     </Card>
   );

@@ -18,6 +18,8 @@ import { PhotoStrip } from '../photo/PhotoStrip';
 import { NotHere } from '../../shell/NotHere';
 import { gradingOf } from '../../visit/visitContext';
 
+const say = words.pages.compare;
+
 /** Two visits side by side: what got worse, what got better, and every figure that moved. */
 export function ComparePage() {
   const { id } = useLocalSearchParams<{ id: string }>();
@@ -52,40 +54,43 @@ export function ComparePage() {
   );
   return (
     <Page
-      title="Compare"
+      title={say.compare}
       over={`${life.vehicle.fleetCode} · ${life.vehicle.make} ${life.vehicle.model}`}
       back={`/vehicle/${id}`}
       width={760}
     >
       {signed.length < 2 ? (
         <Card>
-          <Words>Two signed visits are needed to compare; there {signed.length === 1 ? 'is one' : 'is none'}.</Words>
+          <Words>
+            {say.twoSignedVisitsAreNeeded}
+            {signed.length === 1 ? say.isOne : say.isNone}.
+          </Words>
         </Card>
       ) : (
         <>
           <Choice
-            label="Before"
+            label={say.before}
             options={ids}
             word={named}
             value={before?.inspection.id ?? null}
             onChoose={(one) => setChosen({ ...chosen, before: one })}
           />
           <Choice
-            label="After"
+            label={say.after}
             options={ids}
             word={named}
             value={after?.inspection.id ?? null}
             onChoose={(one) => setChosen({ ...chosen, after: one })}
           />
-          {before === after || !before ? <Words role="status">Choose two different visits.</Words> : null}
+          {before === after || !before ? <Words role="status">{say.chooseTwoDifferentVisits}</Words> : null}
           {[
-            { title: 'Got worse', list: worse },
-            { title: 'Got better', list: better },
+            { title: say.gotWorse, list: worse },
+            { title: say.gotBetter, list: better },
           ].map(({ title, list }) =>
             pairs.length > 0 ? (
               <Card key={title}>
                 <Heading level={2}>{title}</Heading>
-                {list.length === 0 ? <Words soft>Nothing.</Words> : null}
+                {list.length === 0 ? <Words soft>{say.nothing}</Words> : null}
                 {list.map(({ key, now, then }) => (
                   <View key={key} style={styles.stack}>
                     <View style={styles.row}>
@@ -98,12 +103,12 @@ export function ComparePage() {
                     <View style={styles.photos}>
                       <PhotoStrip
                         photos={then?.finding?.photos ?? []}
-                        label={`${pointWords(now.point, now.place, axles)}, before`}
+                        label={say.pointBefore(pointWords(now.point, now.place, axles))}
                         size={110}
                       />
                       <PhotoStrip
                         photos={now.finding?.photos ?? []}
-                        label={`${pointWords(now.point, now.place, axles)}, after`}
+                        label={say.pointAfter(pointWords(now.point, now.place, axles))}
                         size={110}
                       />
                     </View>
@@ -142,10 +147,10 @@ function Figures({ pairs, axles }: FiguresProps) {
   const palette = usePalette();
   return (
     <Card>
-      <Heading level={2}>Figures that moved</Heading>
-      <View role="table" aria-label="Figures that moved">
+      <Heading level={2}>{say.figuresThatMoved}</Heading>
+      <View role="table" aria-label={say.figuresThatMoved}>
         <View role="row" style={styles.line}>
-          {['Point', 'Before', 'After'].map((column) => (
+          {[say.point, say.before, say.after].map((column) => (
             <View role="columnheader" key={column} style={styles.grow}>
               <Label size="m" soft>
                 {column}

@@ -22,6 +22,9 @@ import { words } from '../../words/en';
 import { DeckMark } from './DeckMark';
 import { hubSpot, nearestPoint } from './nearestPoint';
 
+const say = words.pages.decks;
+const common = words.pages.common;
+
 const WIDTH = 420;
 const HEIGHT = 196;
 const NOSE = 10;
@@ -63,7 +66,7 @@ function Deck({ deck, ...props }: DecksProps & { readonly deck: 'bonnet' | 'whee
   return (
     <Pressable
       role="button"
-      aria-label={`${words.deck[deck]}: tap a place`}
+      aria-label={say.tapAPlace(words.deck[deck])}
       onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}
       onPress={({ nativeEvent: { locationX, locationY } }) => {
         const at = { x: locationX / width, y: locationY / (width * (HEIGHT / WIDTH)) };
@@ -93,8 +96,8 @@ function DeckNote({ deck, points, axles }: DecksProps & { readonly deck: string 
           {`${index > 0 ? ', ' : ''}${pointShort(point, place, axles.length)}`}
         </Words>
       ))}
-      {bad.length > MOST_NAMED ? ` and ${bad.length - MOST_NAMED} more` : ''}
-      {unseen > 0 ? `${bad.length > 0 ? ' · ' : ''}${unseen} not seen` : ''}
+      {bad.length > MOST_NAMED ? say.andMore(bad.length - MOST_NAMED) : ''}
+      {unseen > 0 ? say.notSeen(bad.length > 0 ? ' · ' : '', unseen) : ''}
     </Words>
   );
 }
@@ -109,7 +112,7 @@ function deckWords(deck: string, { axles, points }: DecksProps): string {
   const list = bad.map(
     (point) => `${pointShort(point.point, point.place, axles.length)} ${words.grade[point.result.grade].toLowerCase()}`,
   );
-  return `${words.deck[deck]}: ${list.length > 0 ? list.join(', ') : 'all pass'}`;
+  return `${words.deck[deck]}: ${list.length > 0 ? list.join(', ') : common.allPass}`;
 }
 
 function Outline() {
@@ -231,7 +234,7 @@ function Wheels({ axles, points }: DecksProps) {
         );
       })}
       <SvgText x={xOf('1L') + 26} y={HEIGHT / 2 - 8} fill={palette.soft} fontFamily={FONT.label} fontSize={SIZE.m}>
-        {`least tread · outer · inner pad, ${unitOf('lining')}`}
+        {say.leastTreadOuterInnerPad(unitOf('lining'))}
       </SvgText>
     </G>
   );

@@ -27,6 +27,9 @@ import { amount, dayAndTime, placeWords } from '../../words/show';
 import { TypedReading } from '../../controls/TypedReading';
 import { putAct } from './putAct';
 
+const say = words.pages.ends;
+const common = words.pages.common;
+
 interface EndCardProps {
   readonly end: LooseEnd;
   readonly openedBy: string;
@@ -63,7 +66,9 @@ export function EndCard({ end, openedBy, vehicle, house, visitId }: EndCardProps
   return (
     <Card>
       <Label size="xl">{title}</Label>
-      <Words size="s" soft>{`Opened ${dayAndTime(opened.at)} by ${openedBy}`}</Words>
+      <Words size="s" soft>
+        {say.openedBy(dayAndTime(opened.at), openedBy)}
+      </Words>
       {rule.cautions.length > 0 ? (
         <Words size="s">{rule.cautions.map((caution) => words.atPoint[caution]).join(' ')}</Words>
       ) : null}
@@ -99,14 +104,14 @@ export function EndCard({ end, openedBy, vehicle, house, visitId }: EndCardProps
               <Words role="alert" colour={palette.advisory}>
                 {doubtWords(doubt)}
               </Words>
-              <Press label="It is so" onPress={() => setProof({ ...proof, kept: [...proof.kept, doubt.code] })} />
+              <Press label={say.itIsSo} onPress={() => setProof({ ...proof, kept: [...proof.kept, doubt.code] })} />
             </View>
           ))
         : null}
       <Press
         kind={asking ? 'main' : 'plain'}
-        label={rule.proof.length > 0 && !asking ? 'Close it…' : 'It is closed'}
-        hint={`${rule.proof.length > 0 && !asking ? 'Close it' : 'It is closed'}: ${title}`}
+        label={rule.proof.length > 0 && !asking ? say.closeIt : say.itIsClosed}
+        hint={`${rule.proof.length > 0 && !asking ? say.closeItNow : say.itIsClosed}: ${title}`}
         onPress={close}
       />
     </Card>
@@ -127,9 +132,9 @@ function Filling({ capacity, filledL, visitId, opens }: FillingProps) {
     <View style={styles.doubt}>
       <Words>
         {[
-          filledL > 0 ? `${amount('volume', filledL)} in so far.` : 'Nothing filled in yet.',
-          capacity === null ? 'The spec sheet tells no capacity.' : `Capacity ${amount('volume', capacity)}.`,
-          next === null ? '' : `Now ${amount('volume', next)}, then look at the stick.`,
+          filledL > 0 ? say.inSoFar(amount('volume', filledL)) : say.nothingFilledInYet,
+          capacity === null ? say.theSpecSheetTellsNo : say.capacity(amount('volume', capacity)),
+          next === null ? '' : say.nowThenLookAtThe(amount('volume', next)),
         ]
           .filter(Boolean)
           .join(' ')}
@@ -137,7 +142,7 @@ function Filling({ capacity, filledL, visitId, opens }: FillingProps) {
       <TypedReading
         key={shown}
         measure="volume"
-        label="Litres of this stage"
+        label={say.litresOfThisStage}
         value={null}
         onValue={(litres) => {
           setShown(shown + 1);
@@ -157,11 +162,7 @@ function doubtWords({ code, expected, unitSlip }: ProofDoubt): string {
         : code === 'over-capacity'
           ? ` (${amount('volume', expected)})`
           : ` (${expected})`;
-  const slip = !unitSlip
-    ? ''
-    : code === 'torque-off'
-      ? ' It would fit in the other unit: N·m or lb·ft?'
-      : ' It would fit in US quarts.';
+  const slip = !unitSlip ? '' : code === 'torque-off' ? say.itWouldFitInThe : say.itWouldFitInUs;
   return `${words.proofDoubt[code]}${said}.${slip}`;
 }
 
@@ -184,8 +185,8 @@ function ProofLine({ field, title, end, proof, vehicle, onChange }: ProofLinePro
         <Line
           head={
             spec
-              ? `Torque, spec ${amount('torque', spec.newtonMetres)}${spec.socket ? `, ${spec.socket}` : ''}`
-              : 'Torque; the spec sheet is silent'
+              ? say.torqueSpec(amount('torque', spec.newtonMetres), spec.socket ? `, ${spec.socket}` : '')
+              : say.torqueTheSpecSheetIs
           }
         >
           <TypedReading
@@ -199,7 +200,7 @@ function ProofLine({ field, title, end, proof, vehicle, onChange }: ProofLinePro
     }
     case 'litres':
       return (
-        <Line head="Litres put in, all stages">
+        <Line head={say.litresPutInAllStages}>
           <TypedReading
             measure="volume"
             label={label}
@@ -210,14 +211,14 @@ function ProofLine({ field, title, end, proof, vehicle, onChange }: ProofLinePro
       );
     case 'level':
       return (
-        <Line head="Level afterwards, 0 lower mark to 1 upper mark">
+        <Line head={say.levelAfterwards0LowerMark}>
           <TypedReading measure="level" label={label} value={proof.level} onValue={(level) => onChange({ level })} />
         </Line>
       );
     case 'fasteners':
       return (
         <Field
-          label={`Fasteners back in, of ${end.opened.fasteners ?? 0}`}
+          label={say.fastenersBackInOf(end.opened.fasteners ?? 0)}
           aria-label={label}
           inputMode="numeric"
           defaultValue={proof.fasteners === null ? '' : String(proof.fasteners)}
@@ -227,9 +228,9 @@ function ProofLine({ field, title, end, proof, vehicle, onChange }: ProofLinePro
     case 'washer':
       return (
         <Choice
-          label="Washer"
+          label={say.washer}
           options={['new', 'reused'] as const}
-          word={(one) => (one === 'new' ? 'New' : 'Reused')}
+          word={(one) => (one === 'new' ? common.newOne : say.reused)}
           value={proof.washer}
           onChoose={(washer) => onChange({ washer })}
         />
@@ -241,7 +242,7 @@ function ProofLine({ field, title, end, proof, vehicle, onChange }: ProofLinePro
         <Choice
           label={words.proof[field]}
           options={['yes', 'no'] as const}
-          word={(one) => (one === 'yes' ? 'Yes' : 'No')}
+          word={(one) => (one === 'yes' ? say.yes : say.no)}
           value={value === null ? null : value ? 'yes' : 'no'}
           onChoose={(one) => onChange({ [field]: one === 'yes' })}
         />

@@ -16,6 +16,9 @@ import { OpenEndCard } from './OpenEndCard';
 import { StateCard } from './StateCard';
 import { useVisitPoints } from './useVisitPoints';
 import { WaitsCard } from './WaitsCard';
+import { words } from '../../words/en';
+
+const say = words.pages.ends;
 
 /** Loose ends: what is open, what runs by itself, what the vehicle is doing. The first thing an interrupted inspector sees. */
 export function EndsPage() {
@@ -36,20 +39,20 @@ export function EndsPage() {
   const byOf = (actId: string) => visit.acts.find((act) => act.id === actId)?.by ?? '';
   return (
     <Page
-      title="Loose ends"
+      title={say.looseEnds}
       over={`${vehicle.fleetCode} · ${vehicle.make} ${vehicle.model}`}
       back={walk}
       width={wide ? 1080 : 640}
-      foot={<Press kind="main" label="To the walk" onPress={() => router.replace(walk)} style={styles.grow} />}
+      foot={<Press kind="main" label={say.toTheWalk} onPress={() => router.replace(walk)} style={styles.grow} />}
     >
       {back ? (
         <Card ground={palette.advisoryWash}>
-          <Words role="alert">You were away. Before going on: this is still open.</Words>
+          <Words role="alert">{say.youWereAwayBeforeGoing}</Words>
         </Card>
       ) : null}
       <View style={wide ? styles.panes : styles.stack}>
         <View style={wide ? styles.pane : styles.stack}>
-          <Heading level={2}>{open.length === 0 ? 'Nothing is open' : `Open: ${open.length}`}</Heading>
+          <Heading level={2}>{open.length === 0 ? say.nothingIsOpen : `Open: ${open.length}`}</Heading>
           {open.map((end) => (
             <EndCard
               key={end.opened.id}
@@ -68,10 +71,14 @@ export function EndsPage() {
           <OilServiceCard vehicle={vehicle} house={rules.house} visit={visit} points={points} />
           {closed.length > 0 ? (
             <Card>
-              <Heading level={2}>Closed</Heading>
+              <Heading level={2}>{say.closed}</Heading>
               {closed.map((end) => (
                 <Words key={end.opened.id}>
-                  {`${endTitle(end, vehicle.axles.length)}: closed ${dayAndTime(end.closed?.at ?? '')} by ${byOf(end.closed?.id ?? '')}`}
+                  {say.closedBy(
+                    endTitle(end, vehicle.axles.length),
+                    dayAndTime(end.closed?.at ?? ''),
+                    byOf(end.closed?.id ?? ''),
+                  )}
                 </Words>
               ))}
             </Card>

@@ -13,6 +13,8 @@ import { useWorkshop } from '../../sync/workshop';
 import { words } from '../../words/en';
 import { putAct } from './putAct';
 
+const say = words.pages.ends;
+
 interface GateCardProps {
   readonly vehicle: Vehicle;
   readonly visit: Visit;
@@ -34,38 +36,29 @@ export function GateCard({ vehicle, visit, points }: GateCardProps) {
           key={question}
           label={words.gate[question]}
           options={['yes', 'no'] as const}
-          word={(one) => (one === 'yes' ? 'Yes' : 'No')}
+          word={(one) => (one === 'yes' ? say.yes : say.no)}
           value={answer === 'open' ? null : answer}
           onChoose={(one) => void putAct(id, { kind: 'gate', question, answer: one === 'yes' })}
         />
       ))}
       {gate.passed ? (
         <Card ground={palette.passWash}>
-          <Words role="status">
-            {gate.override
-              ? `May be started: ${gate.override} (a lead said so).`
-              : 'Passed: the engine may be started.'}
-          </Words>
+          <Words role="status">{gate.override ? say.mayBeStartedALead(gate.override) : say.passedTheEngineMayBe}</Words>
         </Card>
       ) : anyNo ? (
         <Card ground={palette.failWash}>
-          <Words role="alert">Do not start the engine. Find out why first; the keeper is told.</Words>
+          <Words role="alert">{say.doNotStartTheEngine}</Words>
           {isLead ? (
             <>
-              <Field
-                label="Why it may be started all the same"
-                value={reason}
-                onChangeText={setReason}
-                maxLength={500}
-              />
+              <Field label={say.whyItMayBeStarted} value={reason} onChangeText={setReason} maxLength={500} />
               <Press
-                label="Let it be started"
+                label={say.letItBeStarted}
                 disabled={reason.trim() === ''}
                 onPress={() => void putAct(id, { kind: 'gate-override', reason: reason.trim() })}
               />
             </>
           ) : (
-            <Words>A workshop lead may let it be started, with a reason.</Words>
+            <Words>{say.aWorkshopLeadMayLet}</Words>
           )}
         </Card>
       ) : null}

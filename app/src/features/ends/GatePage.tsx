@@ -9,6 +9,8 @@ import { NotHere } from '../../shell/NotHere';
 import { GateCard } from './GateCard';
 import { useVisitPoints } from './useVisitPoints';
 
+const say = words.pages.ends;
+
 /** The cold gate: under a minute, before anyone turns the key. */
 export function GatePage() {
   const { id, visit: visitId } = useLocalSearchParams<{ id: string; visit: string }>();
@@ -22,13 +24,13 @@ export function GatePage() {
   const answered = gate.answers.every(({ answer }) => answer !== 'open');
   return (
     <Page
-      title="Cold gate"
+      title={say.coldGate}
       over={`${vehicle.fleetCode} · ${vehicle.make} ${vehicle.model}`}
       back={`/vehicle/${id}`}
       foot={
         <Press
           kind="main"
-          label={answered ? 'To the walk' : 'To the walk, gate still open'}
+          label={answered ? say.toTheWalk : say.toTheWalkGateStill}
           onPress={() => router.replace(`/vehicle/${id}/visit/${visitId}`)}
           style={{ flex: 1 }}
         />

@@ -9,6 +9,8 @@ import { words } from '../../words/en';
 import { putAct } from './putAct';
 import { useNow } from './useNow';
 
+const say = words.pages.ends;
+
 interface OilServiceCardProps {
   readonly vehicle: Vehicle;
   readonly house: HouseRules;
@@ -28,10 +30,10 @@ const TAPS: Partial<Record<OilStep, (visitId: string) => Promise<unknown>>> = {
 };
 
 const HINTS: Partial<Record<OilStep, string>> = {
-  warm: 'Start it under “The vehicle now”.',
-  run: 'Start it under “The vehicle now”.',
-  settle: 'Stop it under “The vehicle now”; the timer starts by itself.',
-  'leak-check': 'In the walk, at closing up.',
+  warm: say.startItUnderTheVehicle,
+  run: say.startItUnderTheVehicle,
+  settle: say.stopItUnderTheVehicle,
+  'leak-check': say.inTheWalkAtClosing,
 };
 
 /** The oil service as a chain of acts: what is done, what comes next. */
@@ -45,7 +47,7 @@ export function OilServiceCard({ vehicle, house, visit, points }: OilServiceCard
   if (!chain)
     return (
       <Press
-        label="Begin an oil service"
+        label={say.beginAnOilService}
         onPress={() => void putAct(inspection.id, { kind: 'open', end: 'indicator', place: '', fasteners: null })}
       />
     );
@@ -55,16 +57,14 @@ export function OilServiceCard({ vehicle, house, visit, points }: OilServiceCard
   const tap = doable && TAPS[doable];
   return (
     <Card>
-      <Heading level={2}>Oil service</Heading>
+      <Heading level={2}>{say.oilService}</Heading>
       {chain.steps.map(({ step, done, passedOver }) => (
         <Words key={step} colour={done ? palette.soft : palette.ink} strong={step === next}>
-          {`${done ? '✓' : step === next ? '›' : passedOver ? '–' : '·'} ${words.oilStep[step]}${passedOver ? ' (passed over)' : ''}`}
+          {`${done ? '✓' : step === next ? '›' : passedOver ? '–' : '·'} ${words.oilStep[step]}${passedOver ? say.passedOver : ''}`}
         </Words>
       ))}
-      {next === null ? <Words role="status">All done.</Words> : null}
-      {next && (next !== doable || !tap) ? (
-        <Words soft>{HINTS[next] ?? 'On its card among what is open.'}</Words>
-      ) : null}
+      {next === null ? <Words role="status">{say.allDone}</Words> : null}
+      {next && (next !== doable || !tap) ? <Words soft>{HINTS[next] ?? say.onItsCardAmongWhat}</Words> : null}
       {doable && tap ? (
         <Press kind="main" label={words.oilStep[doable]} onPress={() => void tap(inspection.id)} />
       ) : null}

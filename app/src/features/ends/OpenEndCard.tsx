@@ -9,18 +9,21 @@ import { words } from '../../words/en';
 import { capital, placeWords } from '../../words/show';
 import { putAct } from './putAct';
 
+const say = words.pages.ends;
+const common = words.pages.common;
+
 /** Opens an end by hand: what was opened, where, and how many fasteners held it. */
 export function OpenEndCard({ vehicle, visitId }: { readonly vehicle: Vehicle; readonly visitId: string }) {
   const [shown, setShown] = useState(false);
   const [end, setEnd] = useState<EndKind | null>(null);
   const [place, setPlace] = useState<string | null>(null);
   const [count, setCount] = useState('');
-  if (!shown) return <Press label="I have opened something…" onPress={() => setShown(true)} />;
+  if (!shown) return <Press label={say.iHaveOpenedSomething} onPress={() => setShown(true)} />;
   const studs = end === 'wheel' && vehicle.spec.studs ? String(vehicle.spec.studs) : '';
   const fasteners = Number(count || studs);
   const countRight = Number.isInteger(fasteners) && fasteners >= 1 && fasteners <= 99;
   const missing =
-    end === null ? 'Choose what was opened.' : isAtWheel(end) && place === null ? 'Choose at which wheel.' : null;
+    end === null ? say.chooseWhatWasOpened : isAtWheel(end) && place === null ? say.chooseAtWhichWheel : null;
   const problem = missing ?? (end && isFastened(end) && !countRight ? 'Fasteners: 1 to 99.' : null);
   const open = () => {
     if (end === null || problem) return;
@@ -37,10 +40,10 @@ export function OpenEndCard({ vehicle, visitId }: { readonly vehicle: Vehicle; r
   };
   return (
     <Card>
-      <Choice label="What is open" options={END_KINDS} word={(one) => words.end[one]} value={end} onChoose={setEnd} />
+      <Choice label={say.whatIsOpen} options={END_KINDS} word={(one) => words.end[one]} value={end} onChoose={setEnd} />
       {end && isAtWheel(end) ? (
         <Choice
-          label="At which wheel"
+          label={say.atWhichWheel}
           options={hubPlaces(vehicle.axles)}
           word={(hub) => capital(placeWords(hub, vehicle.axles.length))}
           value={place}
@@ -48,10 +51,10 @@ export function OpenEndCard({ vehicle, visitId }: { readonly vehicle: Vehicle; r
         />
       ) : null}
       {end && isFastened(end) ? (
-        <Field label="How many fasteners hold it" inputMode="numeric" value={count || studs} onChangeText={setCount} />
+        <Field label={say.howManyFastenersHoldIt} inputMode="numeric" value={count || studs} onChangeText={setCount} />
       ) : null}
       {problem ? <Words soft>{problem}</Words> : null}
-      <Press kind="main" label="Write it down as open" disabled={problem !== null} onPress={open} />
+      <Press kind="main" label={common.writeItDownAsOpen} disabled={problem !== null} onPress={open} />
     </Card>
   );
 }

@@ -19,6 +19,8 @@ import { words } from '../../words/en';
 import { putAct } from './putAct';
 import { clockWords, useNow } from './useNow';
 
+const say = words.pages.ends;
+
 interface StateCardProps {
   readonly vehicle: Vehicle;
   readonly visit: Visit;
@@ -40,11 +42,14 @@ export function StateCard({ vehicle, visit, points }: StateCardProps) {
   };
   const wheelsOff = openEnds(acts).some(({ opened }) => opened.end === 'wheel');
   const told = state.running
-    ? `Running for ${clockWords(state.sinceS)}${state.hot ? ', hot' : ''}.`
-    : `Engine off${state.startedToday && state.sinceS < 3600 * 12 ? ` for ${clockWords(state.sinceS)}` : ''}${state.hot ? ', hot' : state.warm ? ', warm' : ''}.`;
+    ? say.runningFor(clockWords(state.sinceS), state.hot ? ', hot' : '')
+    : say.engineOff(
+        state.startedToday && state.sinceS < 3600 * 12 ? say.forSoLong(clockWords(state.sinceS)) : '',
+        state.hot ? ', hot' : state.warm ? ', warm' : '',
+      );
   return (
     <Card>
-      <Heading level={2}>The vehicle now</Heading>
+      <Heading level={2}>{say.theVehicleNow}</Heading>
       <Words>{told}</Words>
       {vehicle.makeUp.power === 'electric' ? null : (
         <View style={styles.row}>
@@ -52,7 +57,7 @@ export function StateCard({ vehicle, visit, points }: StateCardProps) {
             <Press label={words.stateChange['engine-off']} onPress={() => act('engine-off')} style={styles.grow} />
           ) : (
             <Press
-              label="Start engine"
+              label={say.startEngine}
               disabled={!gate.passed || blockers.length > 0}
               onPress={() => act('engine-start')}
               style={styles.grow}
@@ -60,12 +65,10 @@ export function StateCard({ vehicle, visit, points }: StateCardProps) {
           )}
         </View>
       )}
-      {!state.running && !gate.passed ? (
-        <Words colour={palette.fail}>Do not start: the cold gate is not passed.</Words>
-      ) : null}
+      {!state.running && !gate.passed ? <Words colour={palette.fail}>{say.doNotStartTheCold}</Words> : null}
       {!state.running && blockers.length > 0 ? (
         <Words colour={palette.fail}>
-          {`Do not start: ${blockers.map((end) => words.end[end].toLowerCase()).join(', ')}.`}
+          {say.doNotStart(blockers.map((end) => words.end[end].toLowerCase()).join(', '))}
         </Words>
       ) : null}
       <View style={styles.row}>

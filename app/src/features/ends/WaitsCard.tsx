@@ -12,6 +12,8 @@ import { setSound, sound, soundOn } from './callSound';
 import { putAct } from './putAct';
 import { clockWords, useNow } from './useNow';
 
+const say = words.pages.ends;
+
 /** What runs by itself: how long still, and what is over and wants somebody. */
 export function WaitsCard({ acts, visitId }: { readonly acts: readonly Act[]; readonly visitId: string }) {
   const now = useNow(1000);
@@ -20,14 +22,14 @@ export function WaitsCard({ acts, visitId }: { readonly acts: readonly Act[]; re
   const waits = waitsOf(acts).filter(({ done }) => !done);
   return (
     <Card>
-      <Heading level={2}>Runs by itself</Heading>
-      {waits.length === 0 ? <Words soft>Nothing is draining, settling or warming up.</Words> : null}
+      <Heading level={2}>{say.runsByItself}</Heading>
+      {waits.length === 0 ? <Words soft>{say.nothingIsDrainingSettlingOr}</Words> : null}
       {waits.map((wait) => (
         <WaitLine key={wait.id} wait={wait} left={remainingS(wait, now)} visitId={visitId} />
       ))}
       {adding ? (
         <Choice
-          label="Start a timer"
+          label={say.startATimer}
           options={WAIT_KINDS}
           word={(kind) => `${words.wait[kind]}, ${clockWords(USUAL_WAIT_S[kind])}`}
           value={null}
@@ -37,11 +39,11 @@ export function WaitsCard({ acts, visitId }: { readonly acts: readonly Act[]; re
           }}
         />
       ) : (
-        <Press label="Start a timer…" onPress={() => setAdding(true)} style={styles.aside} />
+        <Press label={say.startATimerFor} onPress={() => setAdding(true)} style={styles.aside} />
       )}
       <Press
         kind="quiet"
-        label={heard ? 'Sound at the end: on' : 'Sound at the end: off'}
+        label={heard ? say.soundAtTheEndOn : say.soundAtTheEndOff}
         onPress={() => {
           setSound(!heard);
           setHeard(!heard);
@@ -60,11 +62,11 @@ function WaitLine({ wait, left, visitId }: { readonly wait: Wait; readonly left:
     <View style={styles.line}>
       <View style={styles.grow}>
         <Label colour={palette.forecast}>{words.wait[wait.kind]}</Label>
-        <Words role={over ? 'status' : undefined}>{over ? 'Over: go on with it.' : `${clockWords(left)} left`}</Words>
+        <Words role={over ? 'status' : undefined}>{over ? say.overGoOnWithIt : say.left(clockWords(left))}</Words>
       </View>
       <Press
-        label={over ? 'Heard' : 'Stop'}
-        hint={`${over ? 'Heard' : 'Stop'}: ${words.wait[wait.kind].toLowerCase()}`}
+        label={over ? say.heard : say.stop}
+        hint={`${over ? say.heard : say.stop}: ${words.wait[wait.kind].toLowerCase()}`}
         onPress={() => void putAct(visitId, { kind: 'wait-done', waits: wait.id })}
       />
     </View>

@@ -8,6 +8,9 @@ import { SPACE } from '../../kit/tokens';
 import { usePalette } from '../../kit/theme';
 import { Heading, Label, Words } from '../../kit/Words';
 import { today } from '../charts/fleetPart';
+import { words } from '../../words/en';
+
+const say = words.pages.fleet;
 
 const WEEKS = 8;
 /** Visits a bay takes in a week before it is said to be full. */
@@ -28,7 +31,7 @@ export function BayLoad({ vehicles }: { readonly vehicles: readonly VehicleBoard
   const unknown = vehicles.length - due.length;
   return (
     <Card>
-      <Heading level={2}>Visits due</Heading>
+      <Heading level={2}>{say.visitsDue}</Heading>
       {late.length > 0 ? (
         <Words colour={palette.fail} strong>{`Overdue: ${late.map(({ fleetCode }) => fleetCode).join(', ')}`}</Words>
       ) : null}
@@ -38,16 +41,24 @@ export function BayLoad({ vehicles }: { readonly vehicles: readonly VehicleBoard
         return (
           <View key={from.getTime()} style={styles.row}>
             <Label size="m" soft>
-              {`Week of ${format(from, 'd MMM')}`}
+              {say.weekOf(format(from, 'd MMM'))}
             </Label>
             <Words size="m" style={styles.grow}>
               {here.map(({ fleetCode }) => fleetCode).join(', ')}
             </Words>
-            {here.length > FULL ? <Label size="m" colour={palette.advisory}>{`${here.length}: too many`}</Label> : null}
+            {here.length > FULL ? (
+              <Label size="m" colour={palette.advisory}>
+                {say.tooMany(here.length)}
+              </Label>
+            ) : null}
           </View>
         );
       })}
-      {unknown > 0 ? <Words size="s" soft>{`${unknown} without a pace yet: a second visit gives one.`}</Words> : null}
+      {unknown > 0 ? (
+        <Words size="s" soft>
+          {say.withoutAPaceYetA(unknown)}
+        </Words>
+      ) : null}
     </Card>
   );
 }

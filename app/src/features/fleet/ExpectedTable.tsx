@@ -9,6 +9,10 @@ import { usePalette } from '../../kit/theme';
 import { Heading, Label, Words } from '../../kit/Words';
 import { today, type FleetPart } from '../charts/fleetPart';
 import { oneOfEachSet, wantedName } from './orderLines';
+import { words } from '../../words/en';
+
+const say = words.pages.fleet;
+const common = words.pages.common;
 
 const MONTHS = 6;
 /** Less than this is not worth a figure. */
@@ -36,12 +40,12 @@ export function ExpectedTable({ parts }: { readonly parts: readonly FleetPart[] 
   );
   return (
     <Card>
-      <Heading level={2}>Parts to expect</Heading>
-      <View role="table" aria-label="Parts to expect by month">
+      <Heading level={2}>{say.partsToExpect}</Heading>
+      <View role="table" aria-label={say.partsToExpectByMonth}>
         <View role="row" style={styles.row}>
           <View role="columnheader" style={styles.name}>
             <Label size="m" soft>
-              Part
+              {common.part}
             </Label>
           </View>
           {edges.map((edge, month) => (
@@ -69,7 +73,7 @@ export function ExpectedTable({ parts }: { readonly parts: readonly FleetPart[] 
         ))}
       </View>
       <Words size="s" soft>
-        Expected number and its spread. What is due already stands in the first month.
+        {say.expectedNumberAndItsSpread}
       </Words>
     </Card>
   );

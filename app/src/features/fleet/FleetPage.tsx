@@ -19,14 +19,17 @@ import { BayLoad } from './BayLoad';
 import { useDesk } from './useDesk';
 import { call } from '../../sync/workshop';
 
+const say = words.pages.fleet;
+const common = words.pages.common;
+
 const askBoard = () => call('fleetBoard');
 const SHOWN = ['all', 'tread', 'lining', 'other'] as const;
 type Shown = (typeof SHOWN)[number];
 const SHOWN_WORDS: Readonly<Record<Shown, string>> = {
-  all: 'All parts',
-  tread: 'Tyres',
-  lining: 'Pads',
-  other: 'Other',
+  all: say.allParts,
+  tread: say.tyres,
+  lining: say.pads,
+  other: say.other,
 };
 /** A part this much harder or milder on its kind than its peers is told. */
 const UNLIKE = 1.5;
@@ -56,19 +59,19 @@ export function FleetPage() {
   );
   return (
     <Page
-      title="Fleet"
-      over={answer ? `Learned ${answer.learnedAt ? day(answer.learnedAt) : 'nothing yet: built-in wear'}` : ''}
+      title={common.fleet}
+      over={answer ? say.learned(answer.learnedAt ? day(answer.learnedAt) : say.nothingYetBuiltInWear) : ''}
       back="/"
       width={wide ? 1240 : 640}
-      foot={<Press label="Print" onPress={() => window.print()} />}
+      foot={<Press label={common.print} onPress={() => window.print()} />}
     >
       {problem ? <Words role="alert">{problem}</Words> : null}
-      {!answer && !problem ? <Words soft>Adding up…</Words> : null}
+      {!answer && !problem ? <Words soft>{common.addingUp}</Words> : null}
       {answer ? (
         <>
           <View {...{ dataSet: { print: 'hide' } }} style={styles.choices}>
             <Choice
-              label="Show"
+              label={say.show}
               hideLabel
               options={SHOWN}
               word={(one) => SHOWN_WORDS[one]}
@@ -77,10 +80,10 @@ export function FleetPage() {
             />
             {classes.length > 1 ? (
               <Choice
-                label="Of"
+                label={say.classOf}
                 hideLabel
                 options={['all', ...classes] as const}
-                word={(one) => (one === 'all' ? 'All vehicles' : words.vehicleClass[one])}
+                word={(one) => (one === 'all' ? say.allVehicles : words.vehicleClass[one])}
                 value={of}
                 onChoose={setOf}
               />
@@ -88,8 +91,8 @@ export function FleetPage() {
           </View>
           {parts.length === 0 ? (
             <Card>
-              <Heading level={2}>Nothing to forecast yet</Heading>
-              <Words>A part is on the board from its first signed reading on.</Words>
+              <Heading level={2}>{say.nothingToForecastYet}</Heading>
+              <Words>{say.aPartIsOnThe}</Words>
             </Card>
           ) : (
             <View style={wide ? styles.panes : styles.stack}>
@@ -120,7 +123,7 @@ function Soonest({ parts }: { readonly parts: readonly FleetPart[] }) {
   if (soonest.length === 0) return null;
   return (
     <Card>
-      <Heading level={2}>Soonest limit of the law</Heading>
+      <Heading level={2}>{say.soonestLimitOfTheLaw}</Heading>
       {soonest.slice(0, MOST).map((part) => (
         <Pressable
           key={part.vehicle.vehicleId}
@@ -148,10 +151,14 @@ function UnlikePeers({ parts }: { readonly parts: readonly FleetPart[] }) {
   if (unlike.length === 0) return null;
   return (
     <Card>
-      <Heading level={2}>Unlike their peers</Heading>
+      <Heading level={2}>{say.unlikeTheirPeers}</Heading>
       {unlike.slice(0, MOST).map((part) => (
         <Words key={`${part.vehicle.vehicleId}${part.key}`} size="m">
-          {`${part.vehicle.fleetCode}, ${pointShort(part.point, part.place, part.vehicle.axles)}: wears ${(part.besidePeers ?? 1).toFixed(1)} times as fast`}
+          {say.wearsTimesAsFast(
+            part.vehicle.fleetCode,
+            pointShort(part.point, part.place, part.vehicle.axles),
+            (part.besidePeers ?? 1).toFixed(1),
+          )}
         </Words>
       ))}
     </Card>
@@ -166,7 +173,7 @@ function NotAsBefore({ vehicles }: { readonly vehicles: readonly VehicleBoard[] 
   if (changed.length === 0 && worse.length === 0) return null;
   return (
     <Card>
-      <Heading level={2}>Not as before</Heading>
+      <Heading level={2}>{common.notAsBefore}</Heading>
       {changed.map(({ vehicle, change }) => (
         <Words key={`${vehicle.vehicleId}${changeKey(change)}`} size="m">
           {`${vehicle.fleetCode}: ${changeSentence(change, vehicle.axles)}`}
@@ -174,7 +181,13 @@ function NotAsBefore({ vehicles }: { readonly vehicles: readonly VehicleBoard[] 
       ))}
       {worse.map(({ vehicle, spot }) => (
         <Words key={`${vehicle.vehicleId}${spot.key}`} size="m">
-          {`${vehicle.fleetCode}: ${words.fluid[spot.fluid]}, ${spot.place ? words.leakPlace[spot.place].toLowerCase() : words.point[spot.point].toLowerCase()}: ${words.stage[spot.looks.at(-1)?.stage ?? 'dry'].toLowerCase()} now. ${words.spotFate.worse}`}
+          {say.changeNow(
+            vehicle.fleetCode,
+            words.fluid[spot.fluid],
+            spot.place ? words.leakPlace[spot.place].toLowerCase() : words.point[spot.point].toLowerCase(),
+            words.stage[spot.looks.at(-1)?.stage ?? 'dry'].toLowerCase(),
+            words.spotFate.worse,
+          )}
         </Words>
       ))}
     </Card>

@@ -1,13 +1,15 @@
 import { words } from '../../words/en';
 import type { FleetPart } from '../charts/fleetPart';
 
+const say = words.pages.fleet;
+
 /** Bought as the set of an axle: any one of its parts ends the set. */
 const SETS: readonly string[] = ['lining', 'shoe', 'disc'];
 
 /** What a part is ordered as. */
 export function wantedName({ measure, size }: FleetPart): string {
   const kind = words.wearKind[measure] ?? measure;
-  return measure === 'tread' ? `${kind} ${size || 'of unknown size'}` : `${kind}, axle set`;
+  return measure === 'tread' ? `${kind} ${size || say.ofUnknownSize}` : say.axleSet(kind);
 }
 
 /** Of each set only the part that ends it first; tyres each for itself. @param parts soonest first */

@@ -6,6 +6,9 @@ import { words } from '../../words/en';
 import { changeKey, changeSentence } from '../../words/changeSentence';
 import { capital, day } from '../../words/show';
 
+const say = words.pages.life;
+const common = words.pages.common;
+
 interface ChangesCardProps {
   readonly changes: readonly ChangeNote[];
   readonly leaks: readonly LeakSpot[];
@@ -18,13 +21,13 @@ export function ChangesCard({ changes, leaks, axles }: ChangesCardProps) {
   if (changes.length === 0 && leaks.length === 0) return null;
   return (
     <Card>
-      {changes.length > 0 ? <Heading level={2}>Not as before</Heading> : null}
+      {changes.length > 0 ? <Heading level={2}>{common.notAsBefore}</Heading> : null}
       {changes.map((change) => (
         <Words key={changeKey(change)} colour={palette.ink}>
           {changeSentence(change, axles)}
         </Words>
       ))}
-      {leaks.length > 0 ? <Heading level={2}>Watched spots</Heading> : null}
+      {leaks.length > 0 ? <Heading level={2}>{say.watchedSpots}</Heading> : null}
       {leaks.map((spot) => (
         <Words key={spot.key} strong={spot.fate === 'worse'} soft={spot.fate === 'closed'}>
           {`${capital(words.fluid[spot.fluid])}${spot.place ? `, ${words.leakPlace[spot.place].toLowerCase()}` : ''}: ${spot.looks

@@ -6,6 +6,9 @@ import { usePalette } from '../../kit/theme';
 import { Heading, Words } from '../../kit/Words';
 import { dueWords } from '../../words/dueWords';
 import { houseRules, meterWords } from '../../words/show';
+import { words } from '../../words/en';
+
+const say = words.pages.life;
 
 /** What the spec sheet's intervals ask for next, and the wheel bolts where a wheel was off. */
 export function DueCard({ life: { vehicle, entries }, last }: { readonly life: Life; readonly last: Visit }) {
@@ -14,10 +17,10 @@ export function DueCard({ life: { vehicle, entries }, last }: { readonly life: L
   if (dues.length === 0 && !boltsAgain) return null;
   return (
     <Card>
-      <Heading level={2}>Due next</Heading>
+      <Heading level={2}>{say.dueNext}</Heading>
       {boltsAgain ? (
         <Words strong colour={palette.fail}>
-          {`Wheel bolts again: ${meterWords(boltsAgain.fromKm, 'km')} to ${meterWords(boltsAgain.toKm, 'km')}`}
+          {say.wheelBoltsAgainTo(meterWords(boltsAgain.fromKm, 'km'), meterWords(boltsAgain.toKm, 'km'))}
         </Words>
       ) : null}
       {dues.map((due) => (

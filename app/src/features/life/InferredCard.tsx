@@ -9,6 +9,9 @@ import { words } from '../../words/en';
 import { amount, day, placeWords } from '../../words/show';
 import { putEntry } from '../../visit/putEntry';
 
+const say = words.pages.life;
+const common = words.pages.common;
+
 interface InferredCardProps {
   readonly vehicle: Vehicle;
   readonly series: readonly Series[];
@@ -23,15 +26,18 @@ export function InferredCard({ vehicle, series }: InferredCardProps) {
   if (asked.length === 0) return null;
   return (
     <Card>
-      <Heading level={2}>What was it?</Heading>
+      <Heading level={2}>{say.whatWasIt}</Heading>
       <Words size="m" soft>
-        These got better between two visits and nobody wrote down why. Trends begin anew there; with an answer they know
-        since when.
+        {say.theseGotBetterBetweenTwo}
       </Words>
       {asked.slice(0, MOST).map((change) => (
         <Question key={`${change.kind}${change.by.inspectionId}${placeOf(change)}`} vehicle={vehicle} change={change} />
       ))}
-      {asked.length > MOST ? <Words size="m" soft>{`And ${asked.length - MOST} more.`}</Words> : null}
+      {asked.length > MOST ? (
+        <Words size="m" soft>
+          {say.andMore(asked.length - MOST)}
+        </Words>
+      ) : null}
     </Card>
   );
 }
@@ -47,12 +53,19 @@ function Question({ vehicle, change }: { readonly vehicle: Vehicle; readonly cha
     at: new Date((Date.parse(after.at) + Date.parse(by.at)) / 2).toISOString(),
     meter: by.meter > after.meter ? Math.round((after.meter + by.meter) / 2) : null,
   };
-  const dates = `between ${day(after.at)} and ${day(by.at)}`;
+  const dates = say.betweenAnd(day(after.at), day(by.at));
   if (change.kind === 'rotated')
     return (
       <View style={styles.question}>
-        <Words>{`The tyres’ depths changed places ${dates}: ${change.moves.map(({ from, to }) => `${placeWords(from, axles)} to ${placeWords(to, axles)}`).join(', ')}.`}</Words>
-        <Press label="Yes, rotated" onPress={() => void putEntry(between, { kind: 'rotate', moves: change.moves })} />
+        <Words>
+          {say.theTyresDepthsChangedPlaces(
+            dates,
+            change.moves
+              .map(({ from, to }) => say.placeToPlace(placeWords(from, axles), placeWords(to, axles)))
+              .join(', '),
+          )}
+        </Words>
+        <Press label={say.yesRotated} onPress={() => void putEntry(between, { kind: 'rotate', moves: change.moves })} />
       </View>
     );
   const { what, place, jumps } = change;
@@ -71,15 +84,23 @@ function Question({ vehicle, change }: { readonly vehicle: Vehicle; readonly cha
   const measure = jumps[0]?.measure ?? 'tread';
   return (
     <View style={styles.question}>
-      <Words>{`${words.partKind[what]}, ${placeWords(place, axles)}: ${amount(measure, after.value)}, then ${amount(measure, by.value)}, ${dates}.`}</Words>
+      <Words>
+        {say.then(
+          words.partKind[what],
+          placeWords(place, axles),
+          amount(measure, after.value),
+          amount(measure, by.value),
+          dates,
+        )}
+      </Words>
       <View style={styles.row}>
         <Press
-          label="New part"
-          hint={`${words.partKind[what]}, ${placeWords(place, axles)}: a new part`}
+          label={common.newPart}
+          hint={say.aNewPart(words.partKind[what], placeWords(place, axles))}
           onPress={() => void putEntry(between, { kind: 'fit', what, place, fresh: null, note: '' })}
         />
-        <Press label={`${day(by.at)} was misread`} onPress={() => void misread('by')} />
-        <Press label={`${day(after.at)} was misread`} onPress={() => void misread('after')} />
+        <Press label={say.wasMisread(day(by.at))} onPress={() => void misread('by')} />
+        <Press label={say.wasMisread(day(after.at))} onPress={() => void misread('after')} />
       </View>
     </View>
   );

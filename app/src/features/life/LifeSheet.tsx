@@ -29,6 +29,9 @@ import { PointLine } from '../../visit/PointLine';
 import { VerdictCard } from '../overview/VerdictCard';
 import { NotHere } from '../../shell/NotHere';
 
+const say = words.pages.life;
+const common = words.pages.common;
+
 const MOST_TRENDS = 6;
 /** A chance to be under the limit before the next visit is told from here on. */
 const TOLD_CHANCE = 0.05;
@@ -116,18 +119,18 @@ function Foot({ vehicleId, open }: { readonly vehicleId: string; readonly open: 
   const router = useRouter();
   return (
     <>
-      <Press label="Vehicle and spec" onPress={() => router.push(`/vehicle/${vehicleId}/edit`)} />
+      <Press label={common.vehicleAndSpec} onPress={() => router.push(`/vehicle/${vehicleId}/edit`)} />
       {open ? (
         <Press
           kind="main"
-          label="Go on with the visit"
+          label={common.goOnWithTheVisit}
           onPress={() => router.push(`/vehicle/${vehicleId}/visit/${open.inspection.id}`)}
           style={styles.grow}
         />
       ) : (
         <Press
           kind="main"
-          label="Begin a visit"
+          label={common.beginAVisit}
           onPress={() => router.push(`/vehicle/${vehicleId}/arrive`)}
           style={styles.grow}
         />
@@ -159,13 +162,13 @@ function Facts({ life: { vehicle }, sheet: { last, verdict, outlook }, onTrend }
         <VerdictCard verdict={verdict} when={day(last.inspection.startedAt)} />
       ) : (
         <Card>
-          <Heading level={2}>Never inspected</Heading>
-          <Words>Begin a visit: the first one gives grades, from the second one on there are trends.</Words>
+          <Heading level={2}>{common.neverInspected}</Heading>
+          <Words>{say.beginAVisitTheFirst}</Words>
         </Card>
       )}
       {worst.length > 0 ? (
         <Card>
-          <Heading level={2}>Worst first</Heading>
+          <Heading level={2}>{common.worstFirst}</Heading>
           {worst.map((graded) => (
             <Pressable key={graded.key} role="link" onPress={() => toTrendOf(graded.key)}>
               <PointLine graded={graded} axles={vehicle.axles.length} brief />
@@ -215,9 +218,11 @@ function RunsOutNext({ life: { vehicle }, sheet: { outlook }, onTrend }: PartPro
   if (outlook.parts.length === 0) return null;
   return (
     <Card>
-      <Heading level={2}>Runs out next</Heading>
+      <Heading level={2}>{common.runsOutNext}</Heading>
       {outlook.nextVisit ? (
-        <Words size="m" soft>{`Next visit about ${day(outlook.nextVisit)} if it goes on as it did.`}</Words>
+        <Words size="m" soft>
+          {say.nextVisitAboutIfIt(day(outlook.nextVisit))}
+        </Words>
       ) : null}
       {outlook.parts.slice(0, MOST_TRENDS).map(({ series, forecast, beforeNext }) => (
         <Pressable
@@ -229,7 +234,7 @@ function RunsOutNext({ life: { vehicle }, sheet: { outlook }, onTrend }: PartPro
           <Words style={styles.grow}>
             {`${`${pointShort(series.point, series.place, vehicle.axles.length)} ${words.spot[series.spot]}`.trim()}${
               beforeNext !== null && beforeNext >= TOLD_CHANCE
-                ? `: ${Math.round(beforeNext * 100)} % before the next visit`
+                ? say.beforeTheNextVisit(Math.round(beforeNext * 100))
                 : ''
             }`}
           </Words>
@@ -249,13 +254,13 @@ function Visits({ life: { vehicle }, sheet: { signed, grades } }: PartProps) {
     <Card>
       <View style={styles.head}>
         <Heading level={2} style={styles.grow}>
-          Visits
+          {say.visits}
         </Heading>
         {signed.length > 1 ? (
-          <Press label="Compare two" onPress={() => router.push(`/vehicle/${vehicle.id}/compare`)} />
+          <Press label={say.compareTwo} onPress={() => router.push(`/vehicle/${vehicle.id}/compare`)} />
         ) : null}
       </View>
-      {signed.length === 0 ? <Words soft>None signed yet.</Words> : null}
+      {signed.length === 0 ? <Words soft>{say.noneSignedYet}</Words> : null}
       {[...signed].reverse().map(({ inspection, inspector }) => {
         const grade = grades.get(inspection.id) ?? 'not-seen';
         return (

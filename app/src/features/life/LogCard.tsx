@@ -13,6 +13,9 @@ import { amount, day, meterWords } from '../../words/show';
 import { EntryForm } from './EntryForm';
 import { entrySentence } from '../../words/entrySentence';
 import { putEntry } from '../../visit/putEntry';
+import { words } from '../../words/en';
+
+const say = words.pages.life;
 
 /** Lines shown before *all* is asked for. */
 const MOST = 6;
@@ -35,14 +38,12 @@ export function LogCard({ life: { vehicle, entries }, lastMeter }: LogCardProps)
   const oil = vehicle.meterUnit === 'km' ? oilPer1000(entries) : null;
   return (
     <Card>
-      <Heading level={2}>Between visits</Heading>
+      <Heading level={2}>{say.betweenVisits}</Heading>
       {used ? (
-        <Words>{`Uses ${used.litresPer100Km.toFixed(1)} L per 100 km, full to full over the last ${meterWords(used.toKm - used.fromKm, 'km')}.`}</Words>
+        <Words>{say.usesLPer100Km(used.litresPer100Km.toFixed(1), meterWords(used.toKm - used.fromKm, 'km'))}</Words>
       ) : null}
-      {oil !== null ? (
-        <Words>{`Oil topped up since the last change: ${amount('volume', oil)} per 1000 km.`}</Words>
-      ) : null}
-      {standing.length === 0 ? <Words soft>Nothing written down yet.</Words> : null}
+      {oil !== null ? <Words>{say.oilToppedUpSinceThe(amount('volume', oil))}</Words> : null}
+      {standing.length === 0 ? <Words soft>{say.nothingWrittenDownYet}</Words> : null}
       {standing.slice(0, all ? undefined : MOST).map((entry) => (
         <View key={entry.id} style={[styles.row, { borderColor: palette.rule }]}>
           <Words size="m" style={styles.grow}>
@@ -50,17 +51,19 @@ export function LogCard({ life: { vehicle, entries }, lastMeter }: LogCardProps)
           </Words>
           <Press
             kind="quiet"
-            label="Take back"
-            hint={`Take back: ${entrySentence(entry, vehicle)}`}
+            label={say.takeBack}
+            hint={say.takeBackEntry(entrySentence(entry, vehicle))}
             onPress={() => void putEntry({ vehicleId: vehicle.id, meter: null }, { kind: 'undo', refers: entry.id })}
           />
         </View>
       ))}
-      {standing.length > MOST && !all ? <Press label={`All ${standing.length}`} onPress={() => setAll(true)} /> : null}
+      {standing.length > MOST && !all ? (
+        <Press label={say.allOf(standing.length)} onPress={() => setAll(true)} />
+      ) : null}
       {writing ? (
         <EntryForm vehicle={vehicle} lastMeter={lastMeter} onDone={() => setWriting(false)} />
       ) : (
-        <Press label="Write down fuel, a top-up, a part …" onPress={() => setWriting(true)} />
+        <Press label={say.writeDownFuelATop} onPress={() => setWriting(true)} />
       )}
     </Card>
   );

@@ -13,6 +13,9 @@ import { words } from '../../words/en';
 import { capital, day, houseRules, meterWords, placeWords } from '../../words/show';
 import { putEntry } from '../../visit/putEntry';
 
+const say = words.pages.life;
+const common = words.pages.common;
+
 interface PartsCardProps {
   readonly life: Life;
   readonly parts: VehicleOutlook['parts'];
@@ -69,10 +72,10 @@ export function PartsCard({ life: { vehicle, entries }, parts, meter }: PartsCar
     if (!part.fittedAt && !since) return [];
     const gone =
       meter !== null && part.fittedMeter !== null && meter > part.fittedMeter
-        ? `, ${meterWords(meter - part.fittedMeter, vehicle.meterUnit)} on it`
+        ? say.onIt(meterWords(meter - part.fittedMeter, vehicle.meterUnit))
         : '';
     return [
-      `${capital(placeWords(place, axles))}: ${words.partKind[what].toLowerCase()} ${part.fittedAt ? `new ${day(part.fittedAt)}${gone}` : 'that came with it'}${since ? `, here since ${day(since)}` : ''}`,
+      `${capital(placeWords(place, axles))}: ${words.partKind[what].toLowerCase()} ${part.fittedAt ? say.newOn(day(part.fittedAt), gone) : say.thatCameWithIt}${since ? say.hereSince(day(since)) : ''}`,
     ];
   };
   const known = places.flatMap((place) => [
@@ -81,13 +84,8 @@ export function PartsCard({ life: { vehicle, entries }, parts, meter }: PartsCar
   ]);
   return (
     <Card>
-      <Heading level={2}>Parts</Heading>
-      {known.length === 0 ? (
-        <Words soft>
-          Nothing on record of when tyres and brakes were fitted. Write a new one down below; its forecast starts from
-          there.
-        </Words>
-      ) : null}
+      <Heading level={2}>{say.parts}</Heading>
+      {known.length === 0 ? <Words soft>{say.nothingOnRecordOfWhen}</Words> : null}
       {known.map((line) => (
         <Words key={line} size="m">
           {line}
@@ -97,30 +95,28 @@ export function PartsCard({ life: { vehicle, entries }, parts, meter }: PartsCar
       {rotating ? (
         <View style={styles.stack}>
           <Words>
-            {plan?.status === 'rotate'
-              ? `By the house rule: ${words.rotationPattern[plan.pattern]}.`
-              : 'By the house rule a rotation gains nothing now.'}
+            {plan?.status === 'rotate' ? say.byTheHouseRule(words.rotationPattern[plan.pattern]) : say.byTheHouseRuleA}
           </Words>
           <Choice
-            label="How"
+            label={say.howEntered}
             options={
               plan?.status === 'rotate'
                 ? (['planned', 'front-rear', 'swap-sides'] as const)
                 : (['front-rear', 'swap-sides'] as const)
             }
             word={(one) =>
-              one === 'planned' ? 'As planned' : one === 'front-rear' ? 'Front to rear' : 'Left to right'
+              one === 'planned' ? say.asPlanned : one === 'front-rear' ? say.frontToRear : say.leftToRight
             }
             value={pattern === 'planned' && plan?.status !== 'rotate' ? 'front-rear' : pattern}
             onChoose={setPattern}
           />
           <Words size="s" soft>
-            {moves.map(({ from, to }) => `${placeWords(from, axles)} to ${placeWords(to, axles)}`).join(', ')}. Torque
-            the bolts on the ground, and again after 50 to 100 km.
+            {moves.map(({ from, to }) => say.placeToPlace(placeWords(from, axles), placeWords(to, axles))).join(', ')}
+            {say.torqueTheBoltsOnThe}
           </Words>
           <View style={styles.row}>
-            <Press label="Leave it" onPress={() => setRotating(false)} />
-            <Press kind="main" label="Rotated" onPress={() => void rotate()} style={styles.grow} />
+            <Press label={say.leaveIt} onPress={() => setRotating(false)} />
+            <Press kind="main" label={common.rotated} onPress={() => void rotate()} style={styles.grow} />
           </View>
         </View>
       ) : null}

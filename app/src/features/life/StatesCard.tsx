@@ -9,6 +9,9 @@ import { Heading, Label, Words } from '../../kit/Words';
 import { shortWhen } from '../../words/forecastSentence';
 import { pointShort } from '../../words/show';
 import { stateFigure, stateSentence } from '../../words/stateSentence';
+import { words } from '../../words/en';
+
+const say = words.pages.life;
 
 interface StatesCardProps {
   readonly vehicle: Vehicle;
@@ -26,7 +29,7 @@ export function StatesCard({ vehicle, states, onShow }: StatesCardProps) {
   if (states.length === 0) return null;
   return (
     <Card>
-      <Heading level={2}>Fluids, battery, pressures</Heading>
+      <Heading level={2}>{say.fluidsBatteryPressures}</Heading>
       {states.slice(0, all ? undefined : FIRST).map((trend) => {
         const { key, point, place, readings, forecast } = trend;
         const last = readings.at(-1);
@@ -53,7 +56,7 @@ export function StatesCard({ vehicle, states, onShow }: StatesCardProps) {
           </Pressable>
         );
       })}
-      {states.length > FIRST && !all ? <Press label={`All ${states.length}`} onPress={() => setAll(true)} /> : null}
+      {states.length > FIRST && !all ? <Press label={say.allOf(states.length)} onPress={() => setAll(true)} /> : null}
     </Card>
   );
 }

@@ -10,6 +10,8 @@ import { words } from '../../words/en';
 import { dayAndTime, pointWords } from '../../words/show';
 import { settleFork, type Target } from '../../visit/findings';
 
+const say = words.pages.overview;
+
 interface ForksCardProps {
   readonly forks: ReadonlyMap<string, readonly Finding[]>;
   readonly grading: GradingContext;
@@ -21,14 +23,14 @@ interface ForksCardProps {
 export function ForksCard({ forks, grading, target, signed }: ForksCardProps) {
   return (
     <Card>
-      <Heading level={2}>Seen twice</Heading>
+      <Heading level={2}>{say.seenTwice}</Heading>
       {[...forks.values()].map((entries) => {
         const [first] = entries;
         if (!first) return null;
         const name = pointWords(first.point, first.place, grading.vehicle.axles.length);
         return (
           <View key={first.id} style={styles.fork}>
-            <Words>{`${name}: two entries are kept; the newer one counts until one is chosen.`}</Words>
+            <Words>{say.twoEntriesAreKeptThe(name)}</Words>
             {entries.map((entry) => {
               const { by } = entry as StoredFinding;
               const standing = new Map(grading.standing).set(pointKey(entry.point, entry.place), entry);
@@ -40,8 +42,8 @@ export function ForksCard({ forks, grading, target, signed }: ForksCardProps) {
                   </Words>
                   {signed ? null : (
                     <Press
-                      label="This one"
-                      hint={`Keep what ${by} saw: ${name}`}
+                      label={say.thisOne}
+                      hint={say.keepWhatSaw(by, name)}
                       onPress={() => void settleFork(target, entry, entries)}
                     />
                   )}

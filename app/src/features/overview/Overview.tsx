@@ -24,6 +24,9 @@ import { PointLine } from '../../visit/PointLine';
 import { SystemsCard } from './SystemsCard';
 import { VerdictCard } from './VerdictCard';
 
+const say = words.pages.overview;
+const common = words.pages.common;
+
 /** Before signing: what failed, what was not seen, what two people saw differently. Signing fixes the visit. */
 export function Overview() {
   const { id, visit: visitId } = useLocalSearchParams<{ id: string; visit: string }>();
@@ -57,17 +60,17 @@ export function Overview() {
 
   return (
     <Page
-      title="Overview"
+      title={say.overview}
       over={`${vehicle.fleetCode} · ${vehicle.make} ${vehicle.model}`}
       back={walk}
       width={wide ? 1080 : 640}
       foot={
         inspection.signedAt ? (
-          <Press kind="main" label="See the report" onPress={report} style={styles.grow} />
+          <Press kind="main" label={say.seeTheReport} onPress={report} style={styles.grow} />
         ) : (
           <Press
             kind="main"
-            label={unseen > 0 && asked ? `Sign with ${unseen} not seen` : 'Sign'}
+            label={unseen > 0 && asked ? say.signWithNotSeen(unseen) : common.sign}
             disabled={asked && hanging.length > 0 && (!isLead || over.trim() === '')}
             onPress={() => void sign()}
             style={styles.grow}
@@ -77,28 +80,24 @@ export function Overview() {
     >
       <View style={wide ? styles.panes : styles.stack}>
         <View style={wide ? styles.pane : styles.stack}>
-          <VerdictCard verdict={verdict} when="so far" />
+          <VerdictCard verdict={verdict} when={say.soFar} />
           <SystemsCard systems={verdict.systems} />
           {hanging.length > 0 && !inspection.signedAt ? (
             <Card ground={palette.failWash}>
-              <Heading level={2}>{`Still open: ${hanging.length}`}</Heading>
+              <Heading level={2}>{say.stillOpen(hanging.length)}</Heading>
               {hanging.map((end) => (
                 <Words key={end.opened.id}>{endTitle(end, axles)}</Words>
               ))}
-              <Words role={asked ? 'alert' : undefined}>
-                {isLead
-                  ? 'A visit is not signed while something is open. As a lead you may sign over it; why is printed on the report.'
-                  : 'A visit is not signed while something is open. Close it first, or ask a lead.'}
-              </Words>
+              <Words role={asked ? 'alert' : undefined}>{isLead ? say.leadMaySignOver : say.aVisitIsNotSigned}</Words>
               {isLead ? (
-                <Field label="Why it is signed over" value={over} onChangeText={setOver} maxLength={500} />
+                <Field label={say.whyItIsSignedOver} value={over} onChangeText={setOver} maxLength={500} />
               ) : null}
-              <Press label="To the loose ends" onPress={() => router.push(`${walk}/ends`)} />
+              <Press label={say.toTheLooseEnds} onPress={() => router.push(`${walk}/ends`)} />
             </Card>
           ) : null}
           {asked && unseen > 0 ? (
             <Card ground={palette.advisoryWash}>
-              <Words role="alert">{`${unseen} points were not seen. The report will name them; they count as not seen, not as pass. Sign again to go ahead, or tap one to look at it.`}</Words>
+              <Words role="alert">{say.pointsWereNotSeenThe(unseen)}</Words>
             </Card>
           ) : null}
           {verdict.counts.fail > 0 ? (
@@ -116,7 +115,7 @@ export function Overview() {
           ) : null}
           {worstFirst(verdict.points).length > 0 ? (
             <Card>
-              <Heading level={2}>Worst first</Heading>
+              <Heading level={2}>{common.worstFirst}</Heading>
               {worstFirst(verdict.points).map((graded) => (
                 <PointLine key={graded.key} graded={graded} axles={axles} />
               ))}
@@ -125,7 +124,7 @@ export function Overview() {
           <Decks axles={vehicle.axles} points={verdict.points} />
         </View>
         <View style={wide ? styles.pane : styles.stack}>
-          <Heading level={2}>Every point</Heading>
+          <Heading level={2}>{common.everyPoint}</Heading>
           <CoverageList
             points={verdict.points}
             axles={axles}

@@ -7,12 +7,14 @@ import { gradeColours, usePalette } from '../../kit/theme';
 import { Heading, Words } from '../../kit/Words';
 import { words } from '../../words/en';
 
+const say = words.pages.overview;
+
 /** What stands in a verdict by system: each the worst of its own points, with what was not seen beside it. */
 export function SystemsCard({ systems }: { readonly systems: readonly SystemVerdict[] }) {
   const palette = usePalette();
   return (
     <Card>
-      <Heading level={2}>By system</Heading>
+      <Heading level={2}>{say.bySystem}</Heading>
       <View style={styles.grid}>
         {systems.map(({ system, grade, counts }) => (
           <View key={system} style={styles.cell}>
@@ -23,7 +25,7 @@ export function SystemsCard({ systems }: { readonly systems: readonly SystemVerd
                 <Words size="s" strong colour={gradeColours(palette, grade).line}>
                   {words.grade[grade]}
                 </Words>
-                {counts['not-seen'] > 0 && grade !== 'not-seen' ? `, ${counts['not-seen']} not seen` : ''}
+                {counts['not-seen'] > 0 && grade !== 'not-seen' ? say.notSeen(counts['not-seen']) : ''}
               </Words>
             </View>
           </View>

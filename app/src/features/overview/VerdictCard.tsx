@@ -7,6 +7,8 @@ import { gradeColours, usePalette } from '../../kit/theme';
 import { Label, Words } from '../../kit/Words';
 import { words } from '../../words/en';
 
+const say = words.pages.overview;
+
 /** The vehicle's verdict with what it counts, and beside it what was not seen. */
 export function VerdictCard({
   verdict,
@@ -27,12 +29,12 @@ export function VerdictCard({
           {[words.grade[verdict.grade], when].filter(Boolean).join(', ')}
         </Label>
         <Words>
-          {[`${fail} fail`, `${advisory} advisory`, `${pass} pass`, recorded > 0 ? `${recorded} recorded` : '']
+          {[say.fail(fail), say.advisory(advisory), say.pass(pass), recorded > 0 ? say.recorded(recorded) : '']
             .filter(Boolean)
             .join(' · ')}
         </Words>
         <Words soft={unseen === 0} strong={unseen > 0}>
-          {unseen === 0 ? 'Every point was seen.' : `${unseen} not seen.`}
+          {unseen === 0 ? say.everyPointWasSeen : say.pointsNotSeen(unseen)}
         </Words>
       </View>
     </Card>

@@ -14,6 +14,9 @@ import { words } from '../../words/en';
 import { problemWords } from '../../words/problemWords';
 import { call } from '../../sync/workshop';
 
+const say = words.pages.people;
+const common = words.pages.common;
+
 /** Who works here; a lead adds inspectors and further leads. Needs the server. */
 export function People() {
   const palette = usePalette();
@@ -40,23 +43,23 @@ export function People() {
   });
 
   return (
-    <Page title="People" back="/">
+    <Page title={common.people} back="/">
       {people.map((person) => (
         <Card key={person.id}>
           <Label>{person.name}</Label>
           <Words soft>{words.role[person.role]}</Words>
         </Card>
       ))}
-      <Heading>Add a person</Heading>
+      <Heading>{say.addAPerson}</Heading>
       <Controller
         control={form.control}
         name="name"
         render={({ field, fieldState }) => (
           <Field
-            label="Name"
+            label={common.name}
             value={field.value}
             onChangeText={field.onChange}
-            problem={fieldState.error && 'One to sixty characters.'}
+            problem={fieldState.error && common.oneToSixtyCharacters}
           />
         )}
       />
@@ -65,12 +68,12 @@ export function People() {
         name="secret"
         render={({ field, fieldState }) => (
           <Field
-            label="PIN or password"
+            label={common.pinOrPassword}
             value={field.value}
             onChangeText={field.onChange}
             secureTextEntry
-            help="Six characters or more."
-            problem={fieldState.error && 'Six characters or more.'}
+            help={common.sixCharactersOrMore}
+            problem={fieldState.error && common.sixCharactersOrMore}
           />
         )}
       />
@@ -79,7 +82,7 @@ export function People() {
         name="role"
         render={({ field }) => (
           <Choice
-            label="Role"
+            label={say.role}
             options={ROLES}
             word={(role) => words.role[role]}
             value={field.value}
@@ -92,7 +95,7 @@ export function People() {
           {problem}
         </Words>
       ) : null}
-      <Press kind="main" label="Add" onPress={() => void add()} />
+      <Press kind="main" label={say.add} onPress={() => void add()} />
     </Page>
   );
 }

@@ -13,6 +13,9 @@ import { keepPicture } from './keepPicture';
 import { MarkLayer } from './MarkLayer';
 import { pickPicture } from './pickPicture';
 import { usePhotoUri } from './usePhotoUri';
+import { words } from '../../words/en';
+
+const say = words.pages.photo;
 
 interface PhotoMarkerProps {
   readonly photo: FindingPhoto;
@@ -22,7 +25,7 @@ interface PhotoMarkerProps {
   readonly onDone: () => void;
 }
 
-const TOOL_WORDS: Record<MarkTool, string> = { arrow: 'Arrow', ring: 'Ring', text: 'Text' };
+const TOOL_WORDS: Record<MarkTool, string> = { arrow: say.arrow, ring: say.ring, text: say.markText };
 
 /** One photo, large: arrow, ring and text laid over it, and a caption. The picture itself is never changed. */
 export function PhotoMarker({ photo, label, onChange, onTakeOut, onDone }: PhotoMarkerProps) {
@@ -54,7 +57,7 @@ export function PhotoMarker({ photo, label, onChange, onTakeOut, onDone }: Photo
     <Card>
       {told ? <Words role="alert">{told}</Words> : null}
       <View
-        aria-label={`${label}: tap or drag to mark`}
+        aria-label={say.tapOrDragToMark(label)}
         onLayout={({ nativeEvent: { layout } }) => setSize({ width: layout.width, height: layout.height })}
         onStartShouldSetResponder={() => true}
         onMoveShouldSetResponder={() => true}
@@ -70,7 +73,7 @@ export function PhotoMarker({ photo, label, onChange, onTakeOut, onDone }: Photo
         {size.width > 0 ? <MarkLayer marks={photo.marks} {...size} /> : null}
       </View>
       <Choice
-        label="Mark with"
+        label={say.markWith}
         hideLabel
         options={MARK_TOOLS}
         word={(one) => TOOL_WORDS[one]}
@@ -79,19 +82,19 @@ export function PhotoMarker({ photo, label, onChange, onTakeOut, onDone }: Photo
       />
       {tool === 'text' ? (
         <Field
-          label="Text of the mark"
+          label={say.textOfTheMark}
           value={text}
           onChangeText={setText}
           maxLength={80}
-          help="Then tap where it goes."
+          help={say.thenTapWhereItGoes}
         />
       ) : (
         <Words size="s" soft>
-          Tap the spot, or drag from one end to the other.
+          {say.tapTheSpotOrDrag}
         </Words>
       )}
       <Field
-        label="Caption"
+        label={say.caption}
         value={caption}
         onChangeText={setCaption}
         onBlur={() => caption !== photo.caption && onChange({ ...photo, caption })}
@@ -99,13 +102,13 @@ export function PhotoMarker({ photo, label, onChange, onTakeOut, onDone }: Photo
       />
       <View style={styles.row}>
         <Press
-          label="Undo the mark"
+          label={say.undoTheMark}
           disabled={photo.marks.length === 0}
           onPress={() => onChange({ ...photo, marks: photo.marks.slice(0, -1) })}
         />
-        <Press label="Take it again" onPress={() => void retake()} />
-        <Press label="Take the photo out" onPress={onTakeOut} />
-        <Press label="Done" onPress={onDone} style={styles.grow} />
+        <Press label={say.takeItAgain} onPress={() => void retake()} />
+        <Press label={say.takeThePhotoOut} onPress={onTakeOut} />
+        <Press label={say.done} onPress={onDone} style={styles.grow} />
       </View>
     </Card>
   );

@@ -10,6 +10,8 @@ import { words } from '../../words/en';
 import { usePhotoState } from './usePhotoState';
 import { usePhotoUri } from './usePhotoUri';
 
+const say = words.pages.photo;
+
 interface PhotoStripProps {
   readonly photos: readonly FindingPhoto[];
   readonly label: string;
@@ -26,7 +28,7 @@ export function PhotoStrip({ photos, label, size = 88, onChange }: PhotoStripPro
   const [open, setOpen] = useState<string | null>(null);
   if (photos.length === 0) return null;
   const opened = photos.find(({ id }) => id === open);
-  const named = (photo: FindingPhoto) => `${label}, photo ${photos.indexOf(photo) + 1}`;
+  const named = (photo: FindingPhoto) => say.photo(label, photos.indexOf(photo) + 1);
   return (
     <View style={styles.strip}>
       {photos.map((photo) => (
@@ -34,7 +36,7 @@ export function PhotoStrip({ photos, label, size = 88, onChange }: PhotoStripPro
           {onChange ? (
             <Pressable
               role="button"
-              aria-label={`Mark ${named(photo)}`}
+              aria-label={say.mark(named(photo))}
               aria-expanded={photo.id === open}
               onPress={() => setOpen(photo.id === open ? null : photo.id)}
             >

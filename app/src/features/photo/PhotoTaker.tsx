@@ -6,6 +6,9 @@ import { Words } from '../../kit/Words';
 import { keepPicture } from './keepPicture';
 import { pickPicture } from './pickPicture';
 import { Viewfinder } from './Viewfinder';
+import { words } from '../../words/en';
+
+const say = words.pages.photo;
 
 interface PhotoTakerProps {
   /** Last visit's photo of this point, to frame the same view; null when there is none. */
@@ -20,7 +23,7 @@ export function PhotoTaker({ ghost, onPhoto, onDone }: PhotoTakerProps) {
   const [framing, setFraming] = useState(false);
   const keep = async (picture: File | null) => {
     if (!picture) return;
-    setTold('Shrinking the picture…');
+    setTold(say.shrinkingThePicture);
     const kept = await keepPicture(picture);
     if ('problem' in kept) return setTold(kept.problem);
     await onPhoto(kept.id);
@@ -44,9 +47,9 @@ export function PhotoTaker({ ghost, onPhoto, onDone }: PhotoTakerProps) {
         />
       ) : (
         <View style={styles.row}>
-          <Press label="Camera or album" onPress={() => void pickPicture().then(keep)} style={styles.grow} />
+          <Press label={say.cameraOrAlbum} onPress={() => void pickPicture().then(keep)} style={styles.grow} />
           <Press
-            label={ghost ? 'Frame as last time' : 'Viewfinder'}
+            label={ghost ? say.frameAsLastTime : say.viewfinder}
             onPress={() => setFraming(true)}
             style={styles.grow}
           />

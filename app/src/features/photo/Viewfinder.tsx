@@ -3,6 +3,9 @@ import { Image, StyleSheet, View } from 'react-native';
 import { Press } from '../../kit/Press';
 import { CORNER, SPACE } from '../../kit/tokens';
 import { usePhotoUri } from './usePhotoUri';
+import { words } from '../../words/en';
+
+const say = words.pages.photo;
 
 interface ViewfinderProps {
   readonly ghost: string | null;
@@ -34,7 +37,7 @@ export function Viewfinder({ ghost, onPicture, onProblem }: ViewfinderProps) {
         await video.current.play();
         setReady(true);
       } catch {
-        problem.current('The camera was not opened: it is not there, or not allowed. Take the picture from the album.');
+        problem.current(say.theCameraWasNotOpened);
       }
     };
     void open();
@@ -52,7 +55,7 @@ export function Viewfinder({ ghost, onPicture, onProblem }: ViewfinderProps) {
     canvas.getContext('2d')?.drawImage(frame, 0, 0);
     canvas.toBlob(
       (blob) =>
-        blob ? onPicture(new File([blob], 'view.jpg', { type: blob.type })) : onProblem('The camera gave no picture.'),
+        blob ? onPicture(new File([blob], 'view.jpg', { type: blob.type })) : onProblem(say.theCameraGaveNoPicture),
       'image/jpeg',
       QUALITY,
     );
@@ -64,16 +67,16 @@ export function Viewfinder({ ghost, onPicture, onProblem }: ViewfinderProps) {
           ref: video,
           muted: true,
           playsInline: true,
-          'aria-label': 'Viewfinder',
+          'aria-label': say.viewfinder,
           style: { width: '100%', height: '100%', objectFit: 'cover' },
         })}
         {ghost && overlay ? <Ghost id={ghost} /> : null}
       </View>
       <View style={styles.row}>
         {ghost ? (
-          <Press role="checkbox" label="Last visit’s picture" chosen={overlay} onPress={() => setOverlay(!overlay)} />
+          <Press role="checkbox" label={say.lastVisitsPicture} chosen={overlay} onPress={() => setOverlay(!overlay)} />
         ) : null}
-        <Press kind="main" label="Take it" disabled={!ready} onPress={shoot} style={styles.grow} />
+        <Press kind="main" label={say.takeIt} disabled={!ready} onPress={shoot} style={styles.grow} />
       </View>
     </View>
   );
@@ -82,7 +85,7 @@ export function Viewfinder({ ghost, onPicture, onProblem }: ViewfinderProps) {
 function Ghost({ id }: { readonly id: string }) {
   const uri = usePhotoUri(id, 'full');
   return uri ? (
-    <Image source={{ uri }} alt="Last visit’s picture, laid over" resizeMode="cover" style={styles.ghost} />
+    <Image source={{ uri }} alt={say.lastVisitsPictureLaidOver} resizeMode="cover" style={styles.ghost} />
   ) : null;
 }
 

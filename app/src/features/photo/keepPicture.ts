@@ -1,11 +1,13 @@
 import { recordPhoto } from '../../sync/workshop';
 import { shrinkPhoto } from '../../workers/shrinkPhoto';
+import { words } from '../../words/en';
+
+const say = words.pages.photo;
 
 const REFUSED = {
-  'too-large': 'The picture was not taken: it is over 30 MB. The finding is kept.',
-  'not-a-picture': 'The picture was not taken: this file is not a picture that can be read. The finding is kept.',
-  'too-many-pixels':
-    'The picture was not taken: it has more than 60 million pixels or a side over 16,000. The finding is kept.',
+  'too-large': say.pictureTooLarge,
+  'not-a-picture': say.pictureUnreadable,
+  'too-many-pixels': say.pictureTooManyPixels,
 } as const;
 
 /** Shrinks a picture and keeps it on the device; gives its id, or why it was not taken. */

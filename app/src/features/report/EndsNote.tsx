@@ -5,6 +5,8 @@ import { words } from '../../words/en';
 import { amount } from '../../words/show';
 import { endTitle } from '../ends/EndCard';
 
+const say = words.pages.report;
+
 /** What was opened in the visit and how it was closed; over what a lead signed, and why. */
 export function EndsNote({
   acts,
@@ -19,13 +21,13 @@ export function EndsNote({
   if (ends.length === 0) return null;
   return (
     <Card>
-      <Heading level={2}>Opened and closed</Heading>
+      <Heading level={2}>{say.openedAndClosed}</Heading>
       {ends.map((end) => (
         <Words key={end.opened.id}>
-          {`${endTitle(end, axles)}: ${end.closed ? proofWords(end.closed.proof) : 'left open'}.`}
+          {`${endTitle(end, axles)}: ${end.closed ? proofWords(end.closed.proof) : say.leftOpen}.`}
         </Words>
       ))}
-      {over === null ? null : <Words strong>{`Signed by a workshop lead over what is open: ${over}`}</Words>}
+      {over === null ? null : <Words strong>{say.signedByAWorkshopLead(over)}</Words>}
     </Card>
   );
 }
@@ -34,11 +36,11 @@ function proofWords(proof: EndProof): string {
   const told = [
     proof.torqueNm !== null && amount('torque', proof.torqueNm),
     proof.litres !== null && amount('volume', proof.litres),
-    proof.level !== null && `level ${amount('level', proof.level)}`,
-    proof.fasteners !== null && `${proof.fasteners} fasteners in`,
-    proof.washer && `washer ${proof.washer}`,
-    proof.oldSealSeen && 'old seal seen',
-    proof.onGround && 'on the ground',
+    proof.level !== null && say.level(amount('level', proof.level)),
+    proof.fasteners !== null && say.fastenersIn(proof.fasteners),
+    proof.washer && say.washer(proof.washer),
+    proof.oldSealSeen && say.oldSealSeen,
+    proof.onGround && say.onTheGround,
     ...proof.kept.map((code) => words.proofDoubt[code].toLowerCase()),
   ].filter(Boolean);
   return told.length > 0 ? `closed, ${told.join(', ')}` : 'closed';

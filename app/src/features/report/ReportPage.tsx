@@ -20,6 +20,9 @@ import { NotHere } from '../../shell/NotHere';
 import { EndsNote } from './EndsNote';
 import { RulesNote } from './RulesNote';
 
+const say = words.pages.report;
+const common = words.pages.common;
+
 /** Of what runs out, only the soonest are worth the keeper's time. */
 const MOST_RUN_OUT = 5;
 
@@ -48,11 +51,11 @@ export function ReportPage() {
       foot={
         <>
           <Press
-            label="Sticker and bay card"
+            label={common.stickerAndBayCard}
             onPress={() => router.push(`/vehicle/${id}/visit/${visitId}/sticker`)}
             style={{ flex: 1 }}
           />
-          <Press kind="main" label="Print" onPress={() => window.print()} style={{ flex: 1 }} />
+          <Press kind="main" label={common.print} onPress={() => window.print()} style={{ flex: 1 }} />
         </>
       }
     >
@@ -63,7 +66,7 @@ export function ReportPage() {
       <WorstFirst points={worstFirst(report.verdict.points)} axles={axles} />
       {report.notSeen.length > 0 ? (
         <Card>
-          <Heading level={2}>Not seen</Heading>
+          <Heading level={2}>{say.notSeen}</Heading>
           {report.notSeen.map((graded) => (
             <PointLine key={graded.key} graded={graded} axles={axles} />
           ))}
@@ -73,12 +76,12 @@ export function ReportPage() {
       <View {...WHOLE}>
         <Decks axles={vehicle.axles} points={report.verdict.points} />
       </View>
-      <Heading level={2}>Every point</Heading>
+      <Heading level={2}>{common.everyPoint}</Heading>
       <EveryPoint points={report.verdict.points} axles={axles} />
       {inspection.corners.length > 0 ? (
         <View style={styles.group}>
-          <Heading level={2}>As it came</Heading>
-          <PhotoStrip photos={inspection.corners.map(asPhoto)} label="Corner" />
+          <Heading level={2}>{say.asItCame}</Heading>
+          <PhotoStrip photos={inspection.corners.map(asPhoto)} label={common.corner} />
         </View>
       ) : null}
       <EndsNote acts={found.visit.acts} over={inspection.signedOver} axles={axles} />
@@ -104,11 +107,11 @@ function ReportHead({ found: { life, visit, rules } }: { readonly found: FoundVi
       {inspection.meterAnswer ? (
         <Words soft>{`Meter: ${words.meterAnswer[inspection.meterAnswer].toLowerCase()}.`}</Words>
       ) : null}
-      {inspection.complaint ? <Words>{`The keeper says: “${inspection.complaint}”`}</Words> : null}
+      {inspection.complaint ? <Words>{say.theKeeperSays(inspection.complaint)}</Words> : null}
       <Words strong>
         {inspection.signedAt
-          ? `Signed by ${signedBy ?? inspector}, ${dayAndTime(inspection.signedAt)}`
-          : 'Not signed yet: this is a draft.'}
+          ? say.signedBy(signedBy ?? inspector, dayAndTime(inspection.signedAt))
+          : say.notSignedYetThisIs}
       </Words>
     </View>
   );
@@ -123,7 +126,7 @@ function WorstFirst({ points, axles }: PointsProps) {
   if (points.length === 0) return null;
   return (
     <Card>
-      <Heading level={2}>Worst first</Heading>
+      <Heading level={2}>{common.worstFirst}</Heading>
       {points.map((graded) => (
         <View key={graded.key} style={styles.group} {...WHOLE}>
           <PointLine graded={graded} axles={axles} />
@@ -143,7 +146,7 @@ function RunOut({ runOut, vehicle }: { readonly runOut: Report['runOut']; readon
   if (soonest.length === 0) return null;
   return (
     <Card>
-      <Heading level={2}>Runs out next</Heading>
+      <Heading level={2}>{common.runsOutNext}</Heading>
       {soonest.map(({ series, forecast, limit }) => (
         <Words key={series.key}>
           <Words strong>{`${pointWords(series.point, series.place, vehicle.axles.length, series.spot)}. `}</Words>

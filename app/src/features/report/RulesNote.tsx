@@ -3,6 +3,8 @@ import { Words } from '../../kit/Words';
 import { words } from '../../words/en';
 import { amount } from '../../words/show';
 
+const say = words.pages.report;
+
 /** The schools that decide grades; the others only guide the hand. */
 const GRADING: readonly HouseQuestion[] = [
   'nearLimit',
@@ -24,7 +26,14 @@ export function RulesNote({ rules: { sheet, house, version } }: { readonly rules
   );
   return (
     <Words size="s" soft>
-      {`Limit sheet ${sheet.code} ${sheet.version}, rules version ${version}. House rules: ${schools.join('; ')}; lowest temperature to expect ${amount('freeze', house.designLowC)}. ${words.caution.law}`}
+      {say.limitSheetRulesVersionHouse(
+        sheet.code,
+        sheet.version,
+        version,
+        schools.join('; '),
+        amount('freeze', house.designLowC),
+        words.caution.law,
+      )}
     </Words>
   );
 }

@@ -1,5 +1,8 @@
 import { useState } from 'react';
 import { Field } from '../../kit/Field';
+import { words } from '../../words/en';
+
+const say = words.pages.rules;
 
 interface FigureFieldProps {
   readonly label: string;
@@ -19,7 +22,7 @@ const plain = (text: string) => (text.trim() === '' ? NaN : Number(text.replace(
 export function FigureField({ label, value, least, most, problem, read = plain, onValue }: FigureFieldProps) {
   const [typed, setTyped] = useState<string | null>(null);
   const [refused, setRefused] = useState(false);
-  const allowed = `${least ?? ''} to ${most ?? ''}`;
+  const allowed = say.pointFromTo(least ?? '', most ?? '');
   return (
     <Field
       label={label}
@@ -33,7 +36,7 @@ export function FigureField({ label, value, least, most, problem, read = plain, 
       }}
       onBlur={() => !refused && setTyped(null)}
       inputMode="text"
-      problem={refused ? (least === undefined ? 'A figure is wanted here.' : `Allowed: ${allowed}.`) : problem}
+      problem={refused ? (least === undefined ? say.aFigureIsWantedHere : `Allowed: ${allowed}.`) : problem}
     />
   );
 }

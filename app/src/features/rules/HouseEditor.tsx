@@ -21,6 +21,9 @@ import { Heading, Label } from '../../kit/Words';
 import { words } from '../../words/en';
 import { FigureField } from './FigureField';
 
+const say = words.pages.rules;
+const common = words.pages.common;
+
 interface HouseEditorProps {
   readonly rulebook: Rulebook;
   readonly onChange: (rulebook: Rulebook) => void;
@@ -36,16 +39,16 @@ export function HouseEditor({ rulebook, onChange }: HouseEditorProps) {
   return (
     <>
       <Card>
-        <Heading level={2}>Judging</Heading>
+        <Heading level={2}>{say.judging}</Heading>
         <Choice
-          label="Limit sheet"
+          label={say.limitSheet}
           options={rulebook.sheets.map(({ code }) => code)}
           word={(code) => code}
           value={house.sheet}
           onChoose={(sheet) => set({ sheet })}
         />
         <FigureField
-          label="Lowest temperature to expect, °C"
+          label={say.lowestTemperatureToExpectC}
           value={house.designLowC}
           least={-60}
           most={20}
@@ -56,14 +59,14 @@ export function HouseEditor({ rulebook, onChange }: HouseEditorProps) {
           onValue={(designLowC) => set({ designLowC })}
         />
         <FigureField
-          label="Share of an interval that hard use leaves, over 0 to 1"
+          label={say.shareOfAnIntervalThat}
           value={house.hardUseFactor}
           least={0.05}
           most={1}
           onValue={(hardUseFactor) => set({ hardUseFactor })}
         />
         <FigureField
-          label="Chance of falling under the fail limit before the next visit that makes a sound wear reading an advisory, over 0 to 1"
+          label={say.chanceOfFallingUnderThe}
           value={house.lookAhead}
           least={0.01}
           most={1}
@@ -71,7 +74,7 @@ export function HouseEditor({ rulebook, onChange }: HouseEditorProps) {
         />
         <View style={styles.group}>
           <Label size="m" soft>
-            Winter tyres are judged as such in
+            {say.winterTyresAreJudgedAs}
           </Label>
           <View style={styles.row}>
             {MONTHS.map((month) => {
@@ -97,7 +100,7 @@ export function HouseEditor({ rulebook, onChange }: HouseEditorProps) {
       </Card>
       <Repeatability house={house} onChange={(repeatability) => set({ repeatability })} />
       <Card>
-        <Heading level={2}>Schools</Heading>
+        <Heading level={2}>{say.schools}</Heading>
         {HOUSE_QUESTIONS.map((question) => (
           <Choice
             key={question}
@@ -110,7 +113,7 @@ export function HouseEditor({ rulebook, onChange }: HouseEditorProps) {
         ))}
       </Card>
       <Card>
-        <Heading level={2}>Units</Heading>
+        <Heading level={2}>{common.units}</Heading>
         {UNIT_QUESTIONS.map((question) => (
           <Choice
             key={question}
@@ -141,9 +144,9 @@ function Repeatability({
   if (own.length === 0) return null;
   return (
     <Card>
-      <Heading level={2}>How well readings repeat</Heading>
+      <Heading level={2}>{say.howWellReadingsRepeat}</Heading>
       <Label size="m" soft>
-        From second readings on the scorecard: one standard deviation, by which close calls are told.
+        {say.fromSecondReadingsOnThe}
       </Label>
       {own.map(({ measure, sigma }) => (
         <View key={measure} style={styles.group}>
@@ -155,7 +158,7 @@ function Repeatability({
             onValue={(value) => onChange({ ...repeatability, [measure]: value })}
           />
           <Press
-            label={`As the usual gauge: ${MEASURES[measure].repeatability}`}
+            label={say.asTheUsualGauge(MEASURES[measure].repeatability)}
             onPress={() => {
               const { [measure]: _gone, ...rest } = repeatability;
               onChange(rest);

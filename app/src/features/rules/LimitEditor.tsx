@@ -31,6 +31,9 @@ import { words } from '../../words/en';
 import { capital } from '../../words/show';
 import { FigureField } from './FigureField';
 
+const say = words.pages.rules;
+const common = words.pages.common;
+
 interface LimitEditorProps {
   readonly rulebook: Rulebook;
   readonly problems: readonly RulebookProblem[];
@@ -38,7 +41,7 @@ interface LimitEditorProps {
 }
 
 const PARTS = ['measures', 'leaks', 'words'] as const;
-const PART_WORDS = { measures: 'Measured', leaks: 'Leaks', words: 'Words' } as const;
+const PART_WORDS = { measures: common.measured, leaks: say.leaks, words: common.words } as const;
 
 /** The limit sheets: measured limits row by row, the leak matrix, and what each word weighs. */
 export function LimitEditor({ rulebook, problems, onChange }: LimitEditorProps) {
@@ -60,15 +63,15 @@ export function LimitEditor({ rulebook, problems, onChange }: LimitEditorProps) 
   return (
     <>
       <Choice
-        label="Sheet"
+        label={say.sheet}
         options={rulebook.sheets.map((one) => one.code)}
         word={(one) => one}
         value={sheet.code}
         onChoose={setCode}
       />
-      <Press label="Copy this sheet" onPress={copy} style={styles.aside} />
+      <Press label={say.copyThisSheet} onPress={copy} style={styles.aside} />
       <Choice
-        label="Part of the sheet"
+        label={say.partOfTheSheet}
         hideLabel
         options={PARTS}
         word={(one) => PART_WORDS[one]}
@@ -127,7 +130,7 @@ function RowCard({ row, problemAt, onChange, onTakeOut }: RowCardProps) {
               onValue={(value) => set(index, { value })}
             />
             <Choice
-              label="Basis"
+              label={say.basis}
               hideLabel
               options={BASES}
               word={(basis) => words.basis[basis]}
@@ -135,7 +138,7 @@ function RowCard({ row, problemAt, onChange, onTakeOut }: RowCardProps) {
               onChoose={(basis) => set(index, { basis })}
             />
             <Field
-              label="Source"
+              label={say.source}
               value={edge.source}
               onChangeText={(source) => set(index, { source })}
               maxLength={200}
@@ -143,7 +146,7 @@ function RowCard({ row, problemAt, onChange, onTakeOut }: RowCardProps) {
           </View>
         );
       })}
-      <Press label="Take this row out" onPress={onTakeOut} style={styles.aside} />
+      <Press label={say.takeThisRowOut} onPress={onTakeOut} style={styles.aside} />
     </Card>
   );
 }
@@ -158,18 +161,18 @@ function measuredAt({ measure }: LimitRow): string {
 function appliesWords({ applies }: LimitRow): string {
   const told = [
     applies.classes?.map((one) => words.vehicleClass[one].toLowerCase()).join(', '),
-    applies.axles && `${applies.axles} axle`,
-    applies.wheels && `${applies.wheels} wheels`,
-    applies.season && 'winter-marked, in season',
+    applies.axles && say.axle(applies.axles),
+    applies.wheels && say.wheels(applies.wheels),
+    applies.season && say.winterMarkedInSeason,
     applies.brakeFluid,
-    applies.charging && `${applies.charging} charging`,
+    applies.charging && say.charging(applies.charging),
     applies.batteries?.map((one) => words.battery[one].toLowerCase()).join(', '),
     applies.points &&
       (applies.points.length > 3
-        ? `${applies.points.length} points`
+        ? say.points(applies.points.length)
         : applies.points.map((one) => words.point[one].toLowerCase()).join(', ')),
   ].filter(Boolean);
-  return told.length > 0 ? `For ${told.join('; ')}.` : 'For every vehicle.';
+  return told.length > 0 ? say.holdsFor(told.join('; ')) : say.forEveryVehicle;
 }
 
 interface SheetProps {
@@ -183,7 +186,7 @@ function LeakMatrix({ sheet, onChange }: SheetProps) {
   return (
     <Card>
       <Choice
-        label="Fluid"
+        label={common.fluid}
         options={FLUIDS}
         word={(one) => capital(words.fluid[one])}
         value={fluid}
@@ -211,14 +214,14 @@ function WordWeights({ sheet, onChange }: SheetProps) {
   return (
     <Card>
       <Choice
-        label="Words of"
+        label={say.wordsOf}
         options={VOCABULARY_NAMES}
         word={(one) => capital(one.replaceAll('-', ' '))}
         value={vocabulary}
         onChoose={setVocabulary}
       />
       <Label size="m" soft>
-        What each weighs
+        {say.whatEachWeighs}
       </Label>
       {list.map((word) => (
         <Choice

@@ -18,8 +18,11 @@ import { withRepeat } from './withRepeat';
 import { TemplateEditor } from './TemplateEditor';
 import { nowIso } from '../../sync/clock';
 
+const say = words.pages.rules;
+const common = words.pages.common;
+
 const PARTS = ['house', 'limits', 'templates'] as const;
-const PART_WORDS = { house: 'House rules', limits: 'Limits', templates: 'Templates' } as const;
+const PART_WORDS = { house: say.houseRules, limits: say.limits, templates: say.templates } as const;
 
 /** The workshop's rules. Nothing counts until what it would change has been seen and it is saved as the next version. */
 export function RulesPage() {
@@ -45,7 +48,7 @@ function Editor({ newest }: { readonly newest: Rulebook }) {
     setTold(null);
   };
   const look = async () => {
-    setTold('Grading every visit under these rules…');
+    setTold(say.gradingEveryVisitUnderThese);
     try {
       setPreview(await call('previewRulebook', { body: next }));
       setTold(null);
@@ -59,28 +62,23 @@ function Editor({ newest }: { readonly newest: Rulebook }) {
   };
   if (person?.role !== 'lead')
     return (
-      <Page title="Rules" back="/">
-        <Words>Only a workshop lead edits the rules.</Words>
+      <Page title={common.rules} back="/">
+        <Words>{say.onlyAWorkshopLeadEdits}</Words>
       </Page>
     );
   return (
     <Page
-      title="Rules"
-      over={`Version ${newest.version}`}
+      title={common.rules}
+      over={say.version(newest.version)}
       back="/"
       width={760}
       foot={
         preview ? (
-          <Press
-            kind="main"
-            label={`Save as version ${next.version}`}
-            onPress={() => void save()}
-            style={{ flex: 1 }}
-          />
+          <Press kind="main" label={say.saveAsVersion(next.version)} onPress={() => void save()} style={{ flex: 1 }} />
         ) : (
           <Press
             kind="main"
-            label="What would change?"
+            label={say.whatWouldChangeAsked}
             disabled={!changed || problems.length > 0}
             onPress={() => void look()}
             style={{ flex: 1 }}
@@ -89,7 +87,7 @@ function Editor({ newest }: { readonly newest: Rulebook }) {
       }
     >
       <Words size="m" soft>
-        Local law comes first: check every limit against yours. Signed visits keep the rules they were made under.
+        {say.localLawComesFirstCheck}
       </Words>
       {told ? <Words role="status">{told}</Words> : null}
       {preview ? <PreviewCard preview={preview} /> : null}
@@ -98,7 +96,14 @@ function Editor({ newest }: { readonly newest: Rulebook }) {
           {words.ruleProblem[code] ?? code}
         </Words>
       ))}
-      <Choice label="Part" hideLabel options={PARTS} word={(one) => PART_WORDS[one]} value={part} onChoose={setPart} />
+      <Choice
+        label={common.part}
+        hideLabel
+        options={PARTS}
+        word={(one) => PART_WORDS[one]}
+        value={part}
+        onChoose={setPart}
+      />
       {part === 'house' ? <HouseEditor rulebook={draft} onChange={change} /> : null}
       {part === 'limits' ? <LimitEditor rulebook={draft} problems={problems} onChange={change} /> : null}
       {part === 'templates' ? <TemplateEditor rulebook={draft} onChange={change} /> : null}

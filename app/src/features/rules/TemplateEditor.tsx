@@ -11,6 +11,9 @@ import { words } from '../../words/en';
 import { templateWords } from '../../words/show';
 import { codeFor, movePoint, stationRows, togglePoint } from './templatePoints';
 
+const say = words.pages.rules;
+const common = words.pages.common;
+
 interface TemplateEditorProps {
   readonly rulebook: Rulebook;
   readonly onChange: (rulebook: Rulebook) => void;
@@ -27,7 +30,7 @@ export function TemplateEditor({ rulebook, onChange }: TemplateEditorProps) {
   const change = (edited: Template) =>
     onChange({ ...rulebook, templates: rulebook.templates.map((one) => (one.code === template.code ? edited : one)) });
   const copy = () => {
-    const name = `${templateWords(template)}, ours`;
+    const name = say.ours(templateWords(template));
     const fresh = codeFor(
       name,
       rulebook.templates.map((one) => one.code),
@@ -38,16 +41,16 @@ export function TemplateEditor({ rulebook, onChange }: TemplateEditorProps) {
   return (
     <>
       <Choice
-        label="Template"
+        label={say.template}
         options={rulebook.templates.map((one) => one.code)}
         word={(one) => templateWords(rulebook.templates.find((other) => other.code === one) ?? { code: one, name: '' })}
         value={template.code}
         onChoose={setCode}
       />
-      <Press label="Copy this template" onPress={copy} style={styles.aside} />
+      <Press label={say.copyThisTemplate} onPress={copy} style={styles.aside} />
       <Card>
         <Field
-          label="Name"
+          label={common.name}
           value={template.name}
           onChangeText={(name) => change({ ...template, name })}
           maxLength={60}
@@ -56,13 +59,13 @@ export function TemplateEditor({ rulebook, onChange }: TemplateEditorProps) {
         <View style={styles.row}>
           <Press
             role="checkbox"
-            label="Nothing carried from before"
+            label={say.nothingCarriedFromBefore}
             chosen={template.nothingCarried}
             onPress={() => change({ ...template, nothingCarried: !template.nothingCarried })}
           />
           <Press
             role="checkbox"
-            label="Ages are wanted"
+            label={say.agesAreWanted}
             chosen={template.asks.length > 0}
             onPress={() => change({ ...template, asks: template.asks.length > 0 ? [] : ['part-age', 'age-distance'] })}
           />
@@ -74,9 +77,11 @@ export function TemplateEditor({ rulebook, onChange }: TemplateEditorProps) {
           value={template.offeredTo}
           onChoose={(offeredTo) => change({ ...template, offeredTo })}
         />
-        <Words size="m" soft>{`${template.points.length} points of the catalogue.`}</Words>
+        <Words size="m" soft>
+          {say.pointsOfTheCatalogue(template.points.length)}
+        </Words>
         <Choice
-          label="Station"
+          label={say.station}
           options={WALKED}
           word={(one) => words.stop[one] ?? one}
           value={station}
@@ -96,12 +101,12 @@ export function TemplateEditor({ rulebook, onChange }: TemplateEditorProps) {
               <>
                 <Press
                   label="↑"
-                  hint={`${words.point[point]} earlier`}
+                  hint={say.earlier(words.point[point])}
                   onPress={() => change(movePoint(template, point, -1))}
                 />
                 <Press
                   label="↓"
-                  hint={`${words.point[point]} later`}
+                  hint={say.later(words.point[point])}
                   onPress={() => change(movePoint(template, point, 1))}
                 />
               </>

@@ -17,6 +17,9 @@ import { words } from '../../words/en';
 import { meterWords, unitOf, workshopUnit } from '../../words/show';
 import { useDesk } from '../fleet/useDesk';
 
+const say = words.pages.score;
+const common = words.pages.common;
+
 const askScorecard = () => call('scorecard');
 const PROMISED = 0.8;
 const percent = (share: number) => `${Math.round(share * 100)} %`;
@@ -27,13 +30,13 @@ const AGREE = 1.96 * Math.SQRT2;
 export function ScorecardPage() {
   const { answer, problem } = useDesk<Scorecard>(askScorecard);
   return (
-    <Page title="Scorecard" over="Forecasts, judged by what came" back="/" width={760}>
+    <Page title={common.scorecard} over={say.forecastsJudgedByWhatCame} back="/" width={760}>
       {problem ? <Words role="alert">{problem}</Words> : null}
-      {!answer && !problem ? <Words soft>Adding up…</Words> : null}
+      {!answer && !problem ? <Words soft>{common.addingUp}</Words> : null}
       {answer && answer.byKind.every(({ arrived }) => arrived === 0) ? (
         <Card>
-          <Heading level={2}>Nothing has come true yet</Heading>
-          <Words>{`${answer.forecasts} forecasts are on record. Each is judged when its part is read under the limit; until then it waits.`}</Words>
+          <Heading level={2}>{say.nothingHasComeTrueYet}</Heading>
+          <Words>{say.forecastsAreOnRecordEach(answer.forecasts)}</Words>
         </Card>
       ) : null}
       {answer?.byKind
@@ -43,12 +46,8 @@ export function ScorecardPage() {
         ))}
       {answer ? (
         <Card>
-          <Heading level={2}>Readings of one thing</Heading>
-          {answer.repeats.length === 0 ? (
-            <Words>
-              No second readings yet: they are taken at close calls, and tell how well gauge and hand repeat.
-            </Words>
-          ) : null}
+          <Heading level={2}>{say.readingsOfOneThing}</Heading>
+          {answer.repeats.length === 0 ? <Words>{say.noSecondReadingsYetThey}</Words> : null}
           {answer.repeats.map((repeat) => (
             <RepeatLine key={repeat.measure} repeat={repeat} />
           ))}
@@ -56,26 +55,38 @@ export function ScorecardPage() {
       ) : null}
       {answer && answer.hands.length > 0 ? (
         <Card>
-          <Heading level={2}>Two persons, one thing</Heading>
+          <Heading level={2}>{say.twoPersonsOneThing}</Heading>
           {answer.hands.map(({ measure, names: [first, second], pairs, bias, sigma }) => (
             <Words key={`${measure}${first}${second}`}>
-              {`${words.wearKind[measure] ?? words.measure[measure]}: ${first} reads ${spread(measure, Math.abs(bias))} ${bias < 0 ? 'less' : 'more'} than ${second} on average; single readings lie within ±${spread(measure, (AGREE / Math.SQRT2) * sigma)} of that (${pairs} read by both).`}
+              {say.readsThanOnAverageSingle(
+                words.wearKind[measure] ?? words.measure[measure],
+                first,
+                spread(measure, Math.abs(bias)),
+                bias < 0 ? 'less' : 'more',
+                second,
+                spread(measure, (AGREE / Math.SQRT2) * sigma),
+                pairs,
+              )}
             </Words>
           ))}
           <Words size="s" soft>
-            Where two hold a stick or a gauge differently, agree on one way. This is no ranking: neither is known to be
-            right.
+            {say.whereTwoHoldAStick}
           </Words>
         </Card>
       ) : null}
       {answer && answer.byInspector.some(({ arrived }) => arrived > 0) ? (
         <Card>
-          <Heading level={2}>After whose visits</Heading>
+          <Heading level={2}>{say.afterWhoseVisits}</Heading>
           {answer.byInspector
             .filter(({ arrived }) => arrived > 0)
             .map(({ name, arrived, held, offDays }) => (
               <Words key={name}>
-                {`${name}: ${arrived} have come true, ${percent(held ?? 0)} within the 8-in-10 range${offDays === null ? '' : `, half within ${Math.round(offDays)} days`}.`}
+                {say.haveComeTrueWithinThe(
+                  name,
+                  arrived,
+                  percent(held ?? 0),
+                  offDays === null ? '' : say.halfWithinDays(Math.round(offDays)),
+                )}
               </Words>
             ))}
         </Card>
@@ -97,11 +108,16 @@ function RepeatLine({ repeat }: { readonly repeat: Scorecard['repeats'][number] 
   return (
     <View style={styles.line}>
       <Words>
-        {`${words.wearKind[measure] ?? words.measure[measure]}: two readings agree within ±${spread(measure, AGREE * sigma)} (${pairs} times read twice). Graded as if within ${within(gradedBy)}.`}
+        {say.twoReadingsAgreeWithinTimes(
+          words.wearKind[measure] ?? words.measure[measure],
+          spread(measure, AGREE * sigma),
+          pairs,
+          within(gradedBy),
+        )}
       </Words>
       {lead && offered !== null ? (
         <Press
-          label={`Grade as within ${within(offered)}`}
+          label={say.gradeAsWithin(within(offered))}
           onPress={() => router.push({ pathname: '/rules', params: { repeat: `${measure}:${offered}` } })}
         />
       ) : null}
@@ -122,19 +138,37 @@ function ScoreCard({ line, calibrated }: { readonly line: Scorecard['byKind'][nu
   return (
     <Card>
       <Heading level={2}>{words.wearKind[name] ?? name}</Heading>
-      <Words>{`${arrived} have come true, ${waiting} wait, ${replaced} were replaced before their limit.`}</Words>
+      <Words>{say.haveComeTrueWaitWere(arrived, waiting, replaced)}</Words>
       {held !== null ? (
         <View style={styles.row}>
           <Label size="h2" colour={palette.forecast}>
             {percent(held)}
           </Label>
           <Words style={styles.grow}>
-            {`of the ${agesByTime(name) ? 'dates fell within the 8-in-10 range' : `distances fell within the 8-in-10 range${heldDays === null ? '' : `, and ${percent(heldDays)} of the dates`}`}. ${held < PROMISED - 0.05 ? 'The ranges were too narrow.' : held > PROMISED + 0.1 ? 'The ranges were wider than they had to be.' : ''}`}
+            {say.ofThe(
+              agesByTime(name)
+                ? say.datesHeld
+                : say.distancesHeld(heldDays === null ? '' : say.andOfTheDates(percent(heldDays))),
+              held < PROMISED - 0.05
+                ? say.theRangesWereTooNarrow
+                : held > PROMISED + 0.1
+                  ? say.theRangesWereWiderThan
+                  : '',
+            )}
           </Words>
         </View>
       ) : null}
       {off !== null ? (
-        <Words>{`Half of them were within ${[agesByTime(name) ? '' : meterWords(Math.round(off), 'km'), offDays === null ? '' : `${Math.round(offDays)} days`].filter(Boolean).join(' and ')}.`}</Words>
+        <Words>
+          {say.halfOfThemWereWithin(
+            [
+              agesByTime(name) ? '' : meterWords(Math.round(off), 'km'),
+              offDays === null ? '' : say.days(Math.round(offDays)),
+            ]
+              .filter(Boolean)
+              .join(' and '),
+          )}
+        </Words>
       ) : null}
       {NAIVE_METHODS.map((method) => {
         const beside = line.naive[method];
@@ -142,14 +176,16 @@ function ScoreCard({ line, calibrated }: { readonly line: Scorecard['byKind'][nu
         const better = 1 - beside.ours / beside.loss;
         return (
           <Words key={method} size="m">
-            {`${better >= 0 ? `${percent(better)} less` : `${percent(-better)} more`} lost than by ${words.naive[method]} (${beside.count} compared).`}
+            {say.lostThanByCompared(
+              better >= 0 ? say.less(percent(better)) : say.more(percent(-better)),
+              words.naive[method],
+              beside.count,
+            )}
           </Words>
         );
       })}
       <Words size="s" soft>
-        {calibrated > 0
-          ? `Ranges are stretched by what became of ${calibrated} forecasts.`
-          : 'Too few have come true to stretch the ranges by: they stand as the model has them.'}
+        {calibrated > 0 ? say.rangesAreStretchedByWhat(calibrated) : say.tooFewHaveComeTrue}
       </Words>
     </Card>
   );

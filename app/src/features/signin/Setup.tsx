@@ -9,15 +9,19 @@ import { Words } from '../../kit/Words';
 import { usePalette } from '../../kit/theme';
 import { call, signedIn } from '../../sync/workshop';
 import { problemWords } from '../../words/problemWords';
+import { words } from '../../words/en';
+
+const say = words.pages.signin;
+const common = words.pages.common;
 
 const FIELDS = [
   {
     name: 'code',
-    label: 'Code from the server’s window',
-    help: 'Eight letters and figures, printed when the server started.',
+    label: say.codeFromTheServersWindow,
+    help: say.eightLettersAndFiguresPrinted,
   },
-  { name: 'name', label: 'Your name', help: 'You become the workshop lead and can add inspectors.' },
-  { name: 'secret', label: 'PIN or password', help: 'Six characters or more.' },
+  { name: 'name', label: say.yourName, help: say.youBecomeTheWorkshopLead },
+  { name: 'secret', label: common.pinOrPassword, help: common.sixCharactersOrMore },
 ] as const;
 
 /** The first start of an empty workshop makes its lead. */
@@ -33,7 +37,7 @@ export function Setup() {
     }
   });
   return (
-    <Page title="Set up this workshop" width={420}>
+    <Page title={say.setUpThisWorkshop} width={420}>
       {FIELDS.map(({ name, label, help }) => (
         <Controller
           key={name}
@@ -57,7 +61,7 @@ export function Setup() {
           {problem}
         </Words>
       ) : null}
-      <Press kind="main" label="Begin" onPress={() => void submit()} />
+      <Press kind="main" label={say.begin} onPress={() => void submit()} />
     </Page>
   );
 }

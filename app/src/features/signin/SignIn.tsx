@@ -6,6 +6,10 @@ import { Words } from '../../kit/Words';
 import { usePalette } from '../../kit/theme';
 import { call, signedIn } from '../../sync/workshop';
 import { problemWords } from '../../words/problemWords';
+import { words } from '../../words/en';
+
+const say = words.pages.signin;
+const common = words.pages.common;
 
 /** The way in: a name and a PIN or password. */
 export function SignIn() {
@@ -28,10 +32,10 @@ export function SignIn() {
   };
 
   return (
-    <Page title="Weskopos" over="The bench book that walks with you" width={420}>
-      <Field label="Name" value={name} onChangeText={setName} autoCapitalize="words" autoComplete="username" />
+    <Page title={say.weskopos} over={say.theBenchBookThatWalks} width={420}>
+      <Field label={common.name} value={name} onChangeText={setName} autoCapitalize="words" autoComplete="username" />
       <Field
-        label="PIN or password"
+        label={common.pinOrPassword}
         value={secret}
         onChangeText={setSecret}
         secureTextEntry
@@ -45,7 +49,7 @@ export function SignIn() {
       ) : null}
       <Press
         kind="main"
-        label="Sign in"
+        label={say.signIn}
         onPress={() => void enter()}
         disabled={busy || name.trim() === '' || secret === ''}
       />

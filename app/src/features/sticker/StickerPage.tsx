@@ -15,6 +15,9 @@ import { endTitle } from '../ends/EndCard';
 import { NotHere } from '../../shell/NotHere';
 import { QrMark } from './QrMark';
 
+const say = words.pages.sticker;
+const common = words.pages.common;
+
 /** Windscreen sticker and bay card, each small enough to be cut out of one sheet. */
 export function StickerPage() {
   const { id, visit: visitId } = useLocalSearchParams<{ id: string; visit: string }>();
@@ -31,17 +34,17 @@ export function StickerPage() {
   const waits = waitsOf(acts).filter(({ done }) => !done);
   return (
     <Page
-      title="Sticker and bay card"
+      title={common.stickerAndBayCard}
       over={`${vehicle.fleetCode} · ${vehicle.make} ${vehicle.model}`}
       back={`/vehicle/${id}/visit/${visitId}/report`}
-      foot={<Press kind="main" label="Print" onPress={() => window.print()} style={styles.grow} />}
+      foot={<Press kind="main" label={common.print} onPress={() => window.print()} style={styles.grow} />}
     >
-      <View role="group" aria-label="Windscreen sticker" style={frame}>
+      <View role="group" aria-label={say.windscreenSticker} style={frame}>
         <View style={styles.row}>
           <View style={styles.grow}>
             <Heading level={2}>{vehicle.fleetCode}</Heading>
             <Words size="m">{`${day(inspection.startedAt)}, ${meterWords(inspection.meter, vehicle.meterUnit)}`}</Words>
-            {dues.length === 0 ? <Words size="m">The spec sheet tells no intervals.</Words> : null}
+            {dues.length === 0 ? <Words size="m">{say.theSpecSheetTellsNo}</Words> : null}
             {dues.map((due) => (
               <Label key={jobKey(due.job)} size="m">
                 {dueWords(due, vehicle.meterUnit)}
@@ -49,16 +52,16 @@ export function StickerPage() {
             ))}
             {boltsAgain ? (
               <Label size="m" colour={palette.fail}>
-                {`Wheel bolts again: ${meterWords(boltsAgain.fromKm, 'km')} to ${meterWords(boltsAgain.toKm, 'km')}`}
+                {say.wheelBoltsAgainTo(meterWords(boltsAgain.fromKm, 'km'), meterWords(boltsAgain.toKm, 'km'))}
               </Label>
             ) : null}
           </View>
-          <QrMark text={address} size={112} label="Opens this vehicle’s life sheet" />
+          <QrMark text={address} size={112} label={say.opensThisVehiclesLifeSheet} />
         </View>
       </View>
-      <View role="group" aria-label="Bay card" style={frame}>
-        <Heading level={2}>{`${vehicle.fleetCode}, in the bay`}</Heading>
-        {inspection.complaint ? <Words>{`The keeper says: “${inspection.complaint}”`}</Words> : null}
+      <View role="group" aria-label={say.bayCard} style={frame}>
+        <Heading level={2}>{say.inTheBay(vehicle.fleetCode)}</Heading>
+        {inspection.complaint ? <Words>{say.theKeeperSays(inspection.complaint)}</Words> : null}
         {vehicle.spec.fluids.map(({ fluid, grade, capacityL }) => (
           <Words key={fluid} size="m">
             {told(capital(fluid.replaceAll('-', ' ')), grade, capacityL === null ? '' : amount('volume', capacityL))}
@@ -66,15 +69,15 @@ export function StickerPage() {
         ))}
         {vehicle.spec.torques.map(({ fastener, newtonMetres, socket }) => (
           <Words key={fastener} size="m">
-            {told(capital(fastener.replaceAll('-', ' ')), amount('torque', newtonMetres), socket && `socket ${socket}`)}
+            {told(capital(fastener.replaceAll('-', ' ')), amount('torque', newtonMetres), socket && say.socket(socket))}
           </Words>
         ))}
-        <Label>{hanging.length === 0 ? 'Nothing is open.' : 'Open, close before it leaves:'}</Label>
+        <Label>{hanging.length === 0 ? say.nothingIsOpen : say.openCloseBeforeItLeaves}</Label>
         {hanging.map((end) => (
           <Words key={end.opened.id}>{`☐ ${endTitle(end, vehicle.axles.length)}`}</Words>
         ))}
         {waits.map((wait) => (
-          <Words key={wait.id}>{`${words.wait[wait.kind]} since ${dayAndTime(wait.startedAt)}`}</Words>
+          <Words key={wait.id}>{say.since(words.wait[wait.kind], dayAndTime(wait.startedAt))}</Words>
         ))}
       </View>
     </Page>

@@ -7,6 +7,9 @@ import { lookAgainSentence } from '../../words/forecastSentence';
 import { capital, day, pointWords } from '../../words/show';
 import { STATE_TOLD, stateFigure, stateSentence } from '../../words/stateSentence';
 import { StateChart } from '../charts/lazyCharts';
+import { words } from '../../words/en';
+
+const say = words.pages.trend;
 
 /** Newest looks listed under the drawing. */
 const MOST_LISTED = 12;
@@ -29,17 +32,17 @@ export function StatePanel({ vehicle, trend }: { readonly vehicle: Vehicle; read
         <Words>{sentence}</Words>
         {again ? <Words strong>{again}</Words> : null}
         <Words size="s" soft>
-          {`${STATE_TOLD[told] ? `${capital(STATE_TOLD[told])}. ` : ''}A filled dot is what it was put to; the line begins anew there.`}
+          {say.aFilledDotIsWhat(STATE_TOLD[told] ? `${capital(STATE_TOLD[told])}. ` : '')}
         </Words>
       </Card>
       <Card>
-        <Heading level={3}>Looks</Heading>
+        <Heading level={3}>{say.looks}</Heading>
         {[...readings]
           .reverse()
           .slice(0, MOST_LISTED)
           .map((reading) => (
             <Words key={`${reading.inspectionId}${reading.phase}`} size="m">
-              {`${day(reading.at)}: ${stateFigure(trend, reading.value)}${reading.phase === 'left' ? ', as left' : ''}`}
+              {`${day(reading.at)}: ${stateFigure(trend, reading.value)}${reading.phase === 'left' ? say.asLeft : ''}`}
             </Words>
           ))}
       </Card>

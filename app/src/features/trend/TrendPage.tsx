@@ -7,6 +7,9 @@ import { useFleet, useLife, useRules } from '../../sync/useLife';
 import { NotHere } from '../../shell/NotHere';
 import { StatePanel } from './StatePanel';
 import { TrendPanel } from './TrendPanel';
+import { words } from '../../words/en';
+
+const say = words.pages.trend;
 
 /** One series on a page of its own. */
 export function TrendPage() {
@@ -24,7 +27,7 @@ export function TrendPage() {
     : outlookOf(life.vehicle, signed, life.entries, rules, fleet).states.find((one) => one.key === key);
   return (
     <Page
-      title="Trend"
+      title={say.trend}
       over={`${life.vehicle.fleetCode} · ${life.vehicle.make} ${life.vehicle.model}`}
       back={`/vehicle/${id}`}
       width={760}
@@ -34,7 +37,7 @@ export function TrendPage() {
       ) : state ? (
         <StatePanel vehicle={life.vehicle} trend={state} />
       ) : (
-        <Words>No readings of this part are signed yet. A trend begins with the second visit.</Words>
+        <Words>{say.noReadingsOfThisPart}</Words>
       )}
     </Page>
   );

@@ -22,6 +22,9 @@ import { entrySentence } from '../../words/entrySentence';
 import { putEntry } from '../../visit/putEntry';
 import { TrendChart } from '../charts/lazyCharts';
 import { TrendTable } from './TrendTable';
+import { words } from '../../words/en';
+
+const say = words.pages.trend;
 
 interface TrendPanelProps {
   readonly vehicle: Vehicle;
@@ -54,7 +57,7 @@ export function TrendPanel({ vehicle, trend: { series, forecast, limit }, rules,
         <Heading level={2} style={styles.grow}>
           {title}
         </Heading>
-        <Press label={table ? 'As a drawing' : 'As a table'} onPress={() => setTable(!table)} />
+        <Press label={table ? say.asADrawing : say.asATable} onPress={() => setTable(!table)} />
       </View>
       <Card>
         {table ? (
@@ -84,8 +87,7 @@ export function TrendPanel({ vehicle, trend: { series, forecast, limit }, rules,
           </Words>
         ))}
         <Words size="s" soft>
-          From this part’s own readings, the gauge’s uncertainty, and what such parts wear on the fleet. The band holds
-          8 of 10; a new route, another driver or a fault moves it. The broad pale line is what its peers wear.
+          {say.fromThisPartsOwnReadings}
         </Words>
       </Card>
     </View>

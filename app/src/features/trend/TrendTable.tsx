@@ -5,8 +5,12 @@ import { SPACE } from '../../kit/tokens';
 import { usePalette } from '../../kit/theme';
 import { Label, Words } from '../../kit/Words';
 import { amount, day, meterWords } from '../../words/show';
+import { words } from '../../words/en';
 
-const COLUMNS = ['Date', 'Meter', 'Reading', ''] as const;
+const say = words.pages.trend;
+const common = words.pages.common;
+
+const COLUMNS = [say.date, common.meter, say.reading, ''] as const;
 
 /** The chart's readings, newest first. */
 interface TrendTableProps {
@@ -20,7 +24,7 @@ interface TrendTableProps {
 export function TrendTable({ series, unit, onMisread }: TrendTableProps) {
   const palette = usePalette();
   return (
-    <View role="table" aria-label="Readings">
+    <View role="table" aria-label={say.readings}>
       <View role="row" style={styles.row}>
         {COLUMNS.map((column) => (
           <View role="columnheader" key={column} style={styles.cell}>
@@ -35,7 +39,7 @@ export function TrendTable({ series, unit, onMisread }: TrendTableProps) {
           {[
             day(reading.at),
             meterWords(reading.meter, unit),
-            `${amount(series.measure, reading.value)} ± ${(CLOSE_CALL_FACTOR * reading.u).toFixed(1)}${reading.startsPart ? ', new part' : ''}`,
+            `${amount(series.measure, reading.value)} ± ${(CLOSE_CALL_FACTOR * reading.u).toFixed(1)}${reading.startsPart ? say.newPart : ''}`,
           ].map((text, index) => (
             <View role="cell" key={index} style={styles.cell}>
               <Words size="m">{text}</Words>
@@ -44,8 +48,8 @@ export function TrendTable({ series, unit, onMisread }: TrendTableProps) {
           <View role="cell" style={styles.cell}>
             <Press
               kind="quiet"
-              label="Misread"
-              hint={`Misread on ${day(reading.at)}: leave it out of the trend`}
+              label={say.misread}
+              hint={say.misreadOnLeaveItOut(day(reading.at))}
               onPress={() => onMisread(reading)}
             />
           </View>

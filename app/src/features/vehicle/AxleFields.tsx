@@ -8,6 +8,10 @@ import { Heading } from '../../kit/Words';
 import { figureIn } from '../../words/show';
 import { FormCheck, FormChoice, FormField } from '../../controls/FormFields';
 import { unitOfField, type Typed, type VehicleForm } from './vehicleForm';
+import { words } from '../../words/en';
+
+const say = words.pages.vehicle;
+const common = words.pages.common;
 
 const MOST_AXLES = 4;
 const BLANK: VehicleForm['axles'][number] = {
@@ -22,76 +26,76 @@ const BLANK: VehicleForm['axles'][number] = {
 export function AxleFields({ control }: { readonly control: Control<VehicleForm> }) {
   const { fields, append, remove } = useFieldArray({ control, name: 'axles' });
   const pressure = unitOfField('placardKpa') ?? 'kPa';
-  const range = `${figureIn(pressure, 50)} to ${figureIn(pressure, 1200)} ${pressure}, or empty.`;
+  const range = say.toOrEmpty(figureIn(pressure, 50), figureIn(pressure, 1200), pressure);
   return (
     <>
       {fields.map((field, index) => {
         const name = axleName(index, fields.length);
         return (
           <Card key={field.id}>
-            <Heading level={2}>{`${name} axle`}</Heading>
+            <Heading level={2}>{say.axle(name)}</Heading>
             <View style={styles.row}>
-              <FormCheck control={control} name={`axles.${index}.dual`} label="Dual wheels" />
-              <FormCheck control={control} name={`axles.${index}.steered`} label="Steered" />
-              <FormCheck control={control} name={`axles.${index}.driven`} label="Driven" />
+              <FormCheck control={control} name={`axles.${index}.dual`} label={say.dualWheels} />
+              <FormCheck control={control} name={`axles.${index}.steered`} label={say.steered} />
+              <FormCheck control={control} name={`axles.${index}.driven`} label={say.driven} />
             </View>
             <FormChoice
               control={control}
               name={`axles.${index}.brake`}
               label={`Brakes, ${name.toLowerCase()}`}
               options={['disc', 'drum'] as const}
-              word={(one) => (one === 'disc' ? 'Disc' : 'Drum')}
+              word={(one) => (one === 'disc' ? common.disc : say.drum)}
             />
             <FormField
               control={control}
               name={`axles.${index}.placardKpa`}
-              label={`Placard pressure ${name.toLowerCase()}, ${pressure}`}
+              label={say.placardPressure(name.toLowerCase(), pressure)}
               allowed={range}
               figures
             />
             <FormField
               control={control}
               name={`axles.${index}.placardFullKpa`}
-              label={`At full load ${name.toLowerCase()}, ${pressure}`}
+              label={say.atFullLoad(name.toLowerCase(), pressure)}
               allowed={range}
               figures
             />
             <FormField
               control={control}
               name={`axles.${index}.discMinimumMm`}
-              label={`Disc minimum ${name.toLowerCase()}, mm`}
-              allowed="3 to 60 mm, or empty."
+              label={say.discMinimumMm(name.toLowerCase())}
+              allowed={say.discRange}
               figures
             />
             <FormField
               control={control}
               name={`axles.${index}.liningNewMm`}
-              label={`New lining ${name.toLowerCase()}, mm`}
-              allowed="3 to 30 mm, or empty."
+              label={say.newLiningMm(name.toLowerCase())}
+              allowed={say.freshRange}
               figures
             />
             <FormField
               control={control}
               name={`axles.${index}.tyreSize`}
-              label={`Tyre size ${name.toLowerCase()}`}
-              allowed="At most thirty characters."
+              label={say.tyreSize(name.toLowerCase())}
+              allowed={say.atMostThirtyCharacters}
             />
             {fields.length > 1 ? (
-              <Press label="Take this axle out" onPress={() => remove(index)} style={styles.aside} />
+              <Press label={say.takeThisAxleOut} onPress={() => remove(index)} style={styles.aside} />
             ) : null}
           </Card>
         );
       })}
       {fields.length < MOST_AXLES ? (
-        <Press label="Add an axle" onPress={() => append(BLANK)} style={styles.aside} />
+        <Press label={say.addAnAxle} onPress={() => append(BLANK)} style={styles.aside} />
       ) : null}
     </>
   );
 }
 
 function axleName(index: number, of: number): string {
-  if (index === 0) return 'Front';
-  return index === of - 1 ? 'Rear' : `Axle ${index + 1}`;
+  if (index === 0) return say.front;
+  return index === of - 1 ? say.rear : say.axleNumber(index + 1);
 }
 
 const styles = StyleSheet.create({

@@ -8,29 +8,32 @@ import { words } from '../../words/en';
 import { FormCheck, FormChoice } from '../../controls/FormFields';
 import type { VehicleForm } from './vehicleForm';
 
+const say = words.pages.vehicle;
+const common = words.pages.common;
+
 const HAS = [
-  ['makeUp.spareWheel', 'Spare wheel'],
-  ['makeUp.timingBelt', 'Timing belt'],
-  ['makeUp.hydraulicClutch', 'Hydraulic clutch'],
-  ['makeUp.urea', 'Urea solution'],
-  ['makeUp.towbar', 'Towbar'],
-  ['makeUp.passengerLift', 'Passenger lift'],
-  ['makeUp.winterTyres', 'Winter-marked tyres'],
+  ['makeUp.spareWheel', say.spareWheel],
+  ['makeUp.timingBelt', say.timingBelt],
+  ['makeUp.hydraulicClutch', say.hydraulicClutch],
+  ['makeUp.urea', say.ureaSolution],
+  ['makeUp.towbar', say.towbar],
+  ['makeUp.passengerLift', say.passengerLift],
+  ['makeUp.winterTyres', say.winterMarkedTyres],
 ] as const;
 
 /** How a vehicle is made, as far as it decides which points it has. */
 export function MakeUpFields({ control }: { readonly control: Control<VehicleForm> }) {
   const choices = [
-    ['makeUp.power', 'Driven by', POWERS],
-    ['makeUp.drive', 'Driven wheels', DRIVES],
-    ['makeUp.gearbox', 'Gearbox', GEARBOXES],
-    ['makeUp.steering', 'Steering', STEERINGS],
+    ['makeUp.power', say.drivenBy, POWERS],
+    ['makeUp.drive', common.drivenWheels, DRIVES],
+    ['makeUp.gearbox', say.gearbox, GEARBOXES],
+    ['makeUp.steering', say.steering, STEERINGS],
   ] as const;
   return (
     <Card>
-      <Heading level={2}>How it is made</Heading>
+      <Heading level={2}>{say.howItIsMade}</Heading>
       <Words size="m" soft>
-        An inspection leaves out what the vehicle does not have.
+        {say.anInspectionLeavesOutWhat}
       </Words>
       {choices.map(([name, label, options]) => (
         <FormChoice

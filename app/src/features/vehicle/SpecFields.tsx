@@ -19,6 +19,9 @@ import { capital } from '../../words/show';
 import { FormCheck, FormChoice, FormField } from '../../controls/FormFields';
 import { unitOfField, type VehicleForm } from './vehicleForm';
 
+const say = words.pages.vehicle;
+const common = words.pages.common;
+
 interface SpecProps {
   readonly control: Control<VehicleForm>;
 }
@@ -29,58 +32,58 @@ export function SpecFields({ control }: SpecProps) {
   return (
     <>
       <Card>
-        <Heading level={2}>Spec sheet</Heading>
+        <Heading level={2}>{say.specSheet}</Heading>
         <FormChoice
           control={control}
           name="spec.systemVolts"
-          label="Electrical system"
+          label={say.electricalSystem}
           options={['12', '24']}
           word={(one) => `${one} V`}
         />
         <FormChoice
           control={control}
           name="spec.battery.type"
-          label="Battery"
+          label={common.battery}
           options={BATTERY_TYPES}
           word={(one) => words.battery[one]}
         />
         <FormField
           control={control}
           name="spec.battery.ratedA"
-          label="Rated cranking current, A"
-          allowed="Over 0 to 3000 A with its standard, or empty."
+          label={say.ratedCrankingCurrentA}
+          allowed={say.over0To3000A}
           figures
         />
         <FormChoice
           control={control}
           name="spec.battery.standard"
-          label="Rated by (together with the current)"
+          label={say.ratedByTogetherWithThe}
           options={['', ...CRANK_STANDARDS]}
-          word={(one) => one || 'not known'}
+          word={(one) => one || common.notKnown}
         />
-        <FormCheck control={control} name="spec.smartCharging" label="Smart charging" />
+        <FormCheck control={control} name="spec.smartCharging" label={say.smartCharging} />
         <FormChoice
           control={control}
           name="spec.brakeFluid"
-          label="Brake fluid"
+          label={say.brakeFluid}
           options={['', ...BRAKE_FLUID_GRADES]}
-          word={(one) => one || 'not known'}
+          word={(one) => one || common.notKnown}
         />
         <FormField
           control={control}
           name="spec.stickSpanL"
-          label={`Between the marks of the oil stick, ${volume}`}
-          allowed={`Over 0 to 20 L, or empty.`}
+          label={say.betweenTheMarksOfThe(volume)}
+          allowed={say.over0To20L}
           figures
         />
         <FormChoice
           control={control}
           name="spec.studs"
-          label="Studs per wheel"
+          label={say.studsPerWheel}
           options={['', ...STUD_COUNTS.map(String)]}
-          word={(one) => one || 'not known'}
+          word={(one) => one || common.notKnown}
         />
-        <FormCheck control={control} name="spec.hardUse" label="Hard use: short trips, dust, towing" />
+        <FormCheck control={control} name="spec.hardUse" label={say.hardUseShortTripsDust} />
       </Card>
       <FluidRows control={control} />
       <TorqueRows control={control} />
@@ -110,7 +113,7 @@ function Rows({ title, add, onAdd, rows }: RowsProps) {
       {rows.map(({ id, fields, onTakeOut, name }) => (
         <View key={id} style={styles.row}>
           {fields}
-          <Press label="Take out" hint={`Take out ${name}`} onPress={onTakeOut} style={styles.aside} />
+          <Press label={common.takeOut} hint={say.takeOut(name)} onPress={onTakeOut} style={styles.aside} />
         </View>
       ))}
       <Press label={add} onPress={onAdd} style={styles.aside} />
@@ -124,33 +127,33 @@ function FluidRows({ control }: SpecProps) {
   const volume = unitOfField('capacityL') ?? 'L';
   return (
     <Rows
-      title="Fluids"
-      add="Add a fluid"
+      title={say.fluids}
+      add={say.addAFluid}
       onAdd={() => left && append({ fluid: left, grade: '', capacityL: '' })}
       rows={fields.map((field, index) => ({
         id: field.id,
-        name: `fluid ${index + 1}`,
+        name: say.fluid(index + 1),
         onTakeOut: () => remove(index),
         fields: (
           <>
             <FormChoice
               control={control}
               name={`spec.fluids.${index}.fluid`}
-              label={`Fluid ${index + 1}`}
+              label={say.fluidNumber(index + 1)}
               options={SPEC_FLUIDS}
               word={(one) => capital(one.replaceAll('-', ' '))}
             />
             <FormField
               control={control}
               name={`spec.fluids.${index}.grade`}
-              label={`Grade of fluid ${index + 1}`}
-              allowed="At most sixty characters."
+              label={say.gradeOfFluid(index + 1)}
+              allowed={say.atMostSixtyCharacters}
             />
             <FormField
               control={control}
               name={`spec.fluids.${index}.capacityL`}
-              label={`Capacity of fluid ${index + 1}, ${volume}`}
-              allowed="Over 0 to 400 L, or empty."
+              label={say.capacityOfFluid(index + 1, volume)}
+              allowed={say.over0To400L}
               figures
             />
           </>
@@ -166,34 +169,34 @@ function TorqueRows({ control }: SpecProps) {
   const torque = unitOfField('newtonMetres') ?? 'N·m';
   return (
     <Rows
-      title="Torques and sockets"
-      add="Add a torque"
+      title={say.torquesAndSockets}
+      add={say.addATorque}
       onAdd={() => left && append({ fastener: left, newtonMetres: '', socket: '' })}
       rows={fields.map((field, index) => ({
         id: field.id,
-        name: `torque ${index + 1}`,
+        name: say.torque(index + 1),
         onTakeOut: () => remove(index),
         fields: (
           <>
             <FormChoice
               control={control}
               name={`spec.torques.${index}.fastener`}
-              label={`Fastener ${index + 1}`}
+              label={say.fastener(index + 1)}
               options={FASTENERS}
               word={(one) => capital(one.replaceAll('-', ' '))}
             />
             <FormField
               control={control}
               name={`spec.torques.${index}.newtonMetres`}
-              label={`Torque ${index + 1}, ${torque}`}
-              allowed="Over 0 to 2000 N·m."
+              label={say.torqueNumber(index + 1, torque)}
+              allowed={say.over0To2000N}
               figures
             />
             <FormField
               control={control}
               name={`spec.torques.${index}.socket`}
-              label={`Socket ${index + 1}`}
-              allowed="At most thirty characters."
+              label={say.socket(index + 1)}
+              allowed={say.atMostThirtyCharacters}
             />
           </>
         ),
@@ -207,47 +210,47 @@ function IntervalRows({ control }: SpecProps) {
   const distance = unitOfField('km') ?? 'km';
   return (
     <Rows
-      title="Intervals"
-      add="Add an interval"
+      title={say.intervals}
+      add={say.addAnInterval}
       onAdd={() => append({ job: { code: 'engine-oil', name: '' }, km: '', months: '', hours: '' })}
       rows={fields.map((field, index) => ({
         id: field.id,
-        name: `interval ${index + 1}`,
+        name: say.interval(index + 1),
         onTakeOut: () => remove(index),
         fields: (
           <>
             <FormChoice
               control={control}
               name={`spec.intervals.${index}.job.code`}
-              label={`Job ${index + 1}`}
+              label={say.jobNumber(index + 1)}
               options={JOB_CODES}
               word={(one) => words.job[one]}
             />
             <FormField
               control={control}
               name={`spec.intervals.${index}.job.name`}
-              label={`In your words (${index + 1})`}
-              allowed="One to eighty characters for a job of your own; else it may stay empty."
+              label={say.inYourWords(index + 1)}
+              allowed={say.oneToEightyCharactersFor}
             />
             <FormField
               control={control}
               name={`spec.intervals.${index}.km`}
               label={`Every, ${distance} (${index + 1})`}
-              allowed="Over 0, or empty."
+              allowed={say.over0OrEmpty}
               figures
             />
             <FormField
               control={control}
               name={`spec.intervals.${index}.months`}
-              label={`Every, months (${index + 1})`}
-              allowed="1 to 240 months, or empty."
+              label={say.everyMonths(index + 1)}
+              allowed={say.monthsRange}
               figures
             />
             <FormField
               control={control}
               name={`spec.intervals.${index}.hours`}
-              label={`Every, hours (${index + 1})`}
-              allowed="Over 0, or empty."
+              label={say.everyHours(index + 1)}
+              allowed={say.over0OrEmpty}
               figures
             />
           </>
@@ -261,26 +264,26 @@ function PartRows({ control }: SpecProps) {
   const { fields, append, remove } = useFieldArray({ control, name: 'spec.parts' });
   return (
     <Rows
-      title="Part numbers"
-      add="Add a part number"
+      title={say.partNumbers}
+      add={say.addAPartNumber}
       onAdd={() => append({ part: '', number: '' })}
       rows={fields.map((field, index) => ({
         id: field.id,
-        name: `part ${index + 1}`,
+        name: say.part(index + 1),
         onTakeOut: () => remove(index),
         fields: (
           <>
             <FormField
               control={control}
               name={`spec.parts.${index}.part`}
-              label={`Part ${index + 1}`}
-              allowed="One to sixty characters."
+              label={say.partNumber(index + 1)}
+              allowed={common.oneToSixtyCharacters}
             />
             <FormField
               control={control}
               name={`spec.parts.${index}.number`}
-              label={`Number ${index + 1}`}
-              allowed="One to sixty characters."
+              label={say.number(index + 1)}
+              allowed={common.oneToSixtyCharacters}
             />
           </>
         ),

@@ -17,6 +17,9 @@ import { MakeUpFields } from './MakeUpFields';
 import { SpecFields } from './SpecFields';
 import { blankVehicle, formOf, vehicleFormSchema, type VehicleForm } from './vehicleForm';
 
+const say = words.pages.vehicle;
+const common = words.pages.common;
+
 /** A new vehicle, or one that is known: what it is, how it is made, and its spec sheet. */
 export function VehicleEditor() {
   const { id } = useLocalSearchParams<{ id?: string }>();
@@ -44,41 +47,36 @@ function Editor({ vehicle, known }: { readonly vehicle: Vehicle; readonly known:
   );
   return (
     <Page
-      title={known ? 'Vehicle and spec' : 'Add a vehicle'}
+      title={known ? common.vehicleAndSpec : common.addAVehicle}
       {...(known ? { over: vehicle.fleetCode } : {})}
       back={known ? `/vehicle/${vehicle.id}` : '/'}
-      foot={<Press kind="main" label="Save" onPress={() => void save()} style={{ flex: 1 }} />}
+      foot={<Press kind="main" label={say.save} onPress={() => void save()} style={{ flex: 1 }} />}
     >
       {missed && !form.formState.isValid && form.formState.isSubmitted ? (
-        <Words role="alert">Something is not right below; what was typed is still there.</Words>
+        <Words role="alert">{say.somethingIsNotRightBelow}</Words>
       ) : null}
       <Card>
-        <Heading level={2}>What it is</Heading>
-        <FormField
-          control={control}
-          name="fleetCode"
-          label="Fleet code"
-          allowed="One to twenty characters, e.g. FH 07."
-        />
-        <FormField control={control} name="plate" label="Plate" allowed="At most twenty characters." />
-        <FormField control={control} name="vin" label="VIN" allowed="At most twenty characters." />
-        <FormField control={control} name="make" label="Make" allowed="At most forty characters." />
-        <FormField control={control} name="model" label="Model" allowed="At most sixty characters." />
-        <FormField control={control} name="year" label="Year" allowed="A year from 1900 to 2100." figures />
-        <FormField control={control} name="use" label="Use" allowed="At most eighty characters, e.g. quarry road." />
+        <Heading level={2}>{say.whatItIs}</Heading>
+        <FormField control={control} name="fleetCode" label={say.fleetCode} allowed={say.oneToTwentyCharactersE} />
+        <FormField control={control} name="plate" label={say.plate} allowed={say.atMostTwentyCharacters} />
+        <FormField control={control} name="vin" label={say.vin} allowed={say.atMostTwentyCharacters} />
+        <FormField control={control} name="make" label={say.make} allowed={say.atMostFortyCharacters} />
+        <FormField control={control} name="model" label={say.model} allowed={say.atMostSixtyCharacters} />
+        <FormField control={control} name="year" label={say.year} allowed={say.aYearFrom1900To} figures />
+        <FormField control={control} name="use" label={say.use} allowed={say.atMostEightyCharactersE} />
         <FormChoice
           control={control}
           name="class"
-          label="Class (it decides the law’s limits)"
+          label={say.classItDecidesTheLaws}
           options={VEHICLE_CLASSES}
           word={(one) => words.vehicleClass[one]}
         />
         <FormChoice
           control={control}
           name="meterUnit"
-          label="Meter"
+          label={common.meter}
           options={METER_UNITS}
-          word={(one) => (one === 'km' ? 'Odometer' : 'Hour meter')}
+          word={(one) => (one === 'km' ? say.odometer : say.hourMeter)}
         />
       </Card>
       <MakeUpFields control={control} />

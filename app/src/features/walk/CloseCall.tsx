@@ -5,6 +5,8 @@ import { words } from '../../words/en';
 import { figure } from '../../words/show';
 import { TypedReading } from '../../controls/TypedReading';
 
+const say = words.pages.walk;
+
 /** A difference is read again by reading its parts again. */
 const COMPARISONS: readonly string[] = ['spread', 'across', 'inner-outer', 'front-rear'];
 
@@ -31,14 +33,16 @@ export function CloseCall({ pointRef, result, finding, onAgain }: CloseCallProps
     const where = words.spot[spot] ? `${words.spot[spot]}, ` : '';
     return reading.values.length > 1 ? (
       <Words key={`${measure}${spot}`} size="m" soft>
-        {`${where}mean of ${reading.values.map((value) => figure(measure, value)).join(' and ')}`}
+        {say.meanOf(where, reading.values.map((value) => figure(measure, value)).join(' and '))}
       </Words>
     ) : (
       <View key={`${measure}${spot}`}>
-        <Words size="m" soft>{`Near a limit: ${where}second reading`}</Words>
+        <Words size="m" soft>
+          {say.nearALimitSecondReading(where)}
+        </Words>
         <TypedReading
           measure={measure}
-          label={`${words.point[pointRef.point]} ${words.spot[spot]} second reading`.replace('  ', ' ')}
+          label={say.secondReading(words.point[pointRef.point], words.spot[spot]).replace('  ', ' ')}
           value={null}
           onValue={(value) => onAgain(measure, spot, value)}
         />

@@ -9,6 +9,9 @@ import { words } from '../../words/en';
 import { amount } from '../../words/show';
 import { readingChange } from '../../visit/readings';
 
+const say = words.pages.walk;
+const common = words.pages.common;
+
 interface DoubtCardProps {
   readonly doubt: Doubt;
   readonly onAnswer: (change: (standing: Finding | undefined) => FindingChange) => void;
@@ -29,11 +32,11 @@ export function DoubtCard({ doubt, onAnswer, onNewPart }: DoubtCardProps) {
   return (
     <Card ground={palette.advisoryWash}>
       <Label colour={palette.advisory}>{words.doubt[doubt.code]}</Label>
-      <Words>{`${where ? `${where}: ` : ''}${amount(measure, doubt.value)}${doubt.last === null ? '' : `, last time ${amount(measure, doubt.last)}`}.`}</Words>
+      <Words>{`${where ? `${where}: ` : ''}${amount(measure, doubt.value)}${doubt.last === null ? '' : say.lastTime(amount(measure, doubt.last))}.`}</Words>
       <View style={styles.row}>
         {unit ? (
           <Press
-            label={`It is ${unit}`}
+            label={say.itIs(unit)}
             onPress={() =>
               onAnswer((standing) =>
                 readingChange(standing, { measure, spot: doubt.spot, phase: 'found' }, toStored(doubt.value, unit)),
@@ -44,20 +47,20 @@ export function DoubtCard({ doubt, onAnswer, onNewPart }: DoubtCardProps) {
         {doubt.code === 'better-than-last' ? (
           <>
             <Press
-              label="New part"
+              label={common.newPart}
               onPress={() => {
                 keep('new-part');
                 onNewPart?.();
               }}
             />
-            <Press label="Other wheel" onPress={() => keep('other-wheel')} />
-            <Press label="Rotated" onPress={() => keep('rotated')} />
+            <Press label={say.otherWheel} onPress={() => keep('other-wheel')} />
+            <Press label={common.rotated} onPress={() => keep('rotated')} />
           </>
         ) : null}
-        <Press label="It is right, keep it" onPress={() => keep('')} />
+        <Press label={say.itIsRightKeepIt} onPress={() => keep('')} />
       </View>
       <Words size="s" soft>
-        Misread? Set the tape again.
+        {say.misreadSetTheTapeAgain}
       </Words>
     </Card>
   );

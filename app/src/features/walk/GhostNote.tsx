@@ -16,6 +16,8 @@ import { words } from '../../words/en';
 import { amount, day, figure, meterWords } from '../../words/show';
 import type { History } from '../../visit/visitContext';
 
+const say = words.pages.walk;
+
 /** Last visit's look at the same points, behind today's. */
 export const GhostNote = memo(function GhostNote({
   refs,
@@ -37,7 +39,7 @@ export const GhostNote = memo(function GhostNote({
   return (
     <View style={[styles.note, { borderColor: palette.rule }]}>
       <Words size="m" soft>
-        {`Last look ${day(inspection.startedAt)}, at ${meterWords(inspection.meter, unit)}: `}
+        {say.lastLookAt(day(inspection.startedAt), meterWords(inspection.meter, unit))}
         <Words size="m" strong>
           {lines.map(({ said }) => said).join(' · ')}
         </Words>
@@ -64,7 +66,7 @@ function saidOf(ref: PointRef, finding: Finding, named: boolean): string {
   );
   const counts = finding.counts
     .filter(({ good, of, item }) => good < of || item === 'all')
-    .map(({ item, good, of }) => `${item === 'all' ? '' : `${words.lamp[item]} `}${good} of ${of}`);
+    .map(({ item, good, of }) => say.lastCount(item === 'all' ? '' : `${words.lamp[item]} `, good, of));
   const codes = finding.codes.map(({ code }) => code);
   const said =
     [measured, ...leaks, ...counts, ...codes, ...finding.words.map((word) => words.word[word])]

@@ -8,6 +8,9 @@ import { Heading, Words } from '../../kit/Words';
 import { pointWords } from '../../words/show';
 import { Decks } from '../decks/Decks';
 import { CoverageList } from '../../visit/CoverageList';
+import { words } from '../../words/en';
+
+const say = words.pages.walk;
 
 interface JumpPanelProps {
   readonly vehicle: Vehicle;
@@ -30,22 +33,22 @@ export function JumpPanel({ vehicle, points, onPoint, onClose }: JumpPanelProps)
       <View style={styles.column}>
         <View style={styles.head}>
           <Heading level={1} style={styles.grow}>
-            Jump to
+            {say.jumpTo}
           </Heading>
-          <Press label="Close" onPress={onClose} />
+          <Press label={say.close} onPress={onClose} />
         </View>
         <Field
-          label="Find a point"
+          label={say.findAPoint}
           value={search}
           onChangeText={setSearch}
           autoFocus
-          placeholder="e.g. pad rear"
+          placeholder={say.eGPadRear}
           onSubmitEditing={() => found[0] && onPoint(found[0].key)}
         />
         {wanted.length === 0 ? (
           <Decks axles={vehicle.axles} points={points} onPoint={onPoint} />
         ) : found.length === 0 ? (
-          <Words>No point of this visit is called that.</Words>
+          <Words>{say.noPointOfThisVisit}</Words>
         ) : null}
         <CoverageList points={found} axles={axles} onPoint={({ key }) => onPoint(key)} />
       </View>

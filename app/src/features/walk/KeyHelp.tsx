@@ -4,12 +4,15 @@ import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
 import { Heading, Label, Words } from '../../kit/Words';
 import { WALK_ACTS, WALK_KEYS } from './walkKeys';
+import { words } from '../../words/en';
+
+const say = words.pages.walk;
 
 /** The walk's keys, for who sits at one. */
 export function KeyHelp({ onClose }: { readonly onClose: () => void }) {
   return (
     <Card>
-      <Heading level={2}>Keys</Heading>
+      <Heading level={2}>{say.keys}</Heading>
       {WALK_ACTS.map((act) => (
         <View key={act} style={styles.row}>
           <Label size="l" style={styles.keys}>
@@ -20,7 +23,7 @@ export function KeyHelp({ onClose }: { readonly onClose: () => void }) {
           <Words>{WALK_KEYS[act].word}</Words>
         </View>
       ))}
-      <Press label="Close" onPress={onClose} />
+      <Press label={say.close} onPress={onClose} />
     </Card>
   );
 }

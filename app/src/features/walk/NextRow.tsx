@@ -2,6 +2,9 @@ import { StyleSheet, View } from 'react-native';
 import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
 import type { WalkWay } from './useWalkWay';
+import { words } from '../../words/en';
+
+const say = words.pages.walk;
 
 /** Back, what the step can be said to be by one touch, and on. */
 export function NextRow({ way }: { readonly way: WalkWay }) {
@@ -9,21 +12,21 @@ export function NextRow({ way }: { readonly way: WalkWay }) {
   return (
     <View style={styles.row}>
       {index > 0 ? (
-        <Press label="‹" hint="Back to the step before" onPress={() => acts.back('')} style={styles.narrow} />
+        <Press label="‹" hint={say.backToTheStepBefore} onPress={() => acts.back('')} style={styles.narrow} />
       ) : null}
       {quick ? (
         <Press
           kind="main"
           label={`${quick.label} ›`}
-          hint={`${quick.label}, and on`}
+          hint={say.andOn(quick.label)}
           onPress={() => acts.sound('')}
           style={styles.broad}
         />
       ) : null}
       <Press
         kind={quick ? 'plain' : 'main'}
-        label={quick ? '›' : isLast ? 'To the overview ›' : 'Next ›'}
-        hint={isLast ? 'To the overview' : 'Next'}
+        label={quick ? '›' : isLast ? say.toTheOverview : say.next}
+        hint={isLast ? say.toTheOverviewHint : say.nextHint}
         onPress={() => acts.next('')}
         style={quick ? styles.narrow : styles.broad}
       />

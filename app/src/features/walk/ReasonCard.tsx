@@ -9,6 +9,8 @@ import { words } from '../../words/en';
 import { day } from '../../words/show';
 import { gradeSentence, reasonSource } from '../../words/reasonSentence';
 
+const say = words.pages.walk;
+
 /** The grade with one sentence of why; a tap tells where the limit comes from. */
 export function ReasonCard({ title, result }: { readonly title?: string; readonly result: PointGrade }) {
   const palette = usePalette();
@@ -16,11 +18,11 @@ export function ReasonCard({ title, result }: { readonly title?: string; readonl
   const { line, wash } = gradeColours(palette, result.grade);
   const sources = [...new Set(result.reasons.map(reasonSource).filter((source): source is string => source !== null))];
   const asides = [
-    result.override && `given by hand, computed ${words.grade[result.computed].toLowerCase()}`,
-    result.carried && `carried from ${day(result.carried.at)}`,
+    result.override && say.givenByHandComputed(words.grade[result.computed].toLowerCase()),
+    result.carried && say.carriedFrom(day(result.carried.at)),
     result.watch && words.watch,
     result.corrected && words.corrected,
-    result.closeCall && 'close call: read it once more',
+    result.closeCall && say.closeCallReadItOnce,
   ]
     .filter(Boolean)
     .join(' · ');

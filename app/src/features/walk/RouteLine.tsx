@@ -11,6 +11,8 @@ import { words } from '../../words/en';
 import { capital, stopWords } from '../../words/show';
 import type { WalkRoute } from './useRoute';
 
+const say = words.pages.walk;
+
 interface RouteLineProps {
   readonly route: WalkRoute;
   readonly current: WalkStep;
@@ -19,7 +21,7 @@ interface RouteLineProps {
   readonly onEnds: () => void;
 }
 
-const minutes = (seconds: number) => `${Math.max(1, Math.round(seconds / 60))} min`;
+const minutes = (seconds: number) => say.minutes(Math.max(1, Math.round(seconds / 60)));
 
 /** What a stop of the route is called: a place of the walk, or what is done to the vehicle. */
 function legWords(id: string, route: WalkRoute, axles: number): string {
@@ -48,9 +50,9 @@ export const RouteLine = memo(function RouteLine({ route, current, axles, onGo, 
     else onEnds();
   };
   const why = [
-    wait && `while ${words.wait[wait.wait].toLowerCase()}`,
-    route.savedS >= 60 && `saves ${minutes(route.savedS)}`,
-    `${minutes(route.totalS)} to go`,
+    wait && say.while(words.wait[wait.wait].toLowerCase()),
+    route.savedS >= 60 && say.saves(minutes(route.savedS)),
+    say.toGo(minutes(route.totalS)),
   ].filter(Boolean);
   return (
     <View style={styles.stack}>
@@ -61,7 +63,11 @@ export const RouteLine = memo(function RouteLine({ route, current, axles, onGo, 
               const meanwhile = route.waits.find((one) => one.meanwhile.includes(leg.id));
               return (
                 <Words key={leg.id}>
-                  {`${Math.round(leg.startS / 60)} min: ${leg.name}${meanwhile ? `, while ${words.wait[meanwhile.wait].toLowerCase()}` : ''}`}
+                  {say.waitMinutes(
+                    Math.round(leg.startS / 60),
+                    leg.name,
+                    meanwhile ? say.andWhile(words.wait[meanwhile.wait].toLowerCase()) : '',
+                  )}
                 </Words>
               );
             })}
@@ -70,12 +76,12 @@ export const RouteLine = memo(function RouteLine({ route, current, axles, onGo, 
       ) : null}
       <View style={styles.line}>
         <Press
-          label={`${stays ? 'Then' : 'Next'}: ${legWords(next.id, route, axles)}`}
-          hint={`Next by the route: ${legWords(next.id, route, axles)}`}
+          label={`${stays ? say.then : say.nextHint}: ${legWords(next.id, route, axles)}`}
+          hint={say.nextByTheRoute(legWords(next.id, route, axles))}
           onPress={go}
           style={styles.grow}
         />
-        <Press label={open ? 'Close' : 'Route'} expanded={open} onPress={() => setOpen(!open)} />
+        <Press label={open ? say.close : say.route} expanded={open} onPress={() => setOpen(!open)} />
       </View>
       <Label size="m" colour={palette.forecast}>
         {why.join(' · ')}

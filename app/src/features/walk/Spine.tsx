@@ -11,6 +11,9 @@ import { Label } from '../../kit/Words';
 import { words } from '../../words/en';
 import { placeInitials, stopWords } from '../../words/show';
 
+const say = words.pages.walk;
+const common = words.pages.common;
+
 /** Hooks drawn at most; the number under them tells the rest. */
 const MOST_HOOKS = 4;
 
@@ -38,13 +41,13 @@ export const Spine = memo(function Spine(props: SpineProps) {
   return (
     <View
       role="navigation"
-      aria-label="Stops of the walk"
+      aria-label={say.stopsOfTheWalk}
       style={[styles.spine, { backgroundColor: palette.panel, borderColor: palette.rule }]}
     >
       <View style={[styles.line, { backgroundColor: palette.rule }]} />
       <Pressable
         role="button"
-        aria-label="To the yard"
+        aria-label={say.toTheYard}
         onPress={onYard}
         style={[styles.stop, { backgroundColor: palette.panel }]}
       >
@@ -52,7 +55,7 @@ export const Spine = memo(function Spine(props: SpineProps) {
       </Pressable>
       <Pressable
         role="button"
-        aria-label="Jump to a point"
+        aria-label={say.jumpToAPoint}
         onPress={onJump}
         style={[styles.stop, { backgroundColor: palette.panel }]}
       >
@@ -80,7 +83,7 @@ export const Spine = memo(function Spine(props: SpineProps) {
       })}
       <Pressable
         role="button"
-        aria-label={`Loose ends, ${open} open`}
+        aria-label={say.looseEndsOpen(open)}
         onPress={onLooseEnds}
         style={[styles.stop, { backgroundColor: palette.panel }]}
       >
@@ -96,13 +99,13 @@ export const Spine = memo(function Spine(props: SpineProps) {
           ))}
         </Svg>
         <Label size="s" soft={open === 0}>
-          {open > 0 ? `${open} open` : 'Ends'}
+          {open > 0 ? say.open(open) : say.ends}
         </Label>
       </Pressable>
-      <Pressable role="button" aria-label="Overview and signing" onPress={onEnd} style={styles.stop}>
+      <Pressable role="button" aria-label={say.overviewAndSigning} onPress={onEnd} style={styles.stop}>
         <View style={[styles.end, { borderColor: palette.ink }]} />
         <Label size="s" soft>
-          Sign
+          {common.sign}
         </Label>
       </Pressable>
     </View>
@@ -128,7 +131,7 @@ const Stop = memo(function Stop({ stop, seen, all, grade, isCurrent, axles, with
   return (
     <Pressable
       role="button"
-      aria-label={`${stopWords(stop, axles)}, ${seen} of ${all} seen${company ? `, ${company} is here` : ''}`}
+      aria-label={say.ofSeen(stopWords(stop, axles), seen, all, company ? say.isHere(company) : '')}
       aria-current={isCurrent ? 'step' : undefined}
       onPress={() => onStop(stop)}
       style={styles.stop}

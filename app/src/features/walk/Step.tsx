@@ -30,6 +30,8 @@ import { fitNewPart } from './fitNewPart';
 import { ReasonCard } from './ReasonCard';
 import { canPutRight, partnerOf, withDraft, type Background, type Draft } from '../../visit/visitContext';
 
+const say = words.pages.walk;
+
 interface StepProps {
   readonly step: WalkStep;
   readonly position: string;
@@ -85,10 +87,10 @@ export const Step = memo(function Step({ step, position, vehicle, background, ta
       <GhostNote refs={step.points} history={background.history} unit={vehicle.meterUnit} />
       {canPutRight(first) && hasFound ? (
         <Choice
-          label="As found or as left"
+          label={say.asFoundOrAsLeft}
           hideLabel
           options={['found', 'left'] as const}
-          word={(one) => (one === 'found' ? 'As found' : 'As left, put right')}
+          word={(one) => (one === 'found' ? say.asFound : say.asLeftPutRight)}
           value={phase}
           onChoose={setPhase}
         />

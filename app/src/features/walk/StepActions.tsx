@@ -21,6 +21,9 @@ import { MorePanel } from './panels/MorePanel';
 import { NotePanel } from './panels/NotePanel';
 import type { Background } from '../../visit/visitContext';
 
+const say = words.pages.walk;
+const common = words.pages.common;
+
 /** What is open below a step of the walk; null for nothing. */
 export type Panel = 'words' | 'note' | 'access' | 'more' | 'photo' | null;
 
@@ -51,7 +54,7 @@ export const StepActions = memo(function StepActions(props: StepActionsProps) {
       <View style={styles.row}>
         <Press
           label=""
-          hint="Undo the last change"
+          hint={say.undoTheLastChange}
           icon={<Undo color={undoable ? palette.ink : palette.soft} size={22} />}
           disabled={!undoable}
           onPress={onUndo}
@@ -59,18 +62,23 @@ export const StepActions = memo(function StepActions(props: StepActionsProps) {
         />
         <Press
           label=""
-          hint="Photo"
+          hint={say.photo}
           icon={<Camera color={panel === 'photo' ? palette.onFill : palette.ink} size={22} />}
           expanded={panel === 'photo'}
           onPress={() => toggle('photo')}
           style={styles.tight}
         />
         {wordsAside ? (
-          <Press label="Words" expanded={panel === 'words'} onPress={() => toggle('words')} style={styles.tight} />
+          <Press
+            label={common.words}
+            expanded={panel === 'words'}
+            onPress={() => toggle('words')}
+            style={styles.tight}
+          />
         ) : null}
         <Press
           label=""
-          hint="Note"
+          hint={common.note}
           icon={<PencilLine color={panel === 'note' ? palette.onFill : palette.ink} size={22} />}
           expanded={panel === 'note'}
           onPress={() => toggle('note')}
@@ -78,7 +86,7 @@ export const StepActions = memo(function StepActions(props: StepActionsProps) {
         />
         <Press
           label=""
-          hint="Not reached"
+          hint={say.notReached}
           icon={<EyeOff color={panel === 'access' ? palette.onFill : palette.ink} size={22} />}
           expanded={panel === 'access'}
           onPress={() => toggle('access')}
@@ -86,7 +94,7 @@ export const StepActions = memo(function StepActions(props: StepActionsProps) {
         />
         <Press
           label=""
-          hint="More for this point"
+          hint={say.moreForThisPoint}
           icon={<Ellipsis color={panel === 'more' ? palette.onFill : palette.ink} size={22} />}
           expanded={panel === 'more'}
           onPress={() => toggle('more')}
@@ -113,7 +121,7 @@ function OpenPanel({ step, steps, background, target, panel, onPanel }: OpenPane
     <ScrollView style={styles.panels} contentContainerStyle={styles.actions}>
       {panel !== 'access' && step.points.length > 1 ? (
         <Choice
-          label="For"
+          label={say.waitFor}
           options={step.points.map((_, index) => String(index))}
           word={(index) => words.point[(step.points[Number(index)] ?? ref).point]}
           value={String(which)}
@@ -127,9 +135,7 @@ function OpenPanel({ step, steps, background, target, panel, onPanel }: OpenPane
           onWord={(word) => void putFinding(target, ref, (before) => wordChange(before, word))}
         />
       ) : null}
-      {panel === 'words' && !point.vocabulary ? (
-        <Words soft>There are no words for this point; a note takes any.</Words>
-      ) : null}
+      {panel === 'words' && !point.vocabulary ? <Words soft>{say.thereAreNoWordsFor}</Words> : null}
       {panel === 'note' ? (
         <NotePanel
           key={ref.point}

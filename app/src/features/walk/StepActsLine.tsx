@@ -20,6 +20,9 @@ import { words } from '../../words/en';
 import { placeWords } from '../../words/show';
 import { putAct } from '../ends/putAct';
 
+const say = words.pages.walk;
+const common = words.pages.common;
+
 interface StepActsLineProps {
   readonly step: WalkStep;
   readonly vehicle: Vehicle;
@@ -58,15 +61,15 @@ export const StepActsLine = memo(function StepActsLine({ step, vehicle, visit, o
   const label = (act: StepAct) =>
     act.kind === 'state'
       ? act.change === 'engine-start'
-        ? 'Start the engine…'
+        ? say.startTheEngine
         : words.stateChange[act.change]
       : `${words.end[act.end]}${act.place ? `, ${placeWords(act.place, vehicle.axles.length)}` : ''}`;
   return (
     <View style={styles.stack}>
       <Label size="m" soft>
-        For this step, tap what is done:
+        {say.forThisStepTapWhat}
       </Label>
-      <View role="group" aria-label="Done to the vehicle for this step" style={styles.row}>
+      <View role="group" aria-label={say.doneToTheVehicleFor} style={styles.row}>
         {wanted.map((act) => (
           <Press key={JSON.stringify(act)} label={label(act)} onPress={() => take(act)} />
         ))}
@@ -74,14 +77,14 @@ export const StepActsLine = memo(function StepActsLine({ step, vehicle, visit, o
       {counting ? (
         <>
           <Field
-            label={`${words.end[counting.end]}: how many fasteners hold it`}
+            label={say.howManyFastenersHoldIt(words.end[counting.end])}
             value={count}
             onChangeText={setCount}
             inputMode="numeric"
-            problem={count !== '' && !countRight ? `Fasteners: 1 to ${FASTENERS_MOST}.` : undefined}
+            problem={count !== '' && !countRight ? say.fasteners1To(FASTENERS_MOST) : undefined}
           />
           <Press
-            label="Write it down as open"
+            label={common.writeItDownAsOpen}
             disabled={!countRight}
             onPress={() => {
               open(counting, fasteners);
@@ -93,10 +96,7 @@ export const StepActsLine = memo(function StepActsLine({ step, vehicle, visit, o
       ) : null}
       {opens.length > 0 ? (
         <Words size="s" soft>
-          {[
-            ...cautions.map((caution) => words.atPoint[caution]),
-            'What is opened hangs on the spine until it is closed with its proof.',
-          ].join(' ')}
+          {[...cautions.map((caution) => words.atPoint[caution]), say.whatIsOpenedHangsOn].join(' ')}
         </Words>
       ) : null}
     </View>

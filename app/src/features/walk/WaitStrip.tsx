@@ -8,6 +8,8 @@ import { words } from '../../words/en';
 import { sound } from '../ends/callSound';
 import { clockWords, useNow } from '../ends/useNow';
 
+const say = words.pages.walk;
+
 /** One line over the walk while something hangs or runs by itself; a tap leads to the loose ends. A wait that ends calls quietly. */
 export const WaitStrip = memo(function WaitStrip({
   acts,
@@ -34,16 +36,16 @@ export const WaitStrip = memo(function WaitStrip({
   const open = openEnds(acts).length;
   const [first] = waits;
   const told = [
-    first && `${words.wait[first.kind]} ${first.left === 0 ? 'is over' : clockWords(first.left)}`,
-    waits.length > 1 && `${waits.length - 1} more`,
-    open > 0 && `${open} open`,
+    first && `${words.wait[first.kind]} ${first.left === 0 ? say.isOver : clockWords(first.left)}`,
+    waits.length > 1 && say.more(waits.length - 1),
+    open > 0 && say.open(open),
   ].filter(Boolean);
   const calls = over.length > 0;
   if (told.length === 0) return null;
   return (
     <Pressable
       role="button"
-      aria-label={`To the loose ends: ${told.join(', ')}`}
+      aria-label={say.toTheLooseEnds(told.join(', '))}
       onPress={onPress}
       style={[
         styles.strip,

@@ -27,6 +27,9 @@ import { useSteady } from './useSteady';
 import { useWalkKeys } from './useWalkKeys';
 import { useWalkPoints } from './useWalkPoints';
 import { useWalkWay } from './useWalkWay';
+import { words } from '../../words/en';
+
+const say = words.pages.walk;
 
 /** The walk: a spine of stops, one thing at a time, the last visit behind every reading. */
 export function Walk() {
@@ -117,12 +120,12 @@ function WalkThrough({ found, at }: WalkThroughProps) {
                 <Step
                   key={step.id}
                   step={step}
-                  position={`${way.index + 1} of ${steps.length}`}
+                  position={say.positionOf(way.index + 1, steps.length)}
                   vehicle={vehicle}
                   background={background}
                   target={target}
                 />
-                <StepActsLine key={`${step.id} acts`} step={step} vehicle={vehicle} visit={visit} onEnds={toEnds} />
+                <StepActsLine key={say.acts(step.id)} step={step} vehicle={vehicle} visit={visit} onEnds={toEnds} />
                 {route ? <RouteLine route={route} current={step} axles={axles} onGo={onGo} onEnds={toEnds} /> : null}
                 <SyncLine />
               </View>
@@ -162,7 +165,7 @@ function WalkThrough({ found, at }: WalkThroughProps) {
 function Signed({ onReport }: { readonly onReport: () => void }) {
   return (
     <View style={styles.signed}>
-      <Press kind="main" label="This visit is signed. See the report" onPress={onReport} />
+      <Press kind="main" label={say.thisVisitIsSignedSee} onPress={onReport} />
     </View>
   );
 }

@@ -1,3 +1,6 @@
+import { words } from '../../words/en';
+
+const say = words.pages.walk;
 /** What a key does in the walk. */
 export const WALK_ACTS = [
   'next',
@@ -18,15 +21,15 @@ export type WalkAct = (typeof WALK_ACTS)[number];
 export const WALK_KEYS: Readonly<Record<WalkAct, { readonly keys: readonly string[]; readonly word: string }>> = {
   next: { keys: ['n', 'ArrowRight'], word: 'next' },
   back: { keys: ['b', 'ArrowLeft'], word: 'back' },
-  sound: { keys: ['s', 'p'], word: 'pass: sound, dry, all lit; and on' },
-  'hand-grade': { keys: ['a', 'f'], word: 'advisory or fail by hand, and carry' },
-  number: { keys: ['0', '1', '2', '3', '4', '5', '6', '7', '8', '9'], word: 'type the first reading' },
+  sound: { keys: ['s', 'p'], word: say.passSoundDryAllLit },
+  'hand-grade': { keys: ['a', 'f'], word: say.advisoryOrFailByHand },
+  number: { keys: ['0', '1', '2', '3', '4', '5', '6', '7', '8', '9'], word: say.typeTheFirstReading },
   photo: { keys: ['c'], word: 'photo' },
   note: { keys: ['t'], word: 'note' },
-  jump: { keys: ['j', '/'], word: 'jump to a point' },
+  jump: { keys: ['j', '/'], word: say.jumpKey },
   undo: { keys: ['u'], word: 'undo' },
   overview: { keys: ['o'], word: 'overview' },
-  help: { keys: ['?'], word: 'this list' },
+  help: { keys: ['?'], word: say.thisList },
 };
 
 /** The act a key stands for; undefined for keys the walk leaves alone, and for any with a modifier. */

@@ -16,6 +16,9 @@ import { problemWords } from '../../words/problemWords';
 import { day, dayAndTime, meterWords } from '../../words/show';
 import { useYard } from './useYard';
 
+const say = words.pages.yard;
+const common = words.pages.common;
+
 /** Where the day begins: what is half done, then every vehicle, worst first. */
 export function Yard() {
   const router = useRouter();
@@ -37,29 +40,29 @@ export function Yard() {
   const rest = shown.filter((entry) => !entry.open);
   return (
     <Page
-      title="Yard"
+      title={say.yard}
       over={person ? `${person.name}, ${words.role[person.role]}` : ''}
       width={wide ? 960 : 640}
       foot={
         <>
-          <Press label="Fleet" onPress={() => router.push('/fleet')} />
-          <Press label="Add a vehicle" onPress={() => router.push('/vehicle/new')} style={styles.grow} />
+          <Press label={common.fleet} onPress={() => router.push('/fleet')} />
+          <Press label={common.addAVehicle} onPress={() => router.push('/vehicle/new')} style={styles.grow} />
         </>
       }
     >
       {problem ? <Words role="alert">{problem}</Words> : null}
       {entries.length > 5 ? (
-        <Field label="Find" value={search} onChangeText={setSearch} placeholder="fleet code, plate, make" />
+        <Field label={say.find} value={search} onChangeText={setSearch} placeholder={say.fleetCodePlateMake} />
       ) : null}
       {entries.length === 0 ? (
         <Card>
-          <Heading level={2}>No vehicles yet</Heading>
-          <Words>Add the first one: its fleet code and how its axles are made are enough to begin an inspection.</Words>
+          <Heading level={2}>{say.noVehiclesYet}</Heading>
+          <Words>{say.addTheFirstOneIts}</Words>
         </Card>
       ) : null}
       {open.length > 0 ? (
         <View style={styles.group}>
-          <Heading>Half done</Heading>
+          <Heading>{say.halfDone}</Heading>
           {open.map((entry) => (
             <Entry key={entry.vehicle.id} entry={entry} />
           ))}
@@ -67,7 +70,7 @@ export function Yard() {
       ) : null}
       {rest.length > 0 ? (
         <View style={styles.group}>
-          <Heading>Vehicles</Heading>
+          <Heading>{say.vehicles}</Heading>
           <View style={wide ? styles.grid : styles.group}>
             {rest.map((entry) => (
               <View key={entry.vehicle.id} style={wide ? styles.half : null}>
@@ -78,16 +81,16 @@ export function Yard() {
         </View>
       ) : null}
       <View style={styles.desk}>
-        <Press label="Bench" onPress={() => router.push('/bench')} />
-        <Press label="Scorecard" onPress={() => router.push('/scorecard')} />
+        <Press label={common.bench} onPress={() => router.push('/bench')} />
+        <Press label={common.scorecard} onPress={() => router.push('/scorecard')} />
         {person?.role === 'lead' ? (
           <>
-            <Press label="Rules" onPress={() => router.push('/rules')} />
-            <Press label="People" onPress={() => router.push('/people')} />
+            <Press label={common.rules} onPress={() => router.push('/rules')} />
+            <Press label={common.people} onPress={() => router.push('/people')} />
           </>
         ) : null}
         <Press
-          label="Sign out"
+          label={say.signOut}
           onPress={() => void signOut().catch((error: unknown) => setProblem(problemWords(error)))}
         />
       </View>
@@ -101,19 +104,19 @@ function Entry({ entry: { vehicle, last, open } }: { readonly entry: YardEntry }
   const grade = last?.grade ?? 'not-seen';
   const counts = last?.counts;
   const gradeLine = !counts
-    ? 'Never inspected'
+    ? common.neverInspected
     : [
-        counts.fail && `${counts.fail} fail`,
-        counts.advisory && `${counts.advisory} advisory`,
-        counts['not-seen'] && `${counts['not-seen']} not seen`,
+        counts.fail && say.fail(counts.fail),
+        counts.advisory && say.advisory(counts.advisory),
+        counts['not-seen'] && say.notSeen(counts['not-seen']),
       ]
         .filter(Boolean)
-        .join(' · ') || 'all pass';
+        .join(' · ') || common.allPass;
   return (
     <Card style={styles.entry}>
       <Pressable
         role="link"
-        aria-label={`${vehicle.fleetCode}, life sheet`}
+        aria-label={say.lifeSheet(vehicle.fleetCode)}
         onPress={() => router.push(`/vehicle/${vehicle.id}`)}
         style={styles.row}
       >
@@ -127,20 +130,20 @@ function Entry({ entry: { vehicle, last, open } }: { readonly entry: YardEntry }
             </Words>
             {last ? ` ${day(last.startedAt)}, ${meterWords(last.meter, vehicle.meterUnit)} · ${gradeLine}` : gradeLine}
           </Words>
-          {open ? <Words size="m">{`Half done since ${dayAndTime(open.startedAt)}`}</Words> : null}
+          {open ? <Words size="m">{say.halfDoneSince(dayAndTime(open.startedAt))}</Words> : null}
         </View>
       </Pressable>
       {open ? (
         <Press
           kind="main"
-          label="Go on with the visit"
-          hint={`Go on with the visit of ${vehicle.fleetCode}`}
+          label={common.goOnWithTheVisit}
+          hint={say.goOnWithTheVisit(vehicle.fleetCode)}
           onPress={() => router.push(`/vehicle/${vehicle.id}/visit/${open.inspectionId}`)}
         />
       ) : (
         <Press
-          label="Begin a visit"
-          hint={`Begin a visit of ${vehicle.fleetCode}`}
+          label={common.beginAVisit}
+          hint={say.beginAVisitOf(vehicle.fleetCode)}
           onPress={() => router.push(`/vehicle/${vehicle.id}/arrive`)}
         />
       )}

@@ -23,6 +23,9 @@ import { amount, capital, figure, houseRules, unitOf } from '../../../words/show
 import type { ControlProps } from './control';
 import { StudCircle } from './StudCircle';
 
+const say = words.pages.controls;
+const common = words.pages.common;
+
 /** What stands beside a reading while it is taken: how it was read, what it means, what to do. Empty where there is nothing to say. */
 export function Aids(props: ControlProps) {
   const point = cataloguePoint(props.pointRef.point);
@@ -44,7 +47,7 @@ export function Aids(props: ControlProps) {
 function HowItWasRead({ pointRef, finding, put }: ControlProps) {
   return (
     <Choice
-      label="How it was read"
+      label={say.howItWasRead}
       options={HOW_READ}
       word={(how) => capital(words.howRead[how])}
       value={finding?.howRead ?? null}
@@ -62,7 +65,7 @@ function Litres({ pointRef, finding, background, phase }: ControlProps) {
   if (stickSpanL === null)
     return (
       <Words size="s" soft>
-        The spec sheet does not say what lies between the marks; then it would tell the litres here.
+        {say.theSpecSheetDoesNot}
       </Words>
     );
   const target = houseRules().oilTarget === 'top' ? 1 : 0.5;
@@ -72,8 +75,8 @@ function Litres({ pointRef, finding, background, phase }: ControlProps) {
   return (
     <Words size="m">
       {advice.status === 'add'
-        ? `Add ${litres(advice.litres)} in all: ${litres(advice.firstLitres)} first, let it settle, read again.`
-        : `Too full: take out ${litres(advice.litres)}.`}
+        ? say.addInAllFirstLet(litres(advice.litres), litres(advice.firstLitres))
+        : say.tooFullTakeOut(litres(advice.litres))}
     </Words>
   );
 }
@@ -87,18 +90,25 @@ function Corrected({ pointRef, finding, background, phase }: ControlProps) {
   if (pointRef.point !== 'tyre.pressure') return null;
   const told =
     placard === null
-      ? 'no placard on the spec sheet'
-      : `placard ${amount('pressure', placard)}, ${words.load[inspection.load].toLowerCase()}`;
+      ? say.noPlacardOnTheSpec
+      : say.placard(amount('pressure', placard), words.load[inspection.load].toLowerCase());
   if ('why' in tyre)
     return (
       <Words size="m" soft>
-        {`${capital(told)}. ${tyre.why === 'no-temperature' ? 'The ambient temperature was not read on arrival' : 'It did not stand cold'}: read the tyre’s temperature to have it judged.`}
+        {say.readTheTyresTemperatureTo(
+          capital(told),
+          tyre.why === 'no-temperature' ? say.theAmbientTemperatureWasNot : say.itDidNotStandCold,
+        )}
       </Words>
     );
   const atReference = reading ? pressureAtReference(readingValue(reading), tyre.celsius) : null;
   return (
     <Words size="m" soft>
-      {`${atReference === null ? '' : `${amount('pressure', atReference)} at 20 °C; `}${told}. Tyre at ${amount('temperature', tyre.celsius)}.`}
+      {say.tyreAt(
+        atReference === null ? '' : say.at20C(amount('pressure', atReference)),
+        told,
+        amount('temperature', tyre.celsius),
+      )}
     </Words>
   );
 }
@@ -117,7 +127,7 @@ function Crank({ pointRef, finding, background, put }: ControlProps) {
   return (
     <>
       <Choice
-        label="Test standard of the reading"
+        label={say.testStandardOfTheReading}
         options={CRANK_STANDARDS}
         word={(standard) => standard}
         value={finding?.standard ?? null}
@@ -125,8 +135,12 @@ function Crank({ pointRef, finding, background, put }: ControlProps) {
       />
       <Words size="m" soft>
         {rated
-          ? `Rated ${rated.amperes} A by ${rated.standard}${health === null ? '; only the same standard is compared' : `: health ${Math.round(health * 100)} %`}.`
-          : 'The spec sheet has no rated current; the reading is kept.'}
+          ? say.ratedABy(
+              rated.amperes,
+              rated.standard,
+              health === null ? say.onlyTheSameStandardIs : say.health(Math.round(health * 100)),
+            )
+          : say.noRatedCurrent}
       </Words>
     </>
   );
@@ -138,14 +152,14 @@ function Charge({ finding, background }: ControlProps) {
   if (!reading) return null;
   const charge = stateOfCharge((readingValue(reading) * 12) / systemVolts, battery.type);
   const told = {
-    about: charge.status === 'about' ? `about ${Math.round(charge.percent)} % charged` : '',
+    about: charge.status === 'about' ? say.aboutCharged(Math.round(charge.percent)) : '',
     empty: 'flat',
-    full: 'full, or not yet at rest',
-    unknown: 'only the maker’s table tells for lithium',
+    full: common.fullOrNotYetAt,
+    unknown: common.onlyTheMakersTableTells,
   }[charge.status];
   return (
     <Words size="m" soft>
-      {`${capital(told)}, after two hours of rest at 25 °C; approximate.`}
+      {say.afterTwoHoursOfRest(capital(told))}
     </Words>
   );
 }
@@ -161,8 +175,8 @@ function Crosswise({ pointRef, background }: ControlProps) {
     <>
       <Words size="m">
         {stages === null
-          ? 'The spec sheet has no torque for it: take the maker’s.'
-          : `Crosswise, ${stages} ${unitOf('torque')}${torque?.socket ? `, socket ${torque.socket}` : ''}.`}
+          ? say.theSpecSheetHasNo
+          : `Crosswise, ${stages} ${unitOf('torque')}${torque?.socket ? say.socket(torque.socket) : ''}.`}
       </Words>
       {wheel && spec.studs !== null ? <StudCircle order={torqueOrder(spec.studs)} /> : null}
     </>
@@ -177,8 +191,8 @@ function Boiling({ finding, background }: ControlProps) {
   return (
     <Words size="m" soft>
       {celsius === null
-        ? `Beyond the wet point of ${grade}: no estimate of its boiling point.`
-        : `${grade} with that much water boils at about ${amount('boiling', celsius)}: an estimate, not graded.`}
+        ? say.beyondTheWetPointOf(grade)
+        : say.withThatMuchWaterBoils(grade, amount('boiling', celsius))}
     </Words>
   );
 }
@@ -192,8 +206,12 @@ function ShareOfNew({ pointRef, finding, background, phase }: ControlProps) {
   return (
     <Words size="m" soft>
       {fresh === null
-        ? `${words.point[pointRef.point]}: the spec sheet has no new value to take a share of.`
-        : `${words.point[pointRef.point]}: ${Math.round((readingValue(reading) / fresh) * 100)} % of new (${amount('lining', fresh)}).`}
+        ? say.noNewValueToShare(words.point[pointRef.point])
+        : say.ofNew(
+            words.point[pointRef.point],
+            Math.round((readingValue(reading) / fresh) * 100),
+            amount('lining', fresh),
+          )}
     </Words>
   );
 }

@@ -14,6 +14,9 @@ import { LineEntry } from './LineEntry';
 import { TapeColumns, type TapeSlot } from './TapeColumns';
 import { TypedReading } from '../../../controls/TypedReading';
 
+const say = words.pages.controls;
+const common = words.pages.common;
+
 interface BrakeColumnsProps extends SlidingProps {
   readonly step: WalkStep;
   readonly background: ControlProps['background'];
@@ -49,8 +52,8 @@ export function BrakeColumns({ step, background, phase, draft, onDraft, put }: B
         <LineEntry
           measure="lining"
           wanted={2}
-          label={`Both pads on one line, ${where}`}
-          help="outer inner, e.g. 6 5.5"
+          label={say.bothPadsOnOneLine(where)}
+          help={say.bothPadsHint}
           onValues={(values) =>
             pads.forEach((ref, index) =>
               put(ref, (before) =>
@@ -118,27 +121,27 @@ function DiscColumn({ place, background, phase, put }: DiscColumnProps) {
   const minimum = axleAt(vehicle.axles, place)?.discMinimumMm ?? null;
   return (
     <View style={styles.disc}>
-      <Label size="l">Disc</Label>
+      <Label size="l">{common.disc}</Label>
       <DiscDrawing thickness={thickness ? readingValue(thickness) : null} minimum={minimum} />
       <TypedReading
         measure="disc"
-        label={`Disc, ${where}: thickness, typed`}
+        label={say.discThicknessTyped(where)}
         value={thickness ? readingValue(thickness) : null}
         onValue={(value) => put((before) => readingChange(before, { measure: 'disc', spot: 'whole', phase }, value))}
       />
       <Words size="s" soft>
-        {minimum === null ? 'no minimum on the sheet' : `min ${figureIn('mm', minimum)} mm`}
+        {minimum === null ? say.noMinimumOnTheSheet : say.minMm(figureIn('mm', minimum))}
       </Words>
       <TypedReading
         measure="disc-lip"
-        label={`Disc, ${where}: lip, typed`}
+        label={say.discLipTyped(where)}
         value={lipOf(finding)}
         onValue={(value) =>
           put((before) => readingChange(before, { measure: 'disc-lip', spot: 'whole', phase }, value))
         }
       />
       <Words size="s" soft>
-        lip
+        {say.lip}
       </Words>
     </View>
   );
@@ -188,9 +191,9 @@ interface GaugeStepsProps {
 function GaugeSteps({ point, finding, phase, put }: GaugeStepsProps) {
   return (
     <Choice
-      label={`${words.point[point]}: thickest gauge step that goes in`}
+      label={say.thickestGaugeStepThatGoes(words.point[point])}
       options={GAUGE_STEPS}
-      word={(one) => `${one} mm`}
+      word={(one) => say.gaugeStep(one)}
       value={boundOf(finding)}
       onChoose={(one) =>
         put((before) =>

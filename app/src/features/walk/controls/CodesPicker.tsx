@@ -11,6 +11,9 @@ import { capital } from '../../../words/show';
 import { lookChange } from '../../../visit/readings';
 import type { ControlProps } from './control';
 
+const say = words.pages.controls;
+const common = words.pages.common;
+
 /** Codes as they are read, before anything is cleared. Read again at closing, only those that return count as standing. */
 export function CodesPicker({ pointRef, finding, put }: ControlProps) {
   const [code, setCode] = useState('');
@@ -32,8 +35,8 @@ export function CodesPicker({ pointRef, finding, put }: ControlProps) {
             style={styles.grow}
           >{`${one.code}, ${words.codeState[one.state]}${one.text ? `: ${one.text}` : ''}`}</Words>
           <Press
-            label="Take out"
-            hint={`Take out ${one.code}`}
+            label={common.takeOut}
+            hint={say.takeOut(one.code)}
             onPress={() =>
               put(pointRef, (before) =>
                 lookChange(before, { codes: (before?.codes ?? []).filter((_, at) => at !== index) }),
@@ -43,26 +46,26 @@ export function CodesPicker({ pointRef, finding, put }: ControlProps) {
         </View>
       ))}
       <Field
-        label="Code"
+        label={say.code}
         value={code}
         onChangeText={setCode}
         autoCapitalize="characters"
         maxLength={20}
         onSubmitEditing={add}
       />
-      <Field label="What the reader says" value={text} onChangeText={setText} maxLength={200} onSubmitEditing={add} />
+      <Field label={say.whatTheReaderSays} value={text} onChangeText={setText} maxLength={200} onSubmitEditing={add} />
       <Choice
-        label="It is"
+        label={say.itIs}
         options={CODE_STATES}
         word={(one) => capital(words.codeState[one])}
         value={state}
         onChoose={setState}
       />
-      <Press label="Add the code" onPress={add} disabled={code.trim() === ''} />
+      <Press label={say.addTheCode} onPress={add} disabled={code.trim() === ''} />
       {codes.length === 0 ? (
         <Press
           role="checkbox"
-          label="Read, no codes"
+          label={say.readNoCodes}
           chosen={finding?.access === 'seen'}
           onPress={() => put(pointRef, (before) => lookChange(before, { codes: [] }))}
         />

@@ -30,6 +30,9 @@ import { slotTitle, TapeColumns, type TapeSlot } from './TapeColumns';
 import { WearBars } from './WearBars';
 import { WordPicker } from './WordPicker';
 
+const say = words.pages.controls;
+const common = words.pages.common;
+
 interface ControlsProps extends SlidingProps {
   readonly step: WalkStep;
   readonly background: ControlProps['background'];
@@ -66,7 +69,7 @@ export function Controls({ step, background, phase, draft, onDraft, put, childre
             {many && soundByEye(point) ? (
               <Press
                 role="checkbox"
-                label={`${words.point[pointRef.point]} looks sound`}
+                label={say.looksSound(words.point[pointRef.point])}
                 chosen={finding?.access === 'seen' && finding.words.length === 0}
                 onPress={() => put(pointRef, (before) => lookChange(before, { words: [] }))}
               />
@@ -120,7 +123,7 @@ function Measures(props: ControlProps & SlidingProps) {
     <>
       {ways.length > 1 ? (
         <Choice
-          label="Measured by"
+          label={common.measuredBy}
           options={ways.map(({ measure }) => measure)}
           word={(measure) => words.measure[measure]}
           value={way}
@@ -134,8 +137,10 @@ function Measures(props: ControlProps & SlidingProps) {
               <LineEntry
                 measure="tread"
                 wanted={3}
-                label={`Tread on one line, ${placeWords(pointRef.place, background.grading.vehicle.axles.length) || 'spare'}`}
-                help="outer centre inner, e.g. 5 5.5 4"
+                label={say.treadOnOneLine(
+                  placeWords(pointRef.place, background.grading.vehicle.axles.length) || 'spare',
+                )}
+                help={say.outerCentreInnerEG}
                 onValues={(values) =>
                   put(pointRef, (before) =>
                     lookChange(before, {
@@ -151,8 +156,8 @@ function Measures(props: ControlProps & SlidingProps) {
             </View>
           )}
           <Press
-            label={bars ? 'By the gauge' : 'By bars'}
-            hint={bars ? 'By the gauge' : 'By the wear bars'}
+            label={bars ? say.byTheGauge : say.byBars}
+            hint={bars ? say.byTheGauge : say.byTheWearBars}
             onPress={() => setBars(!bars)}
           />
         </View>
@@ -184,7 +189,7 @@ function RunOut(props: ControlProps) {
   return open ? (
     <FigureSlots {...props} slots={[{ measure: 'disc-runout', spot: 'whole' }]} />
   ) : (
-    <Press label="Run-out…" onPress={() => setOpen(true)} style={styles.aside} />
+    <Press label={say.runOut} onPress={() => setOpen(true)} style={styles.aside} />
   );
 }
 
@@ -194,7 +199,7 @@ function ExtraLeak(props: ControlProps) {
   return open ? (
     <LeakPicker {...props} />
   ) : (
-    <Press label="It leaks…" onPress={() => setOpen(true)} style={styles.aside} />
+    <Press label={say.itLeaks} onPress={() => setOpen(true)} style={styles.aside} />
   );
 }
 

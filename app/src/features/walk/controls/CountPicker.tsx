@@ -8,6 +8,9 @@ import { capital } from '../../../words/show';
 import { lookChange } from '../../../visit/readings';
 import type { ControlProps } from './control';
 
+const say = words.pages.controls;
+const common = words.pages.common;
+
 /** What an uncounted thing is taken to be many of, until told otherwise. */
 const USUAL_FIXINGS = 5;
 const MOST = 99;
@@ -38,7 +41,7 @@ export function CountPicker({ pointRef, finding, background, put }: ControlProps
     <View style={styles.list}>
       <Press
         role="checkbox"
-        label={lamps ? 'All lit' : `All ${usual('all')} there and tight`}
+        label={lamps ? common.allLit : say.allThereAndTight(usual('all'))}
         chosen={counts.length > 0 && counts.every(({ good, of }) => good === of)}
         onPress={() =>
           put(pointRef, (before) =>
@@ -56,14 +59,14 @@ export function CountPicker({ pointRef, finding, background, put }: ControlProps
             <View style={styles.name}>
               <Label size="l">{name}</Label>
               <Words size="m" soft>
-                {count ? `${good} of ${of}` : `${of}, not counted`}
+                {count ? say.countOf(good, of) : say.notCounted(of)}
               </Words>
             </View>
-            <Press label="One less" hint={`${name}: one less`} onPress={() => set(item, { good: good - 1 })} />
-            <Press label="−" hint={`${name}: fewer in all`} onPress={() => set(item, { of: Math.max(1, of - 1) })} />
+            <Press label={say.oneLess} hint={say.oneLessOf(name)} onPress={() => set(item, { good: good - 1 })} />
+            <Press label="−" hint={say.fewerInAll(name)} onPress={() => set(item, { of: Math.max(1, of - 1) })} />
             <Press
               label="+"
-              hint={`${name}: more in all`}
+              hint={say.moreInAll(name)}
               onPress={() => set(item, { of: Math.min(MOST, of + 1), ...(good === of ? { good: of + 1 } : {}) })}
             />
           </View>

@@ -5,6 +5,9 @@ import { Choice } from '../../../kit/Choice';
 import { Press } from '../../../kit/Press';
 import { SPACE } from '../../../kit/tokens';
 import { Words } from '../../../kit/Words';
+import { words } from '../../../words/en';
+
+const say = words.pages.controls;
 
 interface DropTimerProps {
   readonly leak: LeakObservation;
@@ -30,21 +33,19 @@ export function DropTimer({ leak, set }: DropTimerProps) {
     <View style={styles.timer}>
       <View style={styles.row}>
         <Press
-          label={taps.length === 0 ? 'Tap with every drop' : `Drop ${taps.length}`}
+          label={taps.length === 0 ? say.tapWithEveryDrop : say.drop(taps.length)}
           onPress={tap}
           style={styles.tap}
         />
-        {taps.length > 0 ? <Press label="Again" hint="Count again" onPress={() => setTaps([])} /> : null}
+        {taps.length > 0 ? <Press label={say.again} hint={say.countAgain} onPress={() => setTaps([])} /> : null}
       </View>
       {loss ? (
-        <Words size="m">
-          {`${leak.dropsPerMinute} drops a minute, about ${Math.round(loss.mlPerDay)} mL in ${hours} hours of dripping.`}
-        </Words>
+        <Words size="m">{say.dropsAMinuteAboutMl(leak.dropsPerMinute, Math.round(loss.mlPerDay), hours)}</Words>
       ) : null}
       <Choice
-        label="It drips"
+        label={say.itDrips}
         options={WHEN}
-        word={(when) => (when === 'always' ? 'Standing too' : 'Only when running')}
+        word={(when) => (when === 'always' ? say.standingToo : say.onlyWhenRunning)}
         value={leak.onlyRunning === null ? null : leak.onlyRunning ? 'only-running' : 'always'}
         onChoose={(when) => set({ onlyRunning: when === 'only-running' })}
       />

@@ -10,6 +10,8 @@ import type { ControlProps } from './control';
 import { slotLabel } from './TapeColumns';
 import { TypedReading } from '../../../controls/TypedReading';
 
+const say = words.pages.controls;
+
 interface FigureSlotsProps extends ControlProps {
   readonly slots: readonly { readonly measure: MeasureCode; readonly spot: Spot }[];
 }
@@ -42,9 +44,9 @@ export function FigureSlots({ pointRef, finding, background, phase, put, slots }
         return (
           <View key={`${measure}${spot}`} style={many ? styles.half : styles.whole}>
             <Label size="m" soft>
-              {`${words.measure[measure]}${ghost === null ? '' : `, last ${amount(measure, ghost)}`}`}
+              {`${words.measure[measure]}${ghost === null ? '' : say.last(amount(measure, ghost))}`}
             </Label>
-            <TypedReading measure={measure} label={`${label}, typed`} value={value} onValue={put1} />
+            <TypedReading measure={measure} label={say.typed(label)} value={value} onValue={put1} />
           </View>
         );
       })}

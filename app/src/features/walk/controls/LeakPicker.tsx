@@ -21,6 +21,9 @@ import type { ControlProps } from './control';
 import { DropTimer } from './DropTimer';
 import { WhichFluid } from './WhichFluid';
 
+const say = words.pages.controls;
+const commonly = words.pages.common;
+
 /** Every leak of a point, each at its own place; stage first, the rest only when it is not dry. */
 export function LeakPicker({ pointRef, finding, put }: ControlProps) {
   const leaks = finding?.leaks ?? [];
@@ -41,7 +44,7 @@ export function LeakPicker({ pointRef, finding, put }: ControlProps) {
     <View style={styles.picker}>
       {leaks.length > 1 ? (
         <Choice
-          label="Leaks at this point"
+          label={say.leaksAtThisPoint}
           options={leaks.map((_, at) => String(at))}
           word={(at) => leakName(leaks[Number(at)] ?? DRY, Number(at))}
           value={String(index)}
@@ -49,7 +52,7 @@ export function LeakPicker({ pointRef, finding, put }: ControlProps) {
         />
       ) : null}
       <Choice
-        label="Stage"
+        label={say.stage}
         options={LEAK_STAGES}
         word={(stage) => words.stage[stage]}
         value={leak?.stage ?? null}
@@ -58,7 +61,7 @@ export function LeakPicker({ pointRef, finding, put }: ControlProps) {
       {leak && leak.stage !== 'dry' ? <LeakDetails key={index} leak={leak} pointRef={pointRef} set={set} /> : null}
       {leak && leak.stage !== 'dry' && leak.place ? (
         <Press
-          label="Another leak here…"
+          label={say.anotherLeakHere}
           onPress={() => {
             put(pointRef, (before) =>
               lookChange(before, { leaks: [...(before?.leaks ?? []), { ...DRY, stage: 'stain' }] }),
@@ -86,15 +89,17 @@ function LeakDetails({ leak, pointRef, set }: LeakDetailsProps) {
   return (
     <>
       <Choice
-        label="Fluid"
+        label={commonly.fluid}
         options={fluids}
         word={(fluid) => capital(words.fluid[fluid])}
         value={leak.fluid}
         onChoose={(fluid) => set({ fluid })}
       />
       <View style={styles.row}>
-        {fluids === FLUIDS ? null : <Press label="Other fluids…" hint="Other fluids" onPress={() => setAll(true)} />}
-        <Press label="What is it?" expanded={asking} onPress={() => setAsking(!asking)} />
+        {fluids === FLUIDS ? null : (
+          <Press label={say.otherFluids} hint={say.otherFluidsClosed} onPress={() => setAll(true)} />
+        )}
+        <Press label={say.whatIsIt} expanded={asking} onPress={() => setAsking(!asking)} />
       </View>
       {asking ? (
         <WhichFluid
@@ -105,14 +110,14 @@ function LeakDetails({ leak, pointRef, set }: LeakDetailsProps) {
         />
       ) : null}
       <Choice
-        label="Place"
+        label={say.place}
         options={cataloguePoint(pointRef.point).leakPlaces}
         word={(place) => capital(words.leakPlace[place])}
         value={leak.place}
         onChoose={(place) => set({ place })}
       />
       <Choice
-        label="It reaches"
+        label={say.itReaches}
         options={LEAK_REACHES}
         word={(reach) => capital(words.reach[reach])}
         value={leak.reaches}
@@ -121,13 +126,13 @@ function LeakDetails({ leak, pointRef, set }: LeakDetailsProps) {
       {drips ? <DropTimer leak={leak} set={set} /> : null}
       <Press
         role="checkbox"
-        label="Wiped clean for the next look"
+        label={say.wipedCleanForTheNext}
         chosen={leak.wiped}
         onPress={() => set({ wiped: !leak.wiped })}
       />
       {leak.fluid === 'unknown' ? (
         <Words size="s" soft>
-          Unknown is graded as if it were dangerous until it is known.
+          {say.unknownIsGradedAsIf}
         </Words>
       ) : null}
     </>

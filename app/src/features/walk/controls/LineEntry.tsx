@@ -2,6 +2,9 @@ import { MEASURES, parseLine, type MeasureCode } from '@weskopos/core';
 import { useState } from 'react';
 import { Field } from '../../../kit/Field';
 import { unitOf, workshopUnit } from '../../../words/show';
+import { words } from '../../../words/en';
+
+const say = words.pages.controls;
 
 interface LineEntryProps {
   readonly measure: MeasureCode;
@@ -20,10 +23,10 @@ export function LineEntry({ measure, wanted, label, help, onValues }: LineEntryP
   const take = () => {
     if (typed.trim() === '') return;
     const line = parseLine(typed, workshopUnit(measure), wanted);
-    if (line.status === 'unreadable') return setProblem(`“${line.typed}” was not understood. For example 5 5.5 4.`);
-    if (line.status === 'wrong-count') return setProblem(`${wanted} figures, outside first; there were ${line.got}.`);
+    if (line.status === 'unreadable') return setProblem(say.wasNotUnderstoodForExample(line.typed));
+    if (line.status === 'wrong-count') return setProblem(say.figuresOutsideFirstThereWere(wanted, line.got));
     if (line.stored.some((value) => value < least || value > most))
-      return setProblem(`Each from ${least} to ${most} ${unitOf(measure)}.`);
+      return setProblem(say.eachFromTo(least, most, unitOf(measure)));
     setProblem(undefined);
     setTyped('');
     onValues(line.stored.map((value) => Number(value.toFixed(4))));

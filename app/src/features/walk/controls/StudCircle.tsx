@@ -1,6 +1,9 @@
 import Svg, { Circle, G, Text as SvgText } from 'react-native-svg';
 import { FONT, SIZE } from '../../../kit/tokens';
 import { usePalette } from '../../../kit/theme';
+import { words } from '../../../words/en';
+
+const say = words.pages.controls;
 
 const SIZE_PX = 168;
 const RADIUS = 62;
@@ -10,12 +13,7 @@ export function StudCircle({ order }: { readonly order: readonly number[] }) {
   const palette = usePalette();
   const middle = SIZE_PX / 2;
   return (
-    <Svg
-      width={SIZE_PX}
-      height={SIZE_PX}
-      role="img"
-      aria-label={`Order of the studs, numbered clockwise from the top: ${order.join(', ')}`}
-    >
+    <Svg width={SIZE_PX} height={SIZE_PX} role="img" aria-label={say.orderOfTheStudsNumbered(order.join(', '))}>
       <Circle cx={middle} cy={middle} r={RADIUS + 18} fill={palette.card} stroke={palette.rule} strokeWidth={2} />
       <Circle cx={middle} cy={middle} r={22} fill="none" stroke={palette.rule} strokeWidth={2} />
       {order.map((stud, turn) => {

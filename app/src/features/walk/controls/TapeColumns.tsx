@@ -24,6 +24,8 @@ import { withDraft, type Background } from '../../../visit/visitContext';
 import type { ControlProps, PutFinding, SlidingProps } from './control';
 import { TypedReading } from '../../../controls/TypedReading';
 
+const say = words.pages.controls;
+
 /** One tape beside others: which reading it takes, and what stands over it. */
 export interface TapeSlot {
   readonly pointRef: PointRef;
@@ -130,7 +132,7 @@ function TapeColumn({ slot, across, height, background, phase, draft, onDraft, p
         onSlide={(at) => onDraft({ key, measure, spot, phase, value: at })}
         onSet={set}
       />
-      <TypedReading measure={measure} label={`${label}, typed`} value={value} onValue={set} />
+      <TypedReading measure={measure} label={say.typed(label)} value={value} onValue={set} />
     </View>
   );
 }

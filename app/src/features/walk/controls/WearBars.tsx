@@ -8,6 +8,8 @@ import { capital } from '../../../words/show';
 import { lookChange, withReading } from '../../../visit/readings';
 import type { ControlProps } from './control';
 
+const say = words.pages.controls;
+
 /** Height of a tyre's wear bar, mm: 89/459/EEC. */
 const BAR_MM = 1.6;
 const SPOTS: readonly Spot[] = ['outer', 'centre', 'inner'];
@@ -31,14 +33,14 @@ export function WearBars({ pointRef, finding, phase, put }: ControlProps) {
         ),
       }),
     );
-  const word = (state: (typeof STATES)[number]) => (state === 'clear' ? 'Clear of the bar' : 'Flush');
+  const word = (state: (typeof STATES)[number]) => (state === 'clear' ? say.clearOfTheBar : say.flush);
   const all = SPOTS.every((spot) => stateAt(spot) === stateAt('outer')) ? stateAt('outer') : null;
   return (
     <View style={styles.bars}>
       <Choice
-        label="All three places"
+        label={say.allThreePlaces}
         options={STATES}
-        word={(state) => `${word(state)} everywhere`}
+        word={(state) => say.everywhere(word(state))}
         value={all}
         onChoose={(state) => set(SPOTS, state)}
       />
@@ -53,7 +55,7 @@ export function WearBars({ pointRef, finding, phase, put }: ControlProps) {
         />
       ))}
       <Words size="s" soft>
-        A bar says more or less than 1.6 mm, never how much.
+        {say.aBarSaysMoreOr}
       </Words>
     </View>
   );

@@ -9,6 +9,8 @@ import { Words } from '../../../kit/Words';
 import { words } from '../../../words/en';
 import { capital } from '../../../words/show';
 
+const say = words.pages.controls;
+
 const QUESTIONS = typedKeys(FLUID_LOOKS);
 const looksOf = (question: keyof FluidLook): readonly string[] => FLUID_LOOKS[question];
 const NOTHING: FluidLook = { colour: null, feel: null, smell: null, where: null };
@@ -35,7 +37,7 @@ export function WhichFluid({ onFluid }: { readonly onFluid: (fluid: Fluid) => vo
       ))}
       {guesses.length === 0 ? (
         <Words size="m" soft>
-          Tell what you see; wipe a little on white paper for the colour. Gloves.
+          {say.tellWhatYouSeeWipe}
         </Words>
       ) : null}
       <View style={styles.guesses}>

@@ -7,6 +7,8 @@ import { words } from '../../../words/en';
 import { capital } from '../../../words/show';
 import { useSteady } from '../useSteady';
 
+const common = words.pages.common;
+
 interface WordPickerProps {
   readonly vocabulary: Vocabulary;
   readonly finding: Finding | undefined;
@@ -25,7 +27,7 @@ export function WordPicker({ vocabulary, finding, onWord, onSound }: WordPickerP
         <Press
           kind={sound ? 'main' : 'plain'}
           role="checkbox"
-          label="Sound"
+          label={common.sound}
           chosen={sound}
           onPress={onSound}
           style={styles.sound}

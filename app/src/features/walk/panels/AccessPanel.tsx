@@ -3,6 +3,8 @@ import { Choice } from '../../../kit/Choice';
 import { words } from '../../../words/en';
 import { putFindings, type Target } from '../../../visit/findings';
 
+const say = words.pages.panels;
+
 interface AccessPanelProps {
   readonly step: WalkStep;
   readonly finding: Finding | undefined;
@@ -22,14 +24,14 @@ export function AccessPanel({ step, finding, target, onDone }: AccessPanelProps)
   return (
     <>
       <Choice
-        label="Not reached, because"
+        label={say.notReachedBecause}
         options={ACCESS_REASONS}
         word={(reason) => words.accessReason[reason]}
         value={finding?.access === 'not-reached' ? finding.accessReason : null}
         onChoose={(reason) => reach('not-reached', reason)}
       />
       <Choice
-        label="Only partly seen, because"
+        label={say.onlyPartlySeenBecause}
         options={ACCESS_REASONS}
         word={(reason) => words.accessReason[reason]}
         value={finding?.access === 'partly' ? finding.accessReason : null}

@@ -13,6 +13,8 @@ import { putFinding, putFindings, type Target } from '../../../visit/findings';
 import { lookChange } from '../../../visit/readings';
 import type { Background } from '../../../visit/visitContext';
 
+const say = words.pages.panels;
+
 interface MorePanelProps {
   readonly pointRef: PointRef;
   readonly rest: readonly PointRef[];
@@ -31,7 +33,7 @@ export function MorePanel({ pointRef, rest, background, target, onDone }: MorePa
     <View style={styles.panel}>
       {carriable ? (
         <Press
-          label={`Carry the look of ${day(carriable.visit.inspection.startedAt)}`}
+          label={say.carryTheLookOf(day(carriable.visit.inspection.startedAt))}
           onPress={() => {
             void putFinding(target, pointRef, () =>
               carriedContent(carriable.finding, carriable.visit.inspection.startedAt),
@@ -61,19 +63,18 @@ function RestOfStop({
   if (rest.length === 0)
     return (
       <Words size="m" soft>
-        Nothing is left here that eye and hand alone could say is sound.
+        {say.nothingIsLeftHereThat}
       </Words>
     );
-  if (!asked)
-    return <Press label={`The rest of this station is sound… (${rest.length})`} onPress={() => setAsked(true)} />;
+  if (!asked) return <Press label={say.theRestOfThisStation(rest.length)} onPress={() => setAsked(true)} />;
   return (
     <View style={styles.group}>
       <Words size="m">
-        {`Looked at and sound: ${rest.map(({ point, place }) => pointShort(point, place, axles)).join(', ')}. What wants a measure stays open.`}
+        {say.lookedAtAndSoundWhat(rest.map(({ point, place }) => pointShort(point, place, axles)).join(', '))}
       </Words>
       <Press
         kind="main"
-        label={`Yes, these ${rest.length} are sound`}
+        label={say.yesTheseAreSound(rest.length)}
         onPress={() => {
           void putFindings(
             target,
@@ -97,13 +98,13 @@ function ByHand({ pointRef, background, target }: Pick<MorePanelProps, 'pointRef
   if (result.failsLaw && person?.role !== 'lead')
     return (
       <Words size="m" soft>
-        A limit of the law has failed: only a workshop lead may grade it otherwise.
+        {say.aLimitOfTheLaw}
       </Words>
     );
   return (
     <View style={styles.group}>
       <Choice
-        label={`Grade by hand (computed ${words.grade[result.computed].toLowerCase()})`}
+        label={say.gradeByHandComputed(words.grade[result.computed].toLowerCase())}
         options={GIVEN}
         word={(one) => words.grade[one]}
         value={grade}
@@ -111,16 +112,16 @@ function ByHand({ pointRef, background, target }: Pick<MorePanelProps, 'pointRef
       />
       {grade ? (
         <>
-          <Field label="Why it is graded otherwise" value={reason} onChangeText={setReason} maxLength={500} />
+          <Field label={say.whyItIsGradedOtherwise} value={reason} onChangeText={setReason} maxLength={500} />
           <View style={styles.row}>
             <Press
-              label="Keep this grade"
+              label={say.keepThisGrade}
               disabled={reason.trim() === ''}
               onPress={() => void putFinding(target, pointRef, () => ({ override: { grade, reason: reason.trim() } }))}
             />
             {finding.override ? (
               <Press
-                label="Back to the computed one"
+                label={say.backToTheComputedOne}
                 onPress={() => {
                   setGrade(null);
                   void putFinding(target, pointRef, () => ({ override: null }));

@@ -1,12 +1,15 @@
 import { useState } from 'react';
 import { Field } from '../../../kit/Field';
+import { words } from '../../../words/en';
+
+const common = words.pages.common;
 
 /** Free words to a point, kept when the field is left. */
 export function NotePanel({ note, onNote }: { readonly note: string; readonly onNote: (note: string) => void }) {
   const [text, setText] = useState(note);
   return (
     <Field
-      label="Note"
+      label={common.note}
       value={text}
       onChangeText={setText}
       onBlur={() => text !== note && onNote(text)}

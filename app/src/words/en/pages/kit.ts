@@ -1,0 +1,6 @@
+/** Words of the views in kit. */
+export const kit = {
+  noReadingYet: 'no reading yet',
+  atkinson: 'Atkinson',
+  barlow: 'Barlow',
+};

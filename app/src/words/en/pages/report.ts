@@ -1,0 +1,25 @@
+/** Words of the views in report. */
+export const report = {
+  openedAndClosed: 'Opened and closed',
+  leftOpen: 'left open',
+  signedByAWorkshopLead: (over: string) => `Signed by a workshop lead over what is open: ${over}`,
+  level: (amount: string) => `level ${amount}`,
+  fastenersIn: (fasteners: number) => `${fasteners} fasteners in`,
+  washer: (washer: string) => `washer ${washer}`,
+  oldSealSeen: 'old seal seen',
+  onTheGround: 'on the ground',
+  notSeen: 'Not seen',
+  asItCame: 'As it came',
+  theKeeperSays: (complaint: string) => `The keeper says: “${complaint}”`,
+  signedBy: (part: string, dayAndTime: string) => `Signed by ${part}, ${dayAndTime}`,
+  notSignedYetThisIs: 'Not signed yet: this is a draft.',
+  limitSheetRulesVersionHouse: (
+    code: string,
+    version: number,
+    version2: number,
+    part: string,
+    amount: string,
+    law: string,
+  ) =>
+    `Limit sheet ${code} ${version}, rules version ${version2}. House rules: ${part}; lowest temperature to expect ${amount}. ${law}`,
+};

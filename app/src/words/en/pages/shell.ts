@@ -1,0 +1,7 @@
+/** Words of the views in shell. */
+export const shell = {
+  notOnThisDevice: 'Not on this device',
+  thisVehicleOrVisitIs:
+    'This vehicle or visit is not known here. If it was added on another device, connect once and it appears in the yard.',
+  back: 'Back',
+};

@@ -1,0 +1,14 @@
+/** Words of the views in sticker. */
+export const sticker = {
+  windscreenSticker: 'Windscreen sticker',
+  theSpecSheetTellsNo: 'The spec sheet tells no intervals.',
+  wheelBoltsAgainTo: (meterWords: string, meterWords2: string) => `Wheel bolts again: ${meterWords} to ${meterWords2}`,
+  opensThisVehiclesLifeSheet: 'Opens this vehicle’s life sheet',
+  bayCard: 'Bay card',
+  inTheBay: (fleetCode: string) => `${fleetCode}, in the bay`,
+  theKeeperSays: (complaint: string) => `The keeper says: “${complaint}”`,
+  socket: (socket: string) => `socket ${socket}`,
+  nothingIsOpen: 'Nothing is open.',
+  openCloseBeforeItLeaves: 'Open, close before it leaves:',
+  since: (part: string, dayAndTime: string) => `${part} since ${dayAndTime}`,
+};
