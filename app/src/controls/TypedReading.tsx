@@ -5,9 +5,7 @@ import { CORNER, FONT, SIZE, SPACE, TOUCH } from '../kit/tokens';
 import { usePalette } from '../kit/theme';
 import { Words } from '../kit/Words';
 import { figure, figureIn, unitWord, workshopUnit } from '../words/show';
-import { words } from '../words/en';
-
-const say = words.pages.typing;
+import { typing as say } from '../words/en/pages/typing';
 
 interface TypedReadingProps {
   readonly measure: MeasureCode;

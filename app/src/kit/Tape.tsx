@@ -6,8 +6,7 @@ import { words } from '../words/en';
 import { OWN_FINGER } from './ownFinger';
 import { TapeDrawing } from './TapeDrawing';
 import { fromShare, keyMoves, stepped, type TapeGauge } from './tapeScale';
-
-const say = words.pages.kit;
+import { kit as say } from '../words/en/pages/kit';
 
 /** What a tape is given: what it measures, what stands on it, and what a finger does. */
 export interface TapeProps {

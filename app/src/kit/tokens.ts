@@ -1,6 +1,5 @@
-import { words } from '../words/en';
+import { kit as say } from '../words/en/pages/kit';
 
-const say = words.pages.kit;
 /** Colours, sizes and spaces of the whole app; both themes. Change a token, never a spot. */
 export interface Palette {
   readonly ground: string;

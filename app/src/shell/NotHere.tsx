@@ -1,8 +1,6 @@
 import { Page } from './Page';
 import { Words } from '../kit/Words';
-import { words } from '../words/en';
-
-const say = words.pages.shell;
+import { shell as say } from '../words/en/pages/shell';
 
 /** A vehicle or visit this device does not know. */
 export function NotHere() {

@@ -7,9 +7,7 @@ import { Press } from '../kit/Press';
 import { SPACE } from '../kit/tokens';
 import { usePalette } from '../kit/theme';
 import { Heading, Words } from '../kit/Words';
-import { words } from '../words/en';
-
-const say = words.pages.shell;
+import { shell as say } from '../words/en/pages/shell';
 
 interface PageProps {
   readonly title: string;

@@ -7,8 +7,7 @@ import { Label, Words } from '../kit/Words';
 import { words } from '../words/en';
 import { day, figure, pointWords, unitOf } from '../words/show';
 import { gradeSentence } from '../words/reasonSentence';
-
-const say = words.pages.visit;
+import { visit as say } from '../words/en/pages/visit';
 
 /** One point with its readings, grade and why. */
 export function PointLine({

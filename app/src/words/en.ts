@@ -1,4 +1,3 @@
-import { pages } from './en/pages';
 import { asTable } from './en/asTable';
 import { failureWords, refusedWords, storageWords, syncWords } from './en/sync';
 import type {
@@ -32,7 +31,6 @@ export const en = {
     recorded: 'Recorded',
   } satisfies Record<Grade, string>,
   ...acts,
-  pages,
   arrival,
   entryForm,
   ...life,

@@ -1,7 +1,6 @@
 import type { AgeForecast, Forecast, MeasureCode, MeterUnit, Outlook, Range } from '@weskopos/core';
 import { addDays } from 'date-fns/addDays';
-import { format } from 'date-fns/format';
-import { amount, meterWords, roughMeter, unitOf } from './show';
+import { dateWords, amount, meterWords, roughMeter, unitOf } from './show';
 
 /** A last reading this unlikely beside the ones before is told. */
 const ODD_FROM = 0.6;
@@ -30,7 +29,7 @@ export function lookAgainSentence(forecast: Forecast | AgeForecast): string | nu
   const { at, lookAgain } = forecast;
   if (lookAgain < 1) return 'It may be past its limit already: renew it, or measure it again now.';
   if (lookAgain > OPEN_END_DAYS) return null;
-  return `Look again by ${format(addDays(new Date(at), Math.floor(lookAgain)), 'd MMM yyyy')}, before it could be caught past its limit.`;
+  return `Look again by ${dateWords(addDays(new Date(at), Math.floor(lookAgain)), 'whole')}, before it could be caught past its limit.`;
 }
 
 /** `in 2 800 to 4 100 km, most likely 3 400 km`. */
@@ -45,15 +44,16 @@ function distanceRange({ low, mid, high }: Range, unit: MeterUnit): string {
 export function dateRange(from: string, { low, mid, high }: Range): string {
   const at = (days: number) => addDays(new Date(from), Math.round(days));
   if (high !== null && high <= WEEKS_UP_TO_DAYS)
-    return `within ${Math.max(1, Math.floor(low / 7))} to ${Math.max(1, Math.ceil(high / 7))} weeks of ${format(at(0), 'd MMM yyyy')}`;
-  const likely = mid === null || mid > OPEN_END_DAYS ? '' : `, most likely in ${format(at(mid), 'MMMM yyyy')}`;
+    return `within ${Math.max(1, Math.floor(low / 7))} to ${Math.max(1, Math.ceil(high / 7))} weeks of ${dateWords(at(0), 'whole')}`;
+  const likely =
+    mid === null || mid > OPEN_END_DAYS ? '' : `, most likely in ${dateWords(at(mid), 'longMonthAndYear')}`;
   if (high === null || high > OPEN_END_DAYS) return `not before ${partOfMonth(at(low), true)}${likely}`;
   const sameYear = at(low).getFullYear() === at(high).getFullYear();
   return `between ${partOfMonth(at(low), !sameYear)} and ${partOfMonth(at(high), true)}${likely}`;
 }
 
 function partOfMonth(date: Date, withYear: boolean): string {
-  const month = format(date, withYear ? 'MMMM yyyy' : 'MMMM');
+  const month = dateWords(date, withYear ? 'longMonthAndYear' : 'longMonth');
   const day = date.getDate();
   return day <= 10 ? `early ${month}` : day <= 20 ? `mid-${month}` : `the end of ${month}`;
 }
@@ -71,7 +71,7 @@ export function shortWhen(forecast: When, unit: MeterUnit): string {
   if (forecast.status === 'far-off') return 'far off';
   const { days, distance, at } = forecast;
   if (days?.mid != null && days.mid <= OPEN_END_DAYS)
-    return `about ${format(addDays(new Date(at), Math.round(days.mid)), 'MMM yyyy')}`;
+    return `about ${dateWords(addDays(new Date(at), Math.round(days.mid)), 'monthAndYear')}`;
   return distance?.mid == null ? 'far off' : `about ${roughMeter(distance.mid, unit)}`;
 }
 

@@ -118,9 +118,26 @@ export function meterTypedUnit(unit: MeterUnit): Unit {
   return unit === 'km' ? house.units.distance : 'h';
 }
 
+/** How much of a date is said. */
+export const DATE = {
+  month: { month: 'short' },
+  longMonth: { month: 'long' },
+  year: { year: 'numeric' },
+  dayAndMonth: { day: 'numeric', month: 'short' },
+  monthAndYear: { month: 'short', year: 'numeric' },
+  monthAndShortYear: { month: 'short', year: '2-digit' },
+  longMonthAndYear: { month: 'long', year: 'numeric' },
+  whole: { day: 'numeric', month: 'short', year: 'numeric' },
+} as const satisfies Record<string, Intl.DateTimeFormatOptions>;
+
+/** A date, or a part of it, as it is written here. */
+export function dateWords(date: Date, part: keyof typeof DATE): string {
+  return date.toLocaleDateString('en-GB', DATE[part]);
+}
+
 /** A date as it is written here: 3 Nov 2026. */
 export function day(iso: string): string {
-  return new Date(iso).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' });
+  return dateWords(new Date(iso), 'whole');
 }
 
 /** A date with the time of day. */

@@ -1,1 +1,1 @@
-export { Arrival as default } from '../../../src/features/arrival/Arrival';
+export { Arrival as default } from '../../../src/features/desk/lazyShapes';

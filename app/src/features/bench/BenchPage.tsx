@@ -13,10 +13,8 @@ import { FLUID_SUMS } from './fluidSums';
 import { OTHER_SUMS } from './otherSums';
 import { answerOf, type Sum } from './sum';
 import { TYRE_SUMS } from './tyreSums';
-import { words } from '../../words/en';
-
-const say = words.pages.bench;
-const common = words.pages.common;
+import { bench as say } from '../../words/en/pages/bench';
+import { common } from '../../words/en/pages/common';
 
 export const SUMS: readonly Sum[] = [...TYRE_SUMS, ...FLUID_SUMS, ...OTHER_SUMS];
 

@@ -9,10 +9,8 @@ import {
 import { GLYCOLS, drainToRaise, freezePoint, glycolShare, type TableValue } from '@weskopos/core/desk';
 import { amount } from '../../words/show';
 import { choiceField, figureField, type Sum } from './sum';
-import { words } from '../../words/en';
-
-const say = words.pages.bench;
-const common = words.pages.common;
+import { bench as say } from '../../words/en/pages/bench';
+import { common } from '../../words/en/pages/common';
 
 const beyond = (value: TableValue, told: (value: number) => string) =>
   value.status === 'value'

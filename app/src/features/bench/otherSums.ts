@@ -14,10 +14,8 @@ import { dueOf, filterFit, fuelUse, mpgToLitresPer100Km } from '@weskopos/core/d
 import { day, figureIn, houseRules } from '../../words/show';
 import { choiceField, figureField, type Sum, type SumValues } from './sum';
 import { nowMs } from '../../sync/clock';
-import { words } from '../../words/en';
-
-const say = words.pages.bench;
-const common = words.pages.common;
+import { bench as say } from '../../words/en/pages/bench';
+import { common } from '../../words/en/pages/common';
 
 const FILLS = [1, 2, 3, 4] as const;
 

@@ -1,7 +1,5 @@
 import { parseMeasure, type Unit } from '@weskopos/core';
-import { words } from '../../words/en';
-
-const say = words.pages.bench;
+import { bench as say } from '../../words/en/pages/bench';
 
 /** One figure of a sum, or one choice. */
 export type SumField =

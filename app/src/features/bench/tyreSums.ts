@@ -2,10 +2,8 @@ import { DRIVES, MEASURES, pressureAtReference, standardUncertainty, recordOf } 
 import { CORNERS, partLeft, rotationOf, seasonOrLeak } from '@weskopos/core/desk';
 import { amount, capital, houseRules, placeWords, roughMeter } from '../../words/show';
 import { choiceField, figureField, type Sum } from './sum';
-import { words } from '../../words/en';
-
-const say = words.pages.bench;
-const common = words.pages.common;
+import { bench as say } from '../../words/en/pages/bench';
+import { common } from '../../words/en/pages/common';
 
 /** Standard uncertainty of a tyre gauge, kPa. */
 const GAUGE_U_KPA = standardUncertainty(MEASURES.pressure, 1);

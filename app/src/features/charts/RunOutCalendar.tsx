@@ -1,6 +1,5 @@
 import { scaleTime } from 'd3-scale';
 import { addMonths } from 'date-fns/addMonths';
-import { format } from 'date-fns/format';
 import { startOfMonth } from 'date-fns/startOfMonth';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -9,11 +8,9 @@ import { Card } from '../../kit/Card';
 import { FONT, SIZE } from '../../kit/tokens';
 import { usePalette } from '../../kit/theme';
 import { Heading, Words } from '../../kit/Words';
-import { pointShort } from '../../words/show';
+import { dateWords, pointShort } from '../../words/show';
 import { dueMs, today, whenOf, type FleetPart } from './fleetPart';
-import { words } from '../../words/en';
-
-const say = words.pages.charts;
+import { charts as say } from '../../words/en/pages/charts';
 
 const MONTHS = 18;
 const ROW = 26;
@@ -55,7 +52,7 @@ export function RunOutCalendar({ parts }: { readonly parts: readonly FleetPart[]
                 <Line x1={x(month)} x2={x(month)} y1={HEAD - 4} y2={height} stroke={palette.rule} strokeWidth={1} />
                 {x(month) > width - LABEL ? null : (
                   <SvgText x={x(month) + 3} y={15} fill={palette.soft} fontFamily={FONT.label} fontSize={SIZE.m}>
-                    {format(month, month.getMonth() < step ? say.mmmYy : 'MMM')}
+                    {dateWords(month, month.getMonth() < step ? 'monthAndShortYear' : 'month')}
                   </SvgText>
                 )}
               </G>

@@ -1,9 +1,9 @@
 import { CLOSE_CALL_FACTOR, type StateTrend } from '@weskopos/core';
 import { scaleTime } from 'd3-scale';
-import { format } from 'date-fns/format';
 import { words } from '../../words/en';
 import { stateEdge, stateFigure } from '../../words/stateSentence';
 import { LineChart } from './LineChart';
+import { dateWords } from '../../words/show';
 
 interface StateChartProps {
   readonly trend: StateTrend;
@@ -61,7 +61,7 @@ export function StateChart({ trend, title, sentence }: StateChartProps) {
         const scale = scaleTime().domain(domain);
         return scale
           .ticks(count)
-          .map((tick) => ({ at: tick.getTime(), word: format(tick, tick.getMonth() === 0 ? 'yyyy' : 'MMM') }));
+          .map((tick) => ({ at: tick.getTime(), word: dateWords(tick, tick.getMonth() === 0 ? 'year' : 'month') }));
       }}
       tickY={(value) => stateEdge(trend, value)}
       spoken={`${title}: ${readings.map(({ value }) => stateFigure(trend, value)).join(', ')}. ${sentence}`}

@@ -17,8 +17,7 @@ import { amount, day, pointWords } from '../../words/show';
 import { PhotoStrip } from '../photo/PhotoStrip';
 import { NotHere } from '../../shell/NotHere';
 import { gradingOf } from '../../visit/visitContext';
-
-const say = words.pages.compare;
+import { compare as say } from '../../words/en/pages/compare';
 
 /** Two visits side by side: what got worse, what got better, and every figure that moved. */
 export function ComparePage() {

@@ -21,9 +21,8 @@ import { figure, pointShort, unitOf } from '../../words/show';
 import { words } from '../../words/en';
 import { DeckMark } from './DeckMark';
 import { hubSpot, nearestPoint } from './nearestPoint';
-
-const say = words.pages.decks;
-const common = words.pages.common;
+import { decks as say } from '../../words/en/pages/decks';
+import { common } from '../../words/en/pages/common';
 
 const WIDTH = 420;
 const HEIGHT = 196;

@@ -1,4 +1,6 @@
 export { upgradeOperation } from '@weskopos/contract';
+export { Arrival } from '../arrival/Arrival';
+export { EntryForm } from '../life/EntryForm';
 export { People } from '../people/People';
 export { Setup } from '../signin/Setup';
 export { VehicleEditor } from '../vehicle/VehicleEditor';

@@ -26,9 +26,8 @@ import { words } from '../../words/en';
 import { amount, dayAndTime, placeWords } from '../../words/show';
 import { TypedReading } from '../../controls/TypedReading';
 import { putAct } from './putAct';
-
-const say = words.pages.ends;
-const common = words.pages.common;
+import { ends as say } from '../../words/en/pages/ends';
+import { common } from '../../words/en/pages/common';
 
 interface EndCardProps {
   readonly end: LooseEnd;

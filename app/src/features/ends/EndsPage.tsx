@@ -16,9 +16,7 @@ import { OpenEndCard } from './OpenEndCard';
 import { StateCard } from './StateCard';
 import { useVisitPoints } from './useVisitPoints';
 import { WaitsCard } from './WaitsCard';
-import { words } from '../../words/en';
-
-const say = words.pages.ends;
+import { ends as say } from '../../words/en/pages/ends';
 
 /** Loose ends: what is open, what runs by itself, what the vehicle is doing. The first thing an interrupted inspector sees. */
 export function EndsPage() {

@@ -12,8 +12,7 @@ import { Words } from '../../kit/Words';
 import { useWorkshop } from '../../sync/workshop';
 import { words } from '../../words/en';
 import { putAct } from './putAct';
-
-const say = words.pages.ends;
+import { ends as say } from '../../words/en/pages/ends';
 
 interface GateCardProps {
   readonly vehicle: Vehicle;

@@ -8,8 +8,7 @@ import { words } from '../../words/en';
 import { NotHere } from '../../shell/NotHere';
 import { GateCard } from './GateCard';
 import { useVisitPoints } from './useVisitPoints';
-
-const say = words.pages.ends;
+import { ends as say } from '../../words/en/pages/ends';
 
 /** The cold gate: under a minute, before anyone turns the key. */
 export function GatePage() {

@@ -8,9 +8,8 @@ import { Words } from '../../kit/Words';
 import { words } from '../../words/en';
 import { capital, placeWords } from '../../words/show';
 import { putAct } from './putAct';
-
-const say = words.pages.ends;
-const common = words.pages.common;
+import { ends as say } from '../../words/en/pages/ends';
+import { common } from '../../words/en/pages/common';
 
 /** Opens an end by hand: what was opened, where, and how many fasteners held it. */
 export function OpenEndCard({ vehicle, visitId }: { readonly vehicle: Vehicle; readonly visitId: string }) {

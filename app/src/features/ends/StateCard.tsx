@@ -18,8 +18,7 @@ import { Heading, Words } from '../../kit/Words';
 import { words } from '../../words/en';
 import { putAct } from './putAct';
 import { clockWords, useNow } from './useNow';
-
-const say = words.pages.ends;
+import { ends as say } from '../../words/en/pages/ends';
 
 interface StateCardProps {
   readonly vehicle: Vehicle;

@@ -11,8 +11,7 @@ import { words } from '../../words/en';
 import { setSound, sound, soundOn } from './callSound';
 import { putAct } from './putAct';
 import { clockWords, useNow } from './useNow';
-
-const say = words.pages.ends;
+import { ends as say } from '../../words/en/pages/ends';
 
 /** What runs by itself: how long still, and what is over and wants somebody. */
 export function WaitsCard({ acts, visitId }: { readonly acts: readonly Act[]; readonly visitId: string }) {

@@ -1,6 +1,5 @@
 import type { VehicleBoard } from '@weskopos/contract';
 import { addWeeks } from 'date-fns/addWeeks';
-import { format } from 'date-fns/format';
 import { startOfWeek } from 'date-fns/startOfWeek';
 import { StyleSheet, View } from 'react-native';
 import { Card } from '../../kit/Card';
@@ -8,9 +7,8 @@ import { SPACE } from '../../kit/tokens';
 import { usePalette } from '../../kit/theme';
 import { Heading, Label, Words } from '../../kit/Words';
 import { today } from '../charts/fleetPart';
-import { words } from '../../words/en';
-
-const say = words.pages.fleet;
+import { fleet as say } from '../../words/en/pages/fleet';
+import { dateWords } from '../../words/show';
 
 const WEEKS = 8;
 /** Visits a bay takes in a week before it is said to be full. */
@@ -41,7 +39,7 @@ export function BayLoad({ vehicles }: { readonly vehicles: readonly VehicleBoard
         return (
           <View key={from.getTime()} style={styles.row}>
             <Label size="m" soft>
-              {say.weekOf(format(from, 'd MMM'))}
+              {say.weekOf(dateWords(from, 'dayAndMonth'))}
             </Label>
             <Words size="m" style={styles.grow}>
               {here.map(({ fleetCode }) => fleetCode).join(', ')}

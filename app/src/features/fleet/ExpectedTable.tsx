@@ -1,6 +1,5 @@
 import { expectedParts } from '@weskopos/core/outlook';
 import { addMonths } from 'date-fns/addMonths';
-import { format } from 'date-fns/format';
 import { startOfMonth } from 'date-fns/startOfMonth';
 import { StyleSheet, View } from 'react-native';
 import { Card } from '../../kit/Card';
@@ -9,10 +8,9 @@ import { usePalette } from '../../kit/theme';
 import { Heading, Label, Words } from '../../kit/Words';
 import { today, type FleetPart } from '../charts/fleetPart';
 import { oneOfEachSet, wantedName } from './orderLines';
-import { words } from '../../words/en';
-
-const say = words.pages.fleet;
-const common = words.pages.common;
+import { fleet as say } from '../../words/en/pages/fleet';
+import { common } from '../../words/en/pages/common';
+import { dateWords } from '../../words/show';
 
 const MONTHS = 6;
 /** Less than this is not worth a figure. */
@@ -51,7 +49,7 @@ export function ExpectedTable({ parts }: { readonly parts: readonly FleetPart[] 
           {edges.map((edge, month) => (
             <View role="columnheader" key={edge.getTime()} style={styles.cell}>
               <Label size="m" soft>
-                {format(addMonths(start, month), 'MMM')}
+                {dateWords(addMonths(start, month), 'month')}
               </Label>
             </View>
           ))}

@@ -18,9 +18,8 @@ import { RunOutCalendar } from '../charts/lazyCharts';
 import { BayLoad } from './BayLoad';
 import { useDesk } from './useDesk';
 import { call } from '../../sync/workshop';
-
-const say = words.pages.fleet;
-const common = words.pages.common;
+import { fleet as say } from '../../words/en/pages/fleet';
+import { common } from '../../words/en/pages/common';
 
 const askBoard = () => call('fleetBoard');
 const SHOWN = ['all', 'tread', 'lining', 'other'] as const;

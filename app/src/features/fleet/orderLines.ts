@@ -1,7 +1,6 @@
 import { words } from '../../words/en';
 import type { FleetPart } from '../charts/fleetPart';
-
-const say = words.pages.fleet;
+import { fleet as say } from '../../words/en/pages/fleet';
 
 /** Bought as the set of an axle: any one of its parts ends the set. */
 const SETS: readonly string[] = ['lining', 'shoe', 'disc'];

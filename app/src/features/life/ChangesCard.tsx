@@ -5,9 +5,8 @@ import { Heading, Words } from '../../kit/Words';
 import { words } from '../../words/en';
 import { changeKey, changeSentence } from '../../words/changeSentence';
 import { capital, day } from '../../words/show';
-
-const say = words.pages.life;
-const common = words.pages.common;
+import { life as say } from '../../words/en/pages/life';
+import { common } from '../../words/en/pages/common';
 
 interface ChangesCardProps {
   readonly changes: readonly ChangeNote[];

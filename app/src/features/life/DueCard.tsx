@@ -6,9 +6,7 @@ import { usePalette } from '../../kit/theme';
 import { Heading, Words } from '../../kit/Words';
 import { dueWords } from '../../words/dueWords';
 import { houseRules, meterWords } from '../../words/show';
-import { words } from '../../words/en';
-
-const say = words.pages.life;
+import { life as say } from '../../words/en/pages/life';
 
 /** What the spec sheet's intervals ask for next, and the wheel bolts where a wheel was off. */
 export function DueCard({ life: { vehicle, entries }, last }: { readonly life: Life; readonly last: Visit }) {

@@ -8,9 +8,8 @@ import { Heading, Words } from '../../kit/Words';
 import { words } from '../../words/en';
 import { amount, day, placeWords } from '../../words/show';
 import { putEntry } from '../../visit/putEntry';
-
-const say = words.pages.life;
-const common = words.pages.common;
+import { life as say } from '../../words/en/pages/life';
+import { common } from '../../words/en/pages/common';
 
 interface InferredCardProps {
   readonly vehicle: Vehicle;

@@ -28,9 +28,8 @@ import { ChangesCard } from './ChangesCard';
 import { PointLine } from '../../visit/PointLine';
 import { VerdictCard } from '../overview/VerdictCard';
 import { NotHere } from '../../shell/NotHere';
-
-const say = words.pages.life;
-const common = words.pages.common;
+import { life as say } from '../../words/en/pages/life';
+import { common } from '../../words/en/pages/common';
 
 const MOST_TRENDS = 6;
 /** A chance to be under the limit before the next visit is told from here on. */

@@ -2,7 +2,7 @@ import type { Life } from '@weskopos/contract';
 import { entriesOf, standingEntries } from '@weskopos/core';
 import { fuelUse } from '@weskopos/core/desk';
 import { oilPer1000 } from '@weskopos/core/parts/logs';
-import { useState } from 'react';
+import { Suspense, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Card } from '../../kit/Card';
 import { Press } from '../../kit/Press';
@@ -10,12 +10,10 @@ import { SPACE } from '../../kit/tokens';
 import { usePalette } from '../../kit/theme';
 import { Heading, Words } from '../../kit/Words';
 import { amount, day, meterWords } from '../../words/show';
-import { EntryForm } from './EntryForm';
+import { EntryForm } from '../desk/lazyShapes';
 import { entrySentence } from '../../words/entrySentence';
 import { putEntry } from '../../visit/putEntry';
-import { words } from '../../words/en';
-
-const say = words.pages.life;
+import { life as say } from '../../words/en/pages/life';
 
 /** Lines shown before *all* is asked for. */
 const MOST = 6;
@@ -61,7 +59,9 @@ export function LogCard({ life: { vehicle, entries }, lastMeter }: LogCardProps)
         <Press label={say.allOf(standing.length)} onPress={() => setAll(true)} />
       ) : null}
       {writing ? (
-        <EntryForm vehicle={vehicle} lastMeter={lastMeter} onDone={() => setWriting(false)} />
+        <Suspense fallback={null}>
+          <EntryForm vehicle={vehicle} lastMeter={lastMeter} onDone={() => setWriting(false)} />
+        </Suspense>
       ) : (
         <Press label={say.writeDownFuelATop} onPress={() => setWriting(true)} />
       )}

@@ -12,9 +12,8 @@ import { nowIso } from '../../sync/clock';
 import { words } from '../../words/en';
 import { capital, day, houseRules, meterWords, placeWords } from '../../words/show';
 import { putEntry } from '../../visit/putEntry';
-
-const say = words.pages.life;
-const common = words.pages.common;
+import { life as say } from '../../words/en/pages/life';
+import { common } from '../../words/en/pages/common';
 
 interface PartsCardProps {
   readonly life: Life;

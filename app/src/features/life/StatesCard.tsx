@@ -9,9 +9,7 @@ import { Heading, Label, Words } from '../../kit/Words';
 import { shortWhen } from '../../words/forecastSentence';
 import { pointShort } from '../../words/show';
 import { stateFigure, stateSentence } from '../../words/stateSentence';
-import { words } from '../../words/en';
-
-const say = words.pages.life;
+import { life as say } from '../../words/en/pages/life';
 
 interface StatesCardProps {
   readonly vehicle: Vehicle;

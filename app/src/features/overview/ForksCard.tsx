@@ -9,8 +9,7 @@ import { gradeSentence } from '../../words/reasonSentence';
 import { words } from '../../words/en';
 import { dayAndTime, pointWords } from '../../words/show';
 import { settleFork, type Target } from '../../visit/findings';
-
-const say = words.pages.overview;
+import { overview as say } from '../../words/en/pages/overview';
 
 interface ForksCardProps {
   readonly forks: ReadonlyMap<string, readonly Finding[]>;

@@ -23,9 +23,8 @@ import { ForksCard } from './ForksCard';
 import { PointLine } from '../../visit/PointLine';
 import { SystemsCard } from './SystemsCard';
 import { VerdictCard } from './VerdictCard';
-
-const say = words.pages.overview;
-const common = words.pages.common;
+import { overview as say } from '../../words/en/pages/overview';
+import { common } from '../../words/en/pages/common';
 
 /** Before signing: what failed, what was not seen, what two people saw differently. Signing fixes the visit. */
 export function Overview() {

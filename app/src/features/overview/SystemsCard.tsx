@@ -6,8 +6,7 @@ import { SPACE } from '../../kit/tokens';
 import { gradeColours, usePalette } from '../../kit/theme';
 import { Heading, Words } from '../../kit/Words';
 import { words } from '../../words/en';
-
-const say = words.pages.overview;
+import { overview as say } from '../../words/en/pages/overview';
 
 /** What stands in a verdict by system: each the worst of its own points, with what was not seen beside it. */
 export function SystemsCard({ systems }: { readonly systems: readonly SystemVerdict[] }) {

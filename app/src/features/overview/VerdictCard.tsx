@@ -6,8 +6,7 @@ import { SPACE } from '../../kit/tokens';
 import { gradeColours, usePalette } from '../../kit/theme';
 import { Label, Words } from '../../kit/Words';
 import { words } from '../../words/en';
-
-const say = words.pages.overview;
+import { overview as say } from '../../words/en/pages/overview';
 
 /** The vehicle's verdict with what it counts, and beside it what was not seen. */
 export function VerdictCard({

@@ -13,9 +13,8 @@ import { usePalette } from '../../kit/theme';
 import { words } from '../../words/en';
 import { problemWords } from '../../words/problemWords';
 import { call } from '../../sync/workshop';
-
-const say = words.pages.people;
-const common = words.pages.common;
+import { people as say } from '../../words/en/pages/people';
+import { common } from '../../words/en/pages/common';
 
 /** Who works here; a lead adds inspectors and further leads. Needs the server. */
 export function People() {

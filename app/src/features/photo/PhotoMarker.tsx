@@ -13,9 +13,7 @@ import { keepPicture } from './keepPicture';
 import { MarkLayer } from './MarkLayer';
 import { pickPicture } from './pickPicture';
 import { usePhotoUri } from './usePhotoUri';
-import { words } from '../../words/en';
-
-const say = words.pages.photo;
+import { photo as say } from '../../words/en/pages/photo';
 
 interface PhotoMarkerProps {
   readonly photo: FindingPhoto;

@@ -9,8 +9,7 @@ import { MarkLayer } from './MarkLayer';
 import { words } from '../../words/en';
 import { usePhotoState } from './usePhotoState';
 import { usePhotoUri } from './usePhotoUri';
-
-const say = words.pages.photo;
+import { photo as say } from '../../words/en/pages/photo';
 
 interface PhotoStripProps {
   readonly photos: readonly FindingPhoto[];

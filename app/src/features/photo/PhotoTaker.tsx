@@ -6,9 +6,7 @@ import { Words } from '../../kit/Words';
 import { keepPicture } from './keepPicture';
 import { pickPicture } from './pickPicture';
 import { Viewfinder } from './Viewfinder';
-import { words } from '../../words/en';
-
-const say = words.pages.photo;
+import { photo as say } from '../../words/en/pages/photo';
 
 interface PhotoTakerProps {
   /** Last visit's photo of this point, to frame the same view; null when there is none. */

@@ -3,9 +3,7 @@ import { Image, StyleSheet, View } from 'react-native';
 import { Press } from '../../kit/Press';
 import { CORNER, SPACE } from '../../kit/tokens';
 import { usePhotoUri } from './usePhotoUri';
-import { words } from '../../words/en';
-
-const say = words.pages.photo;
+import { photo as say } from '../../words/en/pages/photo';
 
 interface ViewfinderProps {
   readonly ghost: string | null;

@@ -1,8 +1,6 @@
 import { recordPhoto } from '../../sync/workshop';
 import { shrinkPhoto } from '../../workers/shrinkPhoto';
-import { words } from '../../words/en';
-
-const say = words.pages.photo;
+import { photo as say } from '../../words/en/pages/photo';
 
 const REFUSED = {
   'too-large': say.pictureTooLarge,

@@ -4,8 +4,7 @@ import { Heading, Words } from '../../kit/Words';
 import { words } from '../../words/en';
 import { amount } from '../../words/show';
 import { endTitle } from '../ends/EndCard';
-
-const say = words.pages.report;
+import { report as say } from '../../words/en/pages/report';
 
 /** What was opened in the visit and how it was closed; over what a lead signed, and why. */
 export function EndsNote({

@@ -19,9 +19,8 @@ import { VerdictCard } from '../overview/VerdictCard';
 import { NotHere } from '../../shell/NotHere';
 import { EndsNote } from './EndsNote';
 import { RulesNote } from './RulesNote';
-
-const say = words.pages.report;
-const common = words.pages.common;
+import { report as say } from '../../words/en/pages/report';
+import { common } from '../../words/en/pages/common';
 
 /** Of what runs out, only the soonest are worth the keeper's time. */
 const MOST_RUN_OUT = 5;

@@ -2,8 +2,7 @@ import { HOUSE_QUESTIONS, type HouseQuestion, type HouseRules, type Rules, entry
 import { Words } from '../../kit/Words';
 import { words } from '../../words/en';
 import { amount } from '../../words/show';
-
-const say = words.pages.report;
+import { report as say } from '../../words/en/pages/report';
 
 /** The schools that decide grades; the others only guide the hand. */
 const GRADING: readonly HouseQuestion[] = [

@@ -1,8 +1,6 @@
 import { useState } from 'react';
 import { Field } from '../../kit/Field';
-import { words } from '../../words/en';
-
-const say = words.pages.rules;
+import { rules as say } from '../../words/en/pages/rules';
 
 interface FigureFieldProps {
   readonly label: string;

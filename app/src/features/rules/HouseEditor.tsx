@@ -20,9 +20,8 @@ import { SPACE } from '../../kit/tokens';
 import { Heading, Label } from '../../kit/Words';
 import { words } from '../../words/en';
 import { FigureField } from './FigureField';
-
-const say = words.pages.rules;
-const common = words.pages.common;
+import { rules as say } from '../../words/en/pages/rules';
+import { common } from '../../words/en/pages/common';
 
 interface HouseEditorProps {
   readonly rulebook: Rulebook;

@@ -30,9 +30,8 @@ import { Heading, Label, Words } from '../../kit/Words';
 import { words } from '../../words/en';
 import { capital } from '../../words/show';
 import { FigureField } from './FigureField';
-
-const say = words.pages.rules;
-const common = words.pages.common;
+import { rules as say } from '../../words/en/pages/rules';
+import { common } from '../../words/en/pages/common';
 
 interface LimitEditorProps {
   readonly rulebook: Rulebook;

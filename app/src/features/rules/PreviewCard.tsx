@@ -4,8 +4,7 @@ import { Card } from '../../kit/Card';
 import { Heading, Words } from '../../kit/Words';
 import { words } from '../../words/en';
 import { day, pointShort } from '../../words/show';
-
-const say = words.pages.rules;
+import { rules as say } from '../../words/en/pages/rules';
 
 /** More lines than this say no more. */
 const MOST_LINES = 12;

@@ -17,9 +17,8 @@ import { PreviewCard } from './PreviewCard';
 import { withRepeat } from './withRepeat';
 import { TemplateEditor } from './TemplateEditor';
 import { nowIso } from '../../sync/clock';
-
-const say = words.pages.rules;
-const common = words.pages.common;
+import { rules as say } from '../../words/en/pages/rules';
+import { common } from '../../words/en/pages/common';
 
 const PARTS = ['house', 'limits', 'templates'] as const;
 const PART_WORDS = { house: say.houseRules, limits: say.limits, templates: say.templates } as const;

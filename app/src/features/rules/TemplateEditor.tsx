@@ -10,9 +10,8 @@ import { Words } from '../../kit/Words';
 import { words } from '../../words/en';
 import { templateWords } from '../../words/show';
 import { codeFor, movePoint, stationRows, togglePoint } from './templatePoints';
-
-const say = words.pages.rules;
-const common = words.pages.common;
+import { rules as say } from '../../words/en/pages/rules';
+import { common } from '../../words/en/pages/common';
 
 interface TemplateEditorProps {
   readonly rulebook: Rulebook;

@@ -16,9 +16,8 @@ import { call, useWorkshop } from '../../sync/workshop';
 import { words } from '../../words/en';
 import { meterWords, unitOf, workshopUnit } from '../../words/show';
 import { useDesk } from '../fleet/useDesk';
-
-const say = words.pages.score;
-const common = words.pages.common;
+import { score as say } from '../../words/en/pages/score';
+import { common } from '../../words/en/pages/common';
 
 const askScorecard = () => call('scorecard');
 const PROMISED = 0.8;

@@ -6,10 +6,8 @@ import { Words } from '../../kit/Words';
 import { usePalette } from '../../kit/theme';
 import { call, signedIn } from '../../sync/workshop';
 import { problemWords } from '../../words/problemWords';
-import { words } from '../../words/en';
-
-const say = words.pages.signin;
-const common = words.pages.common;
+import { signin as say } from '../../words/en/pages/signin';
+import { common } from '../../words/en/pages/common';
 
 /** The way in: a name and a PIN or password. */
 export function SignIn() {

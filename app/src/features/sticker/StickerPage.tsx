@@ -14,9 +14,8 @@ import { amount, capital, day, dayAndTime, meterWords } from '../../words/show';
 import { endTitle } from '../ends/EndCard';
 import { NotHere } from '../../shell/NotHere';
 import { QrMark } from './QrMark';
-
-const say = words.pages.sticker;
-const common = words.pages.common;
+import { sticker as say } from '../../words/en/pages/sticker';
+import { common } from '../../words/en/pages/common';
 
 /** Windscreen sticker and bay card, each small enough to be cut out of one sheet. */
 export function StickerPage() {

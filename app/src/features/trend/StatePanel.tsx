@@ -7,9 +7,7 @@ import { lookAgainSentence } from '../../words/forecastSentence';
 import { capital, day, pointWords } from '../../words/show';
 import { STATE_TOLD, stateFigure, stateSentence } from '../../words/stateSentence';
 import { StateChart } from '../charts/lazyCharts';
-import { words } from '../../words/en';
-
-const say = words.pages.trend;
+import { trend as say } from '../../words/en/pages/trend';
 
 /** Newest looks listed under the drawing. */
 const MOST_LISTED = 12;

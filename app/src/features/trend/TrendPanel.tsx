@@ -22,9 +22,7 @@ import { entrySentence } from '../../words/entrySentence';
 import { putEntry } from '../../visit/putEntry';
 import { TrendChart } from '../charts/lazyCharts';
 import { TrendTable } from './TrendTable';
-import { words } from '../../words/en';
-
-const say = words.pages.trend;
+import { trend as say } from '../../words/en/pages/trend';
 
 interface TrendPanelProps {
   readonly vehicle: Vehicle;

@@ -5,10 +5,8 @@ import { SPACE } from '../../kit/tokens';
 import { usePalette } from '../../kit/theme';
 import { Label, Words } from '../../kit/Words';
 import { amount, day, meterWords } from '../../words/show';
-import { words } from '../../words/en';
-
-const say = words.pages.trend;
-const common = words.pages.common;
+import { trend as say } from '../../words/en/pages/trend';
+import { common } from '../../words/en/pages/common';
 
 const COLUMNS = [say.date, common.meter, say.reading, ''] as const;
 

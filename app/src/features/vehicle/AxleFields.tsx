@@ -8,10 +8,8 @@ import { Heading } from '../../kit/Words';
 import { figureIn } from '../../words/show';
 import { FormCheck, FormChoice, FormField } from '../../controls/FormFields';
 import { unitOfField, type Typed, type VehicleForm } from './vehicleForm';
-import { words } from '../../words/en';
-
-const say = words.pages.vehicle;
-const common = words.pages.common;
+import { vehicle as say } from '../../words/en/pages/vehicle';
+import { common } from '../../words/en/pages/common';
 
 const MOST_AXLES = 4;
 const BLANK: VehicleForm['axles'][number] = {

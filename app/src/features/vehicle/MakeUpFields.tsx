@@ -7,9 +7,8 @@ import { Heading, Words } from '../../kit/Words';
 import { words } from '../../words/en';
 import { FormCheck, FormChoice } from '../../controls/FormFields';
 import type { VehicleForm } from './vehicleForm';
-
-const say = words.pages.vehicle;
-const common = words.pages.common;
+import { vehicle as say } from '../../words/en/pages/vehicle';
+import { common } from '../../words/en/pages/common';
 
 const HAS = [
   ['makeUp.spareWheel', say.spareWheel],

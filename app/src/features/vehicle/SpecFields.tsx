@@ -18,9 +18,8 @@ import { words } from '../../words/en';
 import { capital } from '../../words/show';
 import { FormCheck, FormChoice, FormField } from '../../controls/FormFields';
 import { unitOfField, type VehicleForm } from './vehicleForm';
-
-const say = words.pages.vehicle;
-const common = words.pages.common;
+import { vehicle as say } from '../../words/en/pages/vehicle';
+import { common } from '../../words/en/pages/common';
 
 interface SpecProps {
   readonly control: Control<VehicleForm>;

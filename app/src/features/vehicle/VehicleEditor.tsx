@@ -16,9 +16,8 @@ import { AxleFields } from './AxleFields';
 import { MakeUpFields } from './MakeUpFields';
 import { SpecFields } from './SpecFields';
 import { blankVehicle, formOf, vehicleFormSchema, type VehicleForm } from './vehicleForm';
-
-const say = words.pages.vehicle;
-const common = words.pages.common;
+import { vehicle as say } from '../../words/en/pages/vehicle';
+import { common } from '../../words/en/pages/common';
 
 /** A new vehicle, or one that is known: what it is, how it is made, and its spec sheet. */
 export function VehicleEditor() {

@@ -4,8 +4,7 @@ import { Words } from '../../kit/Words';
 import { words } from '../../words/en';
 import { figure } from '../../words/show';
 import { TypedReading } from '../../controls/TypedReading';
-
-const say = words.pages.walk;
+import { walk as say } from '../../words/en/pages/walk';
 
 /** A difference is read again by reading its parts again. */
 const COMPARISONS: readonly string[] = ['spread', 'across', 'inner-outer', 'front-rear'];

@@ -8,9 +8,8 @@ import { Label, Words } from '../../kit/Words';
 import { words } from '../../words/en';
 import { amount } from '../../words/show';
 import { readingChange } from '../../visit/readings';
-
-const say = words.pages.walk;
-const common = words.pages.common;
+import { walk as say } from '../../words/en/pages/walk';
+import { common } from '../../words/en/pages/common';
 
 interface DoubtCardProps {
   readonly doubt: Doubt;

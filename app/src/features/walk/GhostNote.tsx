@@ -15,8 +15,7 @@ import { Words } from '../../kit/Words';
 import { words } from '../../words/en';
 import { amount, day, figure, meterWords } from '../../words/show';
 import type { History } from '../../visit/visitContext';
-
-const say = words.pages.walk;
+import { walk as say } from '../../words/en/pages/walk';
 
 /** Last visit's look at the same points, behind today's. */
 export const GhostNote = memo(function GhostNote({

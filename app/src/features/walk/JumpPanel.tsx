@@ -8,9 +8,7 @@ import { Heading, Words } from '../../kit/Words';
 import { pointWords } from '../../words/show';
 import { Decks } from '../decks/Decks';
 import { CoverageList } from '../../visit/CoverageList';
-import { words } from '../../words/en';
-
-const say = words.pages.walk;
+import { walk as say } from '../../words/en/pages/walk';
 
 interface JumpPanelProps {
   readonly vehicle: Vehicle;

@@ -8,8 +8,7 @@ import { Label, Words } from '../../kit/Words';
 import { words } from '../../words/en';
 import { day } from '../../words/show';
 import { gradeSentence, reasonSource } from '../../words/reasonSentence';
-
-const say = words.pages.walk;
+import { walk as say } from '../../words/en/pages/walk';
 
 /** The grade with one sentence of why; a tap tells where the limit comes from. */
 export function ReasonCard({ title, result }: { readonly title?: string; readonly result: PointGrade }) {

@@ -10,8 +10,7 @@ import { Label, Words } from '../../kit/Words';
 import { words } from '../../words/en';
 import { capital, stopWords } from '../../words/show';
 import type { WalkRoute } from './useRoute';
-
-const say = words.pages.walk;
+import { walk as say } from '../../words/en/pages/walk';
 
 interface RouteLineProps {
   readonly route: WalkRoute;

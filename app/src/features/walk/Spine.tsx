@@ -10,9 +10,8 @@ import { gradeColours, usePalette } from '../../kit/theme';
 import { Label } from '../../kit/Words';
 import { words } from '../../words/en';
 import { placeInitials, stopWords } from '../../words/show';
-
-const say = words.pages.walk;
-const common = words.pages.common;
+import { walk as say } from '../../words/en/pages/walk';
+import { common } from '../../words/en/pages/common';
 
 /** Hooks drawn at most; the number under them tells the rest. */
 const MOST_HOOKS = 4;

@@ -29,8 +29,7 @@ import { readingChange } from '../../visit/readings';
 import { fitNewPart } from './fitNewPart';
 import { ReasonCard } from './ReasonCard';
 import { canPutRight, partnerOf, withDraft, type Background, type Draft } from '../../visit/visitContext';
-
-const say = words.pages.walk;
+import { walk as say } from '../../words/en/pages/walk';
 
 interface StepProps {
   readonly step: WalkStep;

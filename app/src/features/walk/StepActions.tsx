@@ -20,9 +20,8 @@ import { AccessPanel } from './panels/AccessPanel';
 import { MorePanel } from './panels/MorePanel';
 import { NotePanel } from './panels/NotePanel';
 import type { Background } from '../../visit/visitContext';
-
-const say = words.pages.walk;
-const common = words.pages.common;
+import { walk as say } from '../../words/en/pages/walk';
+import { common } from '../../words/en/pages/common';
 
 /** What is open below a step of the walk; null for nothing. */
 export type Panel = 'words' | 'note' | 'access' | 'more' | 'photo' | null;

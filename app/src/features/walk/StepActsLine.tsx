@@ -19,9 +19,8 @@ import { Label, Words } from '../../kit/Words';
 import { words } from '../../words/en';
 import { placeWords } from '../../words/show';
 import { putAct } from '../ends/putAct';
-
-const say = words.pages.walk;
-const common = words.pages.common;
+import { walk as say } from '../../words/en/pages/walk';
+import { common } from '../../words/en/pages/common';
 
 interface StepActsLineProps {
   readonly step: WalkStep;

@@ -7,8 +7,7 @@ import { Label } from '../../kit/Words';
 import { words } from '../../words/en';
 import { sound } from '../ends/callSound';
 import { clockWords, useNow } from '../ends/useNow';
-
-const say = words.pages.walk;
+import { walk as say } from '../../words/en/pages/walk';
 
 /** One line over the walk while something hangs or runs by itself; a tap leads to the loose ends. A wait that ends calls quietly. */
 export const WaitStrip = memo(function WaitStrip({

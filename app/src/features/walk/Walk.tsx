@@ -27,9 +27,7 @@ import { useSteady } from './useSteady';
 import { useWalkKeys } from './useWalkKeys';
 import { useWalkPoints } from './useWalkPoints';
 import { useWalkWay } from './useWalkWay';
-import { words } from '../../words/en';
-
-const say = words.pages.walk;
+import { walk as say } from '../../words/en/pages/walk';
 
 /** The walk: a spine of stops, one thing at a time, the last visit behind every reading. */
 export function Walk() {

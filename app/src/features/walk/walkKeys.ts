@@ -1,6 +1,5 @@
-import { words } from '../../words/en';
+import { walk as say } from '../../words/en/pages/walk';
 
-const say = words.pages.walk;
 /** What a key does in the walk. */
 export const WALK_ACTS = [
   'next',

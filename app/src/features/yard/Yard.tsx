@@ -15,9 +15,8 @@ import { words } from '../../words/en';
 import { problemWords } from '../../words/problemWords';
 import { day, dayAndTime, meterWords } from '../../words/show';
 import { useYard } from './useYard';
-
-const say = words.pages.yard;
-const common = words.pages.common;
+import { yard as say } from '../../words/en/pages/yard';
+import { common } from '../../words/en/pages/common';
 
 /** Where the day begins: what is half done, then every vehicle, worst first. */
 export function Yard() {

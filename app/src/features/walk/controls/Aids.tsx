@@ -22,9 +22,8 @@ import { words } from '../../../words/en';
 import { amount, capital, figure, houseRules, unitOf } from '../../../words/show';
 import type { ControlProps } from './control';
 import { StudCircle } from './StudCircle';
-
-const say = words.pages.controls;
-const common = words.pages.common;
+import { controls as say } from '../../../words/en/pages/controls';
+import { common } from '../../../words/en/pages/common';
 
 /** What stands beside a reading while it is taken: how it was read, what it means, what to do. Empty where there is nothing to say. */
 export function Aids(props: ControlProps) {

@@ -13,9 +13,8 @@ import type { ControlProps, PutFinding, SlidingProps } from './control';
 import { LineEntry } from './LineEntry';
 import { TapeColumns, type TapeSlot } from './TapeColumns';
 import { TypedReading } from '../../../controls/TypedReading';
-
-const say = words.pages.controls;
-const common = words.pages.common;
+import { controls as say } from '../../../words/en/pages/controls';
+import { common } from '../../../words/en/pages/common';
 
 interface BrakeColumnsProps extends SlidingProps {
   readonly step: WalkStep;

@@ -10,9 +10,8 @@ import { words } from '../../../words/en';
 import { capital } from '../../../words/show';
 import { lookChange } from '../../../visit/readings';
 import type { ControlProps } from './control';
-
-const say = words.pages.controls;
-const common = words.pages.common;
+import { controls as say } from '../../../words/en/pages/controls';
+import { common } from '../../../words/en/pages/common';
 
 /** Codes as they are read, before anything is cleared. Read again at closing, only those that return count as standing. */
 export function CodesPicker({ pointRef, finding, put }: ControlProps) {

@@ -29,9 +29,8 @@ import { LineEntry } from './LineEntry';
 import { slotTitle, TapeColumns, type TapeSlot } from './TapeColumns';
 import { WearBars } from './WearBars';
 import { WordPicker } from './WordPicker';
-
-const say = words.pages.controls;
-const common = words.pages.common;
+import { controls as say } from '../../../words/en/pages/controls';
+import { common } from '../../../words/en/pages/common';
 
 interface ControlsProps extends SlidingProps {
   readonly step: WalkStep;

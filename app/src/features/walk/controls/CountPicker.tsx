@@ -7,9 +7,8 @@ import { words } from '../../../words/en';
 import { capital } from '../../../words/show';
 import { lookChange } from '../../../visit/readings';
 import type { ControlProps } from './control';
-
-const say = words.pages.controls;
-const common = words.pages.common;
+import { controls as say } from '../../../words/en/pages/controls';
+import { common } from '../../../words/en/pages/common';
 
 /** What an uncounted thing is taken to be many of, until told otherwise. */
 const USUAL_FIXINGS = 5;

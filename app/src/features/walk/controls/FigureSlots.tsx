@@ -9,8 +9,7 @@ import { readingChange } from '../../../visit/readings';
 import type { ControlProps } from './control';
 import { slotLabel } from './TapeColumns';
 import { TypedReading } from '../../../controls/TypedReading';
-
-const say = words.pages.controls;
+import { controls as say } from '../../../words/en/pages/controls';
 
 interface FigureSlotsProps extends ControlProps {
   readonly slots: readonly { readonly measure: MeasureCode; readonly spot: Spot }[];

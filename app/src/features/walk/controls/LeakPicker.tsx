@@ -20,9 +20,8 @@ import { lookChange } from '../../../visit/readings';
 import type { ControlProps } from './control';
 import { DropTimer } from './DropTimer';
 import { WhichFluid } from './WhichFluid';
-
-const say = words.pages.controls;
-const commonly = words.pages.common;
+import { controls as say } from '../../../words/en/pages/controls';
+import { common as commonly } from '../../../words/en/pages/common';
 
 /** Every leak of a point, each at its own place; stage first, the rest only when it is not dry. */
 export function LeakPicker({ pointRef, finding, put }: ControlProps) {

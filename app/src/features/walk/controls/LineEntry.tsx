@@ -2,9 +2,7 @@ import { MEASURES, parseLine, type MeasureCode } from '@weskopos/core';
 import { useState } from 'react';
 import { Field } from '../../../kit/Field';
 import { unitOf, workshopUnit } from '../../../words/show';
-import { words } from '../../../words/en';
-
-const say = words.pages.controls;
+import { controls as say } from '../../../words/en/pages/controls';
 
 interface LineEntryProps {
   readonly measure: MeasureCode;

@@ -23,8 +23,7 @@ import { readingChange } from '../../../visit/readings';
 import { withDraft, type Background } from '../../../visit/visitContext';
 import type { ControlProps, PutFinding, SlidingProps } from './control';
 import { TypedReading } from '../../../controls/TypedReading';
-
-const say = words.pages.controls;
+import { controls as say } from '../../../words/en/pages/controls';
 
 /** One tape beside others: which reading it takes, and what stands over it. */
 export interface TapeSlot {

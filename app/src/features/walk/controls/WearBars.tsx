@@ -7,8 +7,7 @@ import { words } from '../../../words/en';
 import { capital } from '../../../words/show';
 import { lookChange, withReading } from '../../../visit/readings';
 import type { ControlProps } from './control';
-
-const say = words.pages.controls;
+import { controls as say } from '../../../words/en/pages/controls';
 
 /** Height of a tyre's wear bar, mm: 89/459/EEC. */
 const BAR_MM = 1.6;

@@ -8,8 +8,7 @@ import { SPACE } from '../../../kit/tokens';
 import { Words } from '../../../kit/Words';
 import { words } from '../../../words/en';
 import { capital } from '../../../words/show';
-
-const say = words.pages.controls;
+import { controls as say } from '../../../words/en/pages/controls';
 
 const QUESTIONS = typedKeys(FLUID_LOOKS);
 const looksOf = (question: keyof FluidLook): readonly string[] => FLUID_LOOKS[question];

@@ -6,8 +6,7 @@ import { SPACE } from '../../../kit/tokens';
 import { words } from '../../../words/en';
 import { capital } from '../../../words/show';
 import { useSteady } from '../useSteady';
-
-const common = words.pages.common;
+import { common } from '../../../words/en/pages/common';
 
 interface WordPickerProps {
   readonly vocabulary: Vocabulary;

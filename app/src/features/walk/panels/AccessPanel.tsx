@@ -2,8 +2,7 @@ import { ACCESS_REASONS, type AccessReason, type Finding, type WalkStep } from '
 import { Choice } from '../../../kit/Choice';
 import { words } from '../../../words/en';
 import { putFindings, type Target } from '../../../visit/findings';
-
-const say = words.pages.panels;
+import { panels as say } from '../../../words/en/pages/panels';
 
 interface AccessPanelProps {
   readonly step: WalkStep;

@@ -12,8 +12,7 @@ import { day, pointShort } from '../../../words/show';
 import { putFinding, putFindings, type Target } from '../../../visit/findings';
 import { lookChange } from '../../../visit/readings';
 import type { Background } from '../../../visit/visitContext';
-
-const say = words.pages.panels;
+import { panels as say } from '../../../words/en/pages/panels';
 
 interface MorePanelProps {
   readonly pointRef: PointRef;

@@ -1,8 +1,6 @@
 import { useState } from 'react';
 import { Field } from '../../../kit/Field';
-import { words } from '../../../words/en';
-
-const common = words.pages.common;
+import { common } from '../../../words/en/pages/common';
 
 /** Free words to a point, kept when the field is left. */
 export function NotePanel({ note, onNote }: { readonly note: string; readonly onNote: (note: string) => void }) {

@@ -3,6 +3,5 @@ export const charts = {
   runOutCalendar: 'Run-out calendar',
   nothingRunsOutWithinMonths: (months: number) => `Nothing runs out within ${months} months.`,
   runOutCalendarSpoken: (spoken: string) => `Run-out calendar: ${spoken}`,
-  mmmYy: 'MMM yy',
   barsHold8Of10: 'Bars hold 8 of 10; the mark is the most likely day. A red mark is due now.',
 };
