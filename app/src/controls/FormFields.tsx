@@ -1,9 +1,10 @@
 import { Controller, type Control, type FieldPath, type FieldValues } from 'react-hook-form';
-import type { TextInputProps } from 'react-native';
+import { View, type TextInputProps } from 'react-native';
 import { Choice } from '../kit/Choice';
 import { Field } from '../kit/Field';
 import { Press } from '../kit/Press';
 import { usePalette } from '../kit/theme';
+import { SPACE } from '../kit/tokens';
 import { Words } from '../kit/Words';
 
 interface Bound<Form extends FieldValues> {
@@ -75,10 +76,10 @@ export function FormChoice<Form extends FieldValues, Option extends string>({
       control={control}
       name={name}
       render={({ field, fieldState }) => (
-        <>
+        <View style={{ gap: SPACE.xs }}>
           <Choice label={label} {...choice} value={field.value} onChoose={field.onChange} />
           {fieldState.error ? <Problem>{fieldState.error.message}</Problem> : null}
-        </>
+        </View>
       )}
     />
   );
@@ -87,7 +88,7 @@ export function FormChoice<Form extends FieldValues, Option extends string>({
 function Problem({ children }: { readonly children: string | undefined }) {
   const palette = usePalette();
   return (
-    <Words role="alert" colour={palette.fail}>
+    <Words size="m" role="alert" colour={palette.fail}>
       {children}
     </Words>
   );
