@@ -207,6 +207,48 @@ test('a commit that fails behind its answer: what is judged behind it is judged 
   expect(await tablesOf(workshop.folder)).toEqual(before);
 });
 
+test('what is read ahead behind changes that are undone is read again', async () => {
+  const workshop = await startWorkshop();
+  const { client, context } = workshop;
+  await client.setUp(context.setupCode);
+  const { inspection } = await openVisit(client);
+  const [person] = await context.engine.query<{ id: string }>('select id from person');
+  const accept = (finding: Finding) =>
+    context.ledger.accept([
+      { operation: operationOf('finding.put', finding), by: person?.id ?? null, receivedAt: NOW().toISOString() },
+    ]);
+  const { journal } = (context.ledger as unknown as { ports: { journal: Journal } }).ports;
+  const real = journal.append.bind(journal);
+  let appends = 0;
+  journal.append = async (entries) => {
+    appends += 1;
+    // The next group is read behind this one by then.
+    await new Promise((resolve) => setTimeout(resolve, 50));
+    if (appends === 1) throw Object.assign(new Error('full'), { code: 'ENOSPC' });
+    return real(entries);
+  };
+  const first = newFinding(inspection.id);
+  const [undone, later, other] = await Promise.allSettled([
+    accept(first),
+    accept(newFinding(inspection.id, { parent: first.id })),
+    accept(newFinding(inspection.id)),
+  ]);
+  expect(undone.status).toBe('rejected');
+  expect(later).toMatchObject({ value: [{ status: 'refused', refusal: 'no-parent' }] });
+  expect(other).toMatchObject({ value: [{ status: 'applied' }] });
+  // With room again what was undone is taken, and what builds on it.
+  const chain = Array.from({ length: 6 }, () => newFinding(inspection.id)).map((finding, at, all) => ({
+    ...finding,
+    parent: at === 0 ? first.id : (all[at - 1]?.id ?? null),
+  }));
+  const answers = await Promise.all([first, ...chain].map(accept));
+  expect(answers.flat().map(({ status }) => status)).toEqual(Array(7).fill('applied'));
+  const before = await ledgerTables(context.engine);
+  expect(before['finding']).toHaveLength(8);
+  await workshop.pause();
+  expect(await tablesOf(workshop.folder)).toEqual(before);
+});
+
 test('a change the database will never keep is refused by itself; the others of its batch take effect', async () => {
   const workshop = await startWorkshop();
   await workshop.client.setUp(workshop.context.setupCode);

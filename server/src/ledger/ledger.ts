@@ -1,10 +1,10 @@
 import { errorCode } from '../errorCode';
 import type { OperationOutcome } from '@weskopos/contract';
-import { DatabaseError, type Engine } from '../db/engine';
+import { DatabaseError, type Engine, type Tx } from '../db/engine';
 import type { Asks, Change } from './change';
 import type { Journal } from './journal';
 import { replay, type Replay } from './replay';
-import { positionIn, settle, writeDown, type Writers } from './settle';
+import { positionIn, readAhead, settle, writeDown, type ReadAhead, type Writers } from './settle';
 
 /** The disk cannot take what has to be on it before it is acknowledged: nothing was taken, reading goes on. */
 export class StorageFull extends Error {}
@@ -39,8 +39,10 @@ export class Ledger {
   private draining = false;
   /** The journal may be ahead of the database: a commit gave no answer. */
   private behind = false;
-  /** Whether the last changes are in the database as far as the journal says them. */
+  /** Whether the last changes are in the database: what is judged behind them leans on it. */
   private committed = Promise.resolve(true);
+  /** Who comes next, with what was read ahead for them. */
+  private next: { readonly group: Waiting[]; readonly read: Promise<ReadAhead | undefined> | undefined } | null = null;
 
   constructor(private readonly ports: LedgerPorts) {}
 
@@ -77,9 +79,10 @@ export class Ledger {
   private async drain(): Promise<void> {
     this.draining = true;
     // Left only when nothing waits, and told in the same tick: a change in between would wait for ever.
-    while (this.waiting.length > 0) {
-      const group = this.nextGroup();
-      const done = this.turn.then(() => this.takeGroup(group));
+    while (this.next || this.waiting.length > 0) {
+      const { group, read } = this.next ?? { group: this.nextGroup(), read: undefined };
+      this.next = null;
+      const done = this.turn.then(async () => this.takeGroup(group, await read));
       this.turn = done;
       await done;
     }
@@ -96,7 +99,7 @@ export class Ledger {
    * All together; where one of them goes wrong each request for itself, so that it spoils no other's. Never rejects.
    * Requests are answered as soon as the journal is on disk: the commit that follows is before whatever is asked next.
    */
-  private async takeGroup(group: readonly Waiting[]): Promise<void> {
+  private async takeGroup(group: readonly Waiting[], read?: ReadAhead): Promise<void> {
     let answered = false;
     const answer = (outcomes: readonly OperationOutcome[]) => {
       answered = true;
@@ -104,10 +107,7 @@ export class Ledger {
       for (const { changes, resolve } of group) resolve(outcomes.slice(from, (from += changes.length)));
     };
     try {
-      await this.take(
-        group.flatMap(({ changes }) => changes),
-        answer,
-      );
+      await this.take(changesOf(group), answer, read);
     } catch (error) {
       // What is on disk took effect; the database gets it from there.
       if (answered) return;
@@ -138,21 +138,44 @@ export class Ledger {
     };
   }
 
-  /** @param durable hears what became of the changes as soon as it is on disk, mostly before this resolves */
+  /**
+   * @param durable hears what became of the changes as soon as it is on disk, mostly before this resolves
+   * @param read what was read ahead for them
+   */
   private async take(
     changes: readonly Change[],
     durable: (outcomes: readonly OperationOutcome[]) => void = () => undefined,
+    read?: ReadAhead,
   ): Promise<readonly OperationOutcome[]> {
     const { engine, journal, writers, asks } = this.ports;
+    const caughtUp = !this.behind;
+    this.forgetRead();
     if (this.behind) {
       await replay(engine, journal, writers, asks);
       this.behind = false;
     }
-    const attempt = this.attempt(changes, durable);
-    return attempt.catch((error: unknown) => {
+    try {
+      return await this.attempt(changes, durable, caughtUp ? read : undefined);
+    } catch (error) {
+      this.forgetRead();
+      // That it failed is known here, and need not be found out.
+      this.committed = Promise.resolve(true);
       if (!(error instanceof CommitBeforeFailed)) throw error;
       return this.take(changes, durable);
-    });
+    }
+  }
+
+  /** What was read ahead holds only right behind the changes it was read behind. */
+  private forgetRead(): void {
+    if (this.next) this.next = { group: this.next.group, read: undefined };
+  }
+
+  /** While the journal is being written the database reads what the next changes are judged by, behind these. */
+  private readNext(tx: Tx): void {
+    if (this.next || this.waiting.length === 0) return;
+    const group = this.nextGroup();
+    const read = readAhead(tx, changesOf(group), this.ports.writers).catch(() => undefined);
+    this.next = { group, read };
   }
 
   /**
@@ -162,6 +185,7 @@ export class Ledger {
   private async attempt(
     changes: readonly Change[],
     durable: (outcomes: readonly OperationOutcome[]) => void,
+    read: ReadAhead | undefined,
   ): Promise<readonly OperationOutcome[]> {
     const { engine, journal, writers, asks } = this.ports;
     const before = this.committed;
@@ -169,9 +193,10 @@ export class Ledger {
     let handOver: (outcomes: readonly OperationOutcome[]) => void = () => undefined;
     const handed = new Promise<readonly OperationOutcome[]>((resolve) => (handOver = resolve));
     const commit = engine.transaction(async (tx) => {
-      const { outcomes, lines } = await settle(tx, changes, writers, asks, journal.last);
+      const { outcomes, lines } = await settle(tx, changes, writers, asks, { behind: journal.last, read });
       if (!(await before)) throw new CommitBeforeFailed();
       if (lines.length === 0) return outcomes;
+      this.readNext(tx);
       await journal.append(lines).catch(asStorageFull);
       journalled = true;
       durable(outcomes);
@@ -182,7 +207,7 @@ export class Ledger {
       () => true,
       () => {
         this.behind ||= journalled;
-        return !journalled;
+        return false;
       },
     );
     const outcomes = await Promise.race([handed, commit]);
@@ -194,6 +219,7 @@ export class Ledger {
 /** What the changes were judged by did not come about: they are judged again once the database is at the journal's end. */
 class CommitBeforeFailed extends Error {}
 
+const changesOf = (group: readonly Waiting[]) => group.flatMap(({ changes }) => changes);
 const isOfData = (error: unknown) => error instanceof DatabaseError && error.isOfData;
 
 function asStorageFull(error: unknown): never {

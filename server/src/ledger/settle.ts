@@ -14,33 +14,47 @@ export interface Settled {
   readonly lines: readonly Line[];
 }
 
+/** What is read before changes are judged: what was answered before, and the facts of the first run. */
+export interface ReadAhead {
+  readonly answered: ReadonlyMap<string, Refusal | null>;
+  readonly facts: unknown;
+}
+
+/** Reads in one breath what {@link settle} begins with: most often there is one run, and nothing of it was answered before. */
+export async function readAhead(db: Tx, changes: readonly Change[], writers: Writers): Promise<ReadAhead> {
+  const [first] = runsOf(changes);
+  const [facts, answered] = await Promise.all([
+    first && factsOf(db, writerOf(writers, first[0]), first),
+    answersTo(db, changes),
+  ]);
+  return { facts, answered };
+}
+
 /**
  * Takes changes one after another inside a transaction: what was answered before is answered so again, the rest is judged
  * by what stands by then, and takes effect or is refused. An operation takes effect once, by its id.
  *
  * @param behind number of the journal line the lines will stand behind, to note the last of them as held; undefined
  *   where the caller does
+ * @param read what {@link readAhead} gave, where nothing has changed since
  */
 export async function settle(
   tx: Tx,
   changes: readonly Change[],
   writers: Writers,
   asks: Asks,
-  behind?: number,
+  { behind, read }: { readonly behind?: number; readonly read?: ReadAhead | undefined } = {},
 ): Promise<Settled> {
   const runs = runsOf(changes);
-  // Asked in one breath with the answers: most often there is one run, and nothing of it was answered before.
   const [first] = runs;
-  const [firstFacts, answered] = await Promise.all([
-    first && factsOf(tx, writerOf(writers, first[0]), first),
-    answersTo(tx, changes),
-  ]);
+  const ahead = read ?? (await readAhead(tx, changes, writers));
+  const answered = new Map(ahead.answered);
   const taking = new Taking(tx, asks);
   const outcomes: OperationOutcome[] = [];
   const written: Written[] = [];
   for (const run of runs) {
     const writer = writerOf(writers, run[0]);
-    const facts = run === first ? firstFacts : await factsOf(tx, writer, run);
+    const facts = run === first ? ahead.facts : await factsOf(tx, writer, run);
     for (const change of run) {
       const { id } = change.operation;
       const before = answered.get(id);

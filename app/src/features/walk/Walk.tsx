@@ -123,7 +123,7 @@ function WalkThrough({ found, at }: WalkThroughProps) {
                   background={background}
                   target={target}
                 />
-                <StepActsLine key={say.acts(step.id)} step={step} vehicle={vehicle} visit={visit} onEnds={toEnds} />
+                <StepActsLine key={`${step.id} acts`} step={step} vehicle={vehicle} visit={visit} onEnds={toEnds} />
                 {route ? <RouteLine route={route} current={step} axles={axles} onGo={onGo} onEnds={toEnds} /> : null}
                 <SyncLine />
               </View>

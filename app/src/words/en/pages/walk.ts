@@ -61,7 +61,6 @@ export const walk = {
   more: (part: number) => `${part} more`,
   toTheLooseEnds: (part: string) => `To the loose ends: ${part}`,
   positionOf: (part: number, length: number) => `${part} of ${length}`,
-  acts: (id: string) => `${id} acts`,
   thisVisitIsSignedSee: 'This visit is signed. See the report',
   advisoryOrFailByHand: 'advisory or fail by hand, and carry',
   typeTheFirstReading: 'type the first reading',
