@@ -18,7 +18,12 @@ interface Figures {
   readonly p99Ms: number;
 }
 
+/** Most requests one side is sent in a round. */
+const MOST = SECONDS * 6000;
+
 async function load(url: string, headers: Record<string, string>, body: () => string): Promise<Figures> {
+  // Made before the clock runs: what the sender does is nobody's saving.
+  const bodies = Array.from({ length: MOST }, body);
   const result = await autocannon({
     url,
     connections: CONNECTIONS,
@@ -27,7 +32,7 @@ async function load(url: string, headers: Record<string, string>, body: () => st
       {
         method: 'POST',
         headers: { 'content-type': 'application/json', ...headers },
-        setupRequest: (request) => ({ ...request, body: body() }),
+        setupRequest: (request) => ({ ...request, body: bodies.pop() ?? body() }),
       },
     ],
   });
