@@ -26,21 +26,9 @@ async function serve(): Promise<void> {
     parsers: { [TIMESTAMPTZ]: (text: string) => new Date(text).toISOString() },
   });
   const statements = new PreparedQueries(db);
-  const alone = async ({ kind, sql }: WorkerRequest): Promise<Result> => {
-    try {
-      if (kind === 'close') await db.close();
-      else {
-        await db.exec(sql);
-        await statements.forget();
-      }
-      return { rows: [] };
-    } catch (error) {
-      return { rows: [], error: failureOf(error) };
-    }
-  };
   const answer = async (requests: readonly WorkerRequest[]): Promise<void> => {
     for (const run of runsOf(requests)) {
-      const results = run[0].kind === 'query' ? await statements.run(run) : [await alone(run[0])];
+      const results = run[0].kind === 'query' ? await statements.run(run) : [await alone(run[0], db, statements)];
       port.postMessage(
         results.map(({ rows, error }, at): WorkerAnswer => {
           const id = run[at]?.id ?? NaN;
@@ -55,6 +43,20 @@ async function serve(): Promise<void> {
     turn = turn.then(() => answer(requests));
   });
   port.postMessage([{ id: 0, rows: [] }] satisfies WorkerAnswer[]);
+}
+
+/** A script, or the end: nothing shares its trip. */
+async function alone({ kind, sql }: WorkerRequest, db: PGlite, statements: PreparedQueries): Promise<Result> {
+  try {
+    if (kind === 'close') await db.close();
+    else {
+      await db.exec(sql);
+      await statements.forget();
+    }
+    return { rows: [] };
+  } catch (error) {
+    return { rows: [], error: failureOf(error) };
+  }
 }
 
 /** What of an error can be told over a thread's border. */
