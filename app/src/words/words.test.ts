@@ -29,6 +29,7 @@ import { stateSentence } from './stateSentence';
 import { gradeSentence, reasonSource } from './reasonSentence';
 import {
   amount,
+  dateWords,
   figure,
   meterWords,
   placeInitials,
@@ -382,5 +383,21 @@ describe('a state in a sentence', () => {
     expect(lookAgainSentence(age)).toContain('Look again by 21 Mar 2027');
     expect(shortWhen(age, 'km')).toBe('about Apr 2027');
     expect(shortWhen({ ...age, days: { low: 9, mid: null, high: null } }, 'km')).toBe('far off');
+  });
+});
+
+describe('a date is said as far as it is meant', () => {
+  const date = new Date(2027, 0, 3, 12);
+  test.each([
+    ['month', 'Jan'],
+    ['longMonth', 'January'],
+    ['year', '2027'],
+    ['dayAndMonth', '3 Jan'],
+    ['monthAndYear', 'Jan 2027'],
+    ['monthAndShortYear', 'Jan 27'],
+    ['longMonthAndYear', 'January 2027'],
+    ['whole', '3 Jan 2027'],
+  ] as const)('%s: %s', (part, said) => {
+    expect(dateWords(date, part)).toBe(said);
   });
 });

@@ -1,4 +1,5 @@
 import { PGlite } from '@electric-sql/pglite';
+import { runsOf } from '@weskopos/core/sums/runsOf';
 import { parentPort, workerData } from 'node:worker_threads';
 import { PreparedQueries, type DatabaseFailure, type Result, type Statement } from './preparedQueries';
 
@@ -27,7 +28,7 @@ async function serve(): Promise<void> {
   });
   const statements = new PreparedQueries(db);
   const answer = async (requests: readonly WorkerRequest[]): Promise<void> => {
-    for (const run of runsOf(requests)) {
+    for (const run of runsOf(requests, sharesTrip)) {
       const results = run[0].kind === 'query' ? await statements.run(run) : [await alone(run[0], db, statements)];
       port.postMessage(
         results.map(({ rows, error }, at): WorkerAnswer => {
@@ -65,15 +66,8 @@ function failureOf(error: unknown): DatabaseFailure {
   return { message, code, constraint };
 }
 
-/** Queries of one transaction next to each other; everything else by itself. */
-function runsOf(requests: readonly WorkerRequest[]): [WorkerRequest, ...WorkerRequest[]][] {
-  const runs: [WorkerRequest, ...WorkerRequest[]][] = [];
-  for (const request of requests) {
-    const last = runs.at(-1);
-    if (last && request.transaction !== null && last[0].transaction === request.transaction) last.push(request);
-    else runs.push([request]);
-  }
-  return runs;
-}
+/** Queries of one transaction share a trip; everything else goes by itself. */
+const sharesTrip = (first: WorkerRequest, { transaction }: WorkerRequest) =>
+  transaction !== null && first.transaction === transaction;
 
 void serve();

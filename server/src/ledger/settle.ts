@@ -1,3 +1,4 @@
+import { runsOf } from '@weskopos/core/sums/runsOf';
 import type { OperationOutcome, Refusal } from '@weskopos/contract';
 import type { Queries, Tx } from '../db/engine';
 import type { Asks, Change, Line, Outcome, Taken, Writer } from './change';
@@ -22,7 +23,7 @@ export interface ReadAhead {
 
 /** Reads in one breath what {@link settle} begins with: most often there is one run, and nothing of it was answered before. */
 export async function readAhead(db: Tx, changes: readonly Change[], writers: Writers): Promise<ReadAhead> {
-  const [first] = runsOf(changes);
+  const [first] = runsOf(changes, ofOneKind);
   const [facts, answered] = await Promise.all([
     first && factsOf(db, writerOf(writers, first[0]), first),
     answersTo(db, changes),
@@ -45,7 +46,7 @@ export async function settle(
   asks: Asks,
   { behind, read }: { readonly behind?: number; readonly read?: ReadAhead | undefined } = {},
 ): Promise<Settled> {
-  const runs = runsOf(changes);
+  const runs = runsOf(changes, ofOneKind);
   const [first] = runs;
   const ahead = read ?? (await readAhead(tx, changes, writers));
   const answered = new Map(ahead.answered);
@@ -127,20 +128,11 @@ class Taking {
 
 const bodyOf = ({ operation }: Change): unknown => operation.body;
 
-/** Changes of one kind next to each other. */
-function runsOf<C extends Change>(changes: readonly C[]): [C, ...C[]][] {
-  const runs: [C, ...C[]][] = [];
-  for (const change of changes) {
-    const last = runs.at(-1);
-    if (last?.[0].operation.kind === change.operation.kind) last.push(change);
-    else runs.push([change]);
-  }
-  return runs;
-}
+const ofOneKind = (first: Change, { operation }: Change) => first.operation.kind === operation.kind;
 
 /** Repeats what took effect once, as it did then: nothing is judged. */
 export async function repeat(tx: Tx, lines: readonly Required<Line>[], writers: Writers): Promise<void> {
-  for (const run of runsOf(lines)) {
+  for (const run of runsOf(lines, ofOneKind)) {
     const writer = writerOf(writers, run[0]);
     if (writer.together)
       await writer.together.effect(
