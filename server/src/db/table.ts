@@ -147,7 +147,7 @@ async function insertRows(
   const names = columns.map(({ column }) => column).join(', ');
   const typed = columns.map(({ column, type }) => `${column} ${type}`).join(', ');
   await tx.query(
-    `insert into ${table} (${names}) select ${names} from jsonb_to_recordset($1::jsonb) as r (${typed})${onConflict}`,
+    `insert into ${table} (${names}) select ${names} from json_to_recordset($1::json) as r (${typed})${onConflict}`,
     [JSON.stringify(rows)],
   );
 }

@@ -25,7 +25,7 @@ export const putAct: Writer<Act> = {
       `select i.signed_at, exists (select 1 from act where id = $2::uuid) as there,
          (select kind from act where id = $3::uuid and inspection_id = i.id) as target,
          (select role from person where id = $4::uuid) as role
-       from inspection i where i.id = $1::uuid for share of i`,
+       from inspection i where i.id = $1::uuid`,
       [act.inspectionId, act.id, refers, change.by],
     );
     if (!facts) return refused('no-inspection');

@@ -39,7 +39,7 @@ export const putFinding: Writer<Finding, Outcome, Facts> = {
 async function factsOf(db: Queries, findings: readonly Finding[]): Promise<Facts> {
   const asksVisits = db.query<VisitRow>(
     `select i.id, i.signed_at, v.axles from inspection i join vehicle v on v.id = i.vehicle_id
-     where i.id = any(array(select jsonb_array_elements_text($1::jsonb)::uuid)) for share of i`,
+     where i.id = any(array(select jsonb_array_elements_text($1::jsonb)::uuid))`,
     [JSON.stringify([...new Set(findings.map(({ inspectionId }) => inspectionId))])],
   );
   const asksEntries = db.query<EntryRow>(

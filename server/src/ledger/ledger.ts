@@ -1,10 +1,10 @@
 import { errorCode } from '../errorCode';
 import type { OperationOutcome } from '@weskopos/contract';
-import { DatabaseError, type Engine, type Tx } from '../db/engine';
+import { DatabaseError, type Engine } from '../db/engine';
 import type { Asks, Change } from './change';
 import type { Journal } from './journal';
 import { replay, type Replay } from './replay';
-import { positionIn, readAhead, settle, writeDown, type ReadAhead, type Writers } from './settle';
+import { positionIn, settle, writeDown, type Writers } from './settle';
 
 /** The disk cannot take what has to be on it before it is acknowledged: nothing was taken, reading goes on. */
 export class StorageFull extends Error {}
@@ -17,21 +17,27 @@ export interface LedgerPorts {
   readonly asks: Asks;
 }
 
+/** A request with its changes, until it is answered. */
 interface Waiting {
   readonly changes: readonly Change[];
   readonly resolve: (outcomes: readonly OperationOutcome[]) => void;
   readonly reject: (error: unknown) => void;
 }
+/** Requests that are judged together and share their place in the journal. */
+type Group = readonly Waiting[];
 
-/** Changes that share one transaction and one fsync at the most. */
+/** Changes that are judged together and share one fsync at the most. */
 const MOST_TOGETHER = 200;
+/** Groups that share one transaction at the most: who reads waits until it ends. */
+const MOST_GROUPS = 6;
 /** What a full, read-only or failing disk says. */
 const DISK_CODES = ['ENOSPC', 'EDQUOT', 'EROFS', 'EIO', 'EFBIG'];
 
 /**
  * Takes changes in order: each is judged, takes effect and has its line in the journal in one turn, so that the journal
  * is what took effect in the order it took effect. The database commits only after the journal is on disk: it never holds
- * what the journal does not. Who waits together shares one transaction and one fsync.
+ * what the journal does not. Who waits together shares one fsync, and who comes while it runs is judged meanwhile, in the
+ * same transaction.
  */
 export class Ledger {
   private waiting: Waiting[] = [];
@@ -39,10 +45,6 @@ export class Ledger {
   private draining = false;
   /** The journal may be ahead of the database: a commit gave no answer. */
   private behind = false;
-  /** Whether the last changes are in the database: what is judged behind them leans on it. */
-  private committed = Promise.resolve(true);
-  /** Who comes next, with what was read ahead for them. */
-  private next: { readonly group: Waiting[]; readonly read: Promise<ReadAhead | undefined> | undefined } | null = null;
 
   constructor(private readonly ports: LedgerPorts) {}
 
@@ -73,60 +75,55 @@ export class Ledger {
   /** Resolves when nothing waits any more. */
   async idle(): Promise<void> {
     while (this.draining) await this.turn;
-    await this.committed;
   }
 
   private async drain(): Promise<void> {
     this.draining = true;
     // Left only when nothing waits, and told in the same tick: a change in between would wait for ever.
-    while (this.next || this.waiting.length > 0) {
-      const { group, read } = this.next ?? { group: this.nextGroup(), read: undefined };
-      this.next = null;
-      const done = this.turn.then(async () => this.takeGroup(group, await read));
+    while (this.waiting.length > 0) {
+      const done = this.turn.then(() => this.takeWaiting());
       this.turn = done;
       await done;
     }
     this.draining = false;
   }
 
-  private nextGroup(): Waiting[] {
+  private nextGroup(): Group {
     let count = 0;
     const most = this.waiting.findIndex(({ changes }) => (count += changes.length) > MOST_TOGETHER);
     return this.waiting.splice(0, most < 0 ? this.waiting.length : Math.max(1, most));
   }
 
-  /**
-   * All together; where one of them goes wrong each request for itself, so that it spoils no other's. Never rejects.
-   * Requests are answered as soon as the journal is on disk: the commit that follows is before whatever is asked next.
-   */
-  private async takeGroup(group: readonly Waiting[], read?: ReadAhead): Promise<void> {
-    let answered = false;
-    const answer = (outcomes: readonly OperationOutcome[]) => {
-      answered = true;
-      let from = 0;
-      for (const { changes, resolve } of group) resolve(outcomes.slice(from, (from += changes.length)));
+  /** Who waits, together; where one goes wrong each request for itself, so that it spoils no other's. Never rejects. */
+  private async takeWaiting(): Promise<void> {
+    const open = new Set<Waiting>();
+    let groups = 0;
+    const next = (): Group => {
+      if (groups === MOST_GROUPS || this.waiting.length === 0) return [];
+      groups += 1;
+      return this.nextGroup().map((request) => untilAnswered(request, open));
     };
+    // What is on disk took effect and is answered; the database gets it from there, now or before the next change.
+    await this.take(next).catch(() => this.catchUp().catch(() => undefined));
+    for (const request of open) await this.takeAlone(request);
+  }
+
+  private async takeAlone({ changes, resolve, reject }: Waiting): Promise<void> {
     try {
-      await this.take(changesOf(group), answer, read);
+      resolve(await this.takeOnly(changes).catch(this.orOneByOne(changes)));
     } catch (error) {
-      // What is on disk took effect; the database gets it from there.
-      if (answered) return;
-      const [first, ...others] = group;
-      if (others.length > 0) for (const one of group) await this.takeGroup([one]);
-      else if (first) await this.takeOneByOne(first, error);
+      reject(error);
     }
   }
 
   /** A change the database will never keep is refused by itself; what fails otherwise fails the request. */
-  private async takeOneByOne({ changes, resolve, reject }: Waiting, error: unknown): Promise<void> {
-    if (!isOfData(error)) return reject(error);
-    const outcomes: OperationOutcome[] = [];
-    try {
-      for (const change of changes) outcomes.push(...(await this.take([change]).catch(this.orRefuse(change))));
-      resolve(outcomes);
-    } catch (worse) {
-      reject(worse);
-    }
+  private orOneByOne(changes: readonly Change[]) {
+    return async (error: unknown): Promise<OperationOutcome[]> => {
+      if (!isOfData(error)) throw error;
+      const outcomes: OperationOutcome[] = [];
+      for (const change of changes) outcomes.push(...(await this.takeOnly([change]).catch(this.orRefuse(change))));
+      return outcomes;
+    };
   }
 
   private orRefuse(change: Change) {
@@ -138,88 +135,85 @@ export class Ledger {
     };
   }
 
-  /**
-   * @param durable hears what became of the changes as soon as it is on disk, mostly before this resolves
-   * @param read what was read ahead for them
-   */
-  private async take(
-    changes: readonly Change[],
-    durable: (outcomes: readonly OperationOutcome[]) => void = () => undefined,
-    read?: ReadAhead,
-  ): Promise<readonly OperationOutcome[]> {
-    const { engine, journal, writers, asks } = this.ports;
-    const caughtUp = !this.behind;
-    this.forgetRead();
-    if (this.behind) {
-      await replay(engine, journal, writers, asks);
-      this.behind = false;
-    }
-    try {
-      return await this.attempt(changes, durable, caughtUp ? read : undefined);
-    } catch (error) {
-      this.forgetRead();
-      // That it failed is known here, and need not be found out.
-      this.committed = Promise.resolve(true);
-      if (!(error instanceof CommitBeforeFailed)) throw error;
-      return this.take(changes, durable);
-    }
-  }
-
-  /** What was read ahead holds only right behind the changes it was read behind. */
-  private forgetRead(): void {
-    if (this.next) this.next = { group: this.next.group, read: undefined };
-  }
-
-  /** While the journal is being written the database reads what the next changes are judged by, behind these. */
-  private readNext(tx: Tx): void {
-    if (this.next || this.waiting.length === 0) return;
-    const group = this.nextGroup();
-    const read = readAhead(tx, changesOf(group), this.ports.writers).catch(() => undefined);
-    this.next = { group, read };
-  }
-
-  /**
-   * Resolves when the commit is asked for, where the journal says what took effect: the next changes are judged behind
-   * it, and wait for it before they are written.
-   */
-  private async attempt(
-    changes: readonly Change[],
-    durable: (outcomes: readonly OperationOutcome[]) => void,
-    read: ReadAhead | undefined,
-  ): Promise<readonly OperationOutcome[]> {
-    const { engine, journal, writers, asks } = this.ports;
-    const before = this.committed;
-    let journalled = false;
-    let handOver: (outcomes: readonly OperationOutcome[]) => void = () => undefined;
-    const handed = new Promise<readonly OperationOutcome[]>((resolve) => (handOver = resolve));
-    const commit = engine.transaction(async (tx) => {
-      const { outcomes, lines } = await settle(tx, changes, writers, asks, { behind: journal.last, read });
-      if (!(await before)) throw new CommitBeforeFailed();
-      if (lines.length === 0) return outcomes;
-      this.readNext(tx);
-      await journal.append(lines).catch(asStorageFull);
-      journalled = true;
-      durable(outcomes);
-      handOver(outcomes);
-      return outcomes;
+  private takeOnly(changes: readonly Change[]): Promise<readonly OperationOutcome[]> {
+    return new Promise((resolve, reject) => {
+      const groups: Group[] = [[{ changes, resolve, reject }]];
+      this.take(() => groups.shift() ?? []).catch(reject);
     });
-    this.committed = commit.then(
-      () => true,
-      () => {
-        this.behind ||= journalled;
-        return false;
-      },
-    );
-    const outcomes = await Promise.race([handed, commit]);
-    if (!journalled) durable(outcomes);
-    return outcomes;
+  }
+
+  /**
+   * Takes group after group in one transaction until there is none: while the lines of one are written to the journal
+   * the next is judged behind it. Each request is answered as soon as its lines are on disk: the commit that follows is
+   * before whatever is asked next. Rejects with what went wrong first; who was not answered by then is to be taken again.
+   */
+  private async take(next: () => Group): Promise<void> {
+    const { engine, journal, writers, asks } = this.ports;
+    await this.catchUp();
+    const first = journal.last;
+    const onCommit: (() => void)[] = [];
+    try {
+      await engine.transaction(async (tx) => {
+        let [written, position]: [Promise<void>, number] = [Promise.resolve(), first];
+        try {
+          for await (const group of groupsFrom(next, () => written)) {
+            const { outcomes, lines } = await settle(tx, changesOf(group), writers, asks, position);
+            position += lines.length;
+            await written;
+            const answer = () => answerAll(group, outcomes);
+            if (lines.length === 0) onCommit.push(answer);
+            else written = journal.append(lines).then(answer, asStorageFull);
+            // Waited for in the end; until then a failure is no unhandled one.
+            written.catch(() => undefined);
+          }
+        } finally {
+          await written;
+        }
+      });
+    } catch (error) {
+      this.behind ||= journal.last > first;
+      throw error;
+    }
+    for (const answer of onCommit) answer();
+  }
+
+  private async catchUp(): Promise<void> {
+    const { engine, journal, writers, asks } = this.ports;
+    if (this.behind) await replay(engine, journal, writers, asks);
+    this.behind = false;
   }
 }
 
-/** What the changes were judged by did not come about: they are judged again once the database is at the journal's end. */
-class CommitBeforeFailed extends Error {}
+/** Groups until there is none left once what is being written is on disk: who comes meanwhile still belongs. */
+async function* groupsFrom(next: () => Group, written: () => Promise<void>): AsyncGenerator<Group> {
+  for (;;) {
+    let group = next();
+    if (group.length === 0) {
+      await written();
+      group = next();
+    }
+    if (group.length === 0) return;
+    yield group;
+  }
+}
 
-const changesOf = (group: readonly Waiting[]) => group.flatMap(({ changes }) => changes);
+/** The request, kept in `open` until it is answered. */
+function untilAnswered(request: Waiting, open: Set<Waiting>): Waiting {
+  open.add(request);
+  const resolve: Waiting['resolve'] = (outcomes) => {
+    open.delete(request);
+    request.resolve(outcomes);
+  };
+  return { ...request, resolve };
+}
+
+/** Gives each request of a group its part of the outcomes. */
+function answerAll(group: Group, outcomes: readonly OperationOutcome[]): void {
+  let from = 0;
+  for (const { changes, resolve } of group) resolve(outcomes.slice(from, (from += changes.length)));
+}
+
+const changesOf = (group: Group) => group.flatMap(({ changes }) => changes);
 const isOfData = (error: unknown) => error instanceof DatabaseError && error.isOfData;
 
 function asStorageFull(error: unknown): never {

@@ -15,47 +15,33 @@ export interface Settled {
   readonly lines: readonly Line[];
 }
 
-/** What is read before changes are judged: what was answered before, and the facts of the first run. */
-export interface ReadAhead {
-  readonly answered: ReadonlyMap<string, Refusal | null>;
-  readonly facts: unknown;
-}
-
-/** Reads in one breath what {@link settle} begins with: most often there is one run, and nothing of it was answered before. */
-export async function readAhead(db: Tx, changes: readonly Change[], writers: Writers): Promise<ReadAhead> {
-  const [first] = runsOf(changes, ofOneKind);
-  const [facts, answered] = await Promise.all([
-    first && factsOf(db, writerOf(writers, first[0]), first),
-    answersTo(db, changes),
-  ]);
-  return { facts, answered };
-}
-
 /**
  * Takes changes one after another inside a transaction: what was answered before is answered so again, the rest is judged
  * by what stands by then, and takes effect or is refused. An operation takes effect once, by its id.
  *
  * @param behind number of the journal line the lines will stand behind, to note the last of them as held; undefined
  *   where the caller does
- * @param read what {@link readAhead} gave, where nothing has changed since
  */
 export async function settle(
   tx: Tx,
   changes: readonly Change[],
   writers: Writers,
   asks: Asks,
-  { behind, read }: { readonly behind?: number; readonly read?: ReadAhead | undefined } = {},
+  behind?: number,
 ): Promise<Settled> {
   const runs = runsOf(changes, ofOneKind);
   const [first] = runs;
-  const ahead = read ?? (await readAhead(tx, changes, writers));
-  const answered = new Map(ahead.answered);
+  // Most often there is one run, and nothing of it was answered before: both are asked for in one breath.
+  const [firstFacts, answered] = await Promise.all([
+    first && factsOf(tx, writerOf(writers, first[0]), first),
+    answersTo(tx, changes),
+  ]);
   const taking = new Taking(tx, asks);
   const outcomes: OperationOutcome[] = [];
   const written: Written[] = [];
   for (const run of runs) {
     const writer = writerOf(writers, run[0]);
-    const facts = run === first ? ahead.facts : await factsOf(tx, writer, run);
+    const facts = run === first ? firstFacts : await factsOf(tx, writer, run);
     for (const change of run) {
       const { id } = change.operation;
       const before = answered.get(id);
@@ -176,7 +162,7 @@ export async function writeDown(tx: Tx, written: readonly Written[]): Promise<vo
   });
   await tx.query(
     `insert into operation (id, kind, person_id, device, made_at, received_at, refusal)
-     select * from jsonb_to_recordset($1::jsonb)
+     select * from json_to_recordset($1::json)
        as r (id uuid, kind text, person_id uuid, device text, made_at timestamptz, received_at timestamptz, refusal text)`,
     [JSON.stringify(rows)],
   );
