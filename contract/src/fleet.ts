@@ -12,7 +12,7 @@ import {
   type LeakSpot,
 } from '@weskopos/core';
 import { z } from 'zod';
-import { idSchema, instantSchema } from './records/shapes';
+import { idSchema, instantSchema, placeSchema } from './records/shapes';
 import { rangeSchema } from './trend';
 
 const shiftsSchema = z.record(z.string(), z.object({ mean: z.number(), variance: z.number() }));
@@ -50,14 +50,14 @@ export const changeNoteSchema: z.ZodType<ChangeNote> = z.discriminatedUnion('kin
   z.object({
     kind: z.literal('wear'),
     measure: z.enum(MEASURE_CODES),
-    places: z.array(z.string()),
+    places: z.array(placeSchema),
     factor: z.number(),
     since: z.string(),
     sureness: z.number(),
   }),
   z.object({
     kind: z.literal('pressure'),
-    place: z.string(),
+    place: placeSchema,
     kpaPerMonth: z.number(),
     since: z.string(),
     sureness: z.number(),
@@ -84,7 +84,7 @@ export const leakSpotSchema: z.ZodType<LeakSpot> = z.object({
 export const boardPartSchema = z.object({
   key: z.string(),
   point: z.enum(POINT_CODES),
-  place: z.string(),
+  place: placeSchema,
   spot: z.enum(SPOTS),
   measure: z.enum(MEASURE_CODES),
   /** What is ordered for it: a tyre size, else empty. */

@@ -1,6 +1,6 @@
 import { BASES, GRADES, MEASURE_CODES, POINT_CODES, SPOTS, SYSTEMS, type Forecast, type Series } from '@weskopos/core';
 import { z } from 'zod';
-import { instantSchema, idSchema } from './records/shapes';
+import { instantSchema, idSchema, placeSchema } from './records/shapes';
 
 const seriesReadingSchema = z.object({
   inspectionId: idSchema,
@@ -16,7 +16,7 @@ const seriesReadingSchema = z.object({
 const seriesSchema: z.ZodType<Series> = z.object({
   key: z.string(),
   point: z.enum(POINT_CODES),
-  place: z.string(),
+  place: placeSchema,
   spot: z.enum(SPOTS),
   measure: z.enum(MEASURE_CODES),
   readings: z.array(seriesReadingSchema),

@@ -88,17 +88,24 @@ export {
   tyresAtHub,
   type Axle,
   type MeterUnit,
+  AXLE_NUMBERS,
+  type Hub,
   type Place,
   type Vehicle,
   type VehicleClass,
 } from './vehicle/vehicle';
 export {
-  PLACE_PATTERN,
-  WHEEL_PATTERN,
+  axlePlaceOf,
+  hubOf,
+  isPlace,
+  isWheel,
+  placeOf,
   hasPlace,
   isPlaceOf,
   parsePlace,
   type ParsedPlace,
+  type Seat,
+  type Wheel,
   type Repeats,
 } from './vehicle/place';
 export { JOB_CODES, jobKey, type Job, type JobCode } from './vehicle/jobs';

@@ -1,4 +1,4 @@
-import { USUAL_MAKE_UP, type Axle, type Vehicle } from '@weskopos/core';
+import { USUAL_MAKE_UP, type Axle, type Vehicle, type Place } from '@weskopos/core';
 import { axle, front, frontAxle, spec, weep, type Renewal, type Story, type StoryVisit } from './world';
 
 /** The rest of the fleet: three years of brief looks, a full inspection a year, parts that wore out and were renewed. */
@@ -95,7 +95,7 @@ function renewals(of: Story): Renewal[] {
   for (const part of ['tyre', 'pads'] as const)
     for (const [n, places] of [['1L', '1R'] as const, ['2L', '2R'] as const].entries()) {
       const dual = of.vehicle.axles[n]?.dual === true && part === 'tyre';
-      const seats = dual ? places.flatMap((place) => [`${place}o`, `${place}i`]) : [...places];
+      const seats = dual ? places.flatMap((place): Place[] => [`${place}o`, `${place}i`]) : [...places];
       const truth = part === 'tyre' ? of.tread(places[0]) : of.pad(places[0], 'inner');
       let [fresh, fittedKm] = [truth.fresh, truth.fittedKm];
       for (const { km, daysAgo } of of.visits) {

@@ -21,6 +21,7 @@ import {
   type Reading,
   type Rules,
   type Spot,
+  type Place,
 } from '@weskopos/core';
 import { gaugeReads, healthAt, randomUuid, wornTo, type WearTruth } from '@weskopos/core/simulated';
 import type { Operation } from '@weskopos/contract';
@@ -274,7 +275,7 @@ function truthOf(
 }
 
 /** How a part wears that was put on new since, if one was. */
-function renewedTruth(story: Story, part: 'tyre' | 'pads', place: string, km: number, truth: WearTruth): WearTruth {
+function renewedTruth(story: Story, part: 'tyre' | 'pads', place: Place, km: number, truth: WearTruth): WearTruth {
   const first = story.visits[0]?.km ?? 0;
   const last = story.renewed?.findLast(
     (one) => one.part === part && one.places.includes(place) && one.km - first <= km,
@@ -284,15 +285,17 @@ function renewedTruth(story: Story, part: 'tyre' | 'pads', place: string, km: nu
 }
 
 /** Tread of the tyre that sits at a place now: worn where it sat, at the rate of each place. */
-function treadAt(story: Story, place: string, km: number): number {
+function treadAt(story: Story, place: Place, km: number): number {
   const first = story.visits[0]?.km ?? 0;
   const turns = (story.rotations ?? []).filter((turn) => turn.km - first <= km);
   if (turns.length === 0) return wornTo(renewedTruth(story, 'tyre', place, km, story.tread(place)), km);
-  let [seat, until, lost] = [place, km, 0];
+  let [seat, until, lost]: [Place, number, number] = [place, km, 0];
   for (const turn of [...turns].reverse()) {
     const truth = story.tread(seat);
     lost += wornTo(truth, turn.km - first) - wornTo(truth, until);
-    [seat, until] = [turn.moves.find(({ to }) => to === seat)?.from ?? seat, turn.km - first];
+    const from = turn.moves.find(({ to }) => to === seat)?.from;
+    // The spare wore nowhere.
+    [seat, until] = [from === undefined || from === 'spare' ? seat : from, turn.km - first];
   }
   return wornTo(story.tread(seat), until) - lost;
 }

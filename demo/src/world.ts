@@ -10,6 +10,8 @@ import {
   type SpecSheet,
   type Vehicle,
   type Word,
+  type Place,
+  type Wheel,
 } from '@weskopos/core';
 import type { BatteryTruth, WearTruth } from '@weskopos/core/simulated';
 import type { DrawnSubject } from './drawPhoto';
@@ -49,7 +51,7 @@ export interface StoryVisit {
 /** A part renewed in the demo's story. */
 export interface Renewal {
   readonly part: 'tyre' | 'pads';
-  readonly places: readonly string[];
+  readonly places: readonly Place[];
   readonly km: number;
   readonly fresh: number;
   readonly told: boolean;
@@ -59,9 +61,9 @@ export interface Renewal {
 export interface Story {
   readonly vehicle: Omit<Vehicle, 'id'>;
   /** Wear by place, distances from the first visit. Tread is the centre; the edges follow from it. */
-  readonly tread: (place: string) => WearTruth;
-  readonly pad: (place: string, side: 'outer' | 'inner') => WearTruth;
-  readonly pressureKpa: (place: string, visit: number) => number;
+  readonly tread: (place: Place) => WearTruth;
+  readonly pad: (place: Place, side: 'outer' | 'inner') => WearTruth;
+  readonly pressureKpa: (place: Place, visit: number) => number;
   readonly visits: readonly StoryVisit[];
   readonly template: string;
   /** Age of its battery today, months, and how it fades; else one in good health. */
@@ -73,7 +75,7 @@ export interface Story {
   /** Tyres that changed places, by the meter. */
   readonly rotations?: readonly {
     readonly km: number;
-    readonly moves: readonly { readonly from: string; readonly to: string }[];
+    readonly moves: readonly { readonly from: Wheel; readonly to: Wheel }[];
   }[];
   /** What was written down between visits, by days ago. */
   readonly log?: readonly (readonly [daysAgo: number, meter: number, entry: LifeEntryContent])[];
@@ -116,7 +118,7 @@ export const spec = (change: Partial<SpecSheet>): SpecSheet => ({
   parts: [{ part: 'Oil filter', number: 'TH 1042' }],
   ...change,
 });
-export const front = (place: string) => place.startsWith('1');
+export const front = (place: Place) => place.startsWith('1');
 
 const FRONT_TO_REAR = [
   { from: '1L', to: '2L' },

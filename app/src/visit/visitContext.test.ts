@@ -1,7 +1,7 @@
 /** @jest-environment node */
 import type { Life, Visit } from '@weskopos/contract';
 import { CAR, findingOf, inspectionOf, readingOf, rulesWith } from '@weskopos/core/tests/builders';
-import { gradePoint, nextFinding, pointKey } from '@weskopos/core';
+import { gradePoint, nextFinding, pointKey, type Place } from '@weskopos/core';
 import { canPutRight, gradingOf, historyOf, partnerOf, withDraft } from './visitContext';
 
 const ref = { point: 'pad.inner', place: '1L' } as const;
@@ -66,7 +66,7 @@ test('a recent look may be carried, one of the template that carries nothing may
 });
 
 test('what is put right on the spot, and whose partner it is', () => {
-  const at = (point: 'oil.level' | 'tyre.pressure' | 'tyre.tread', place: string) => canPutRight({ point, place });
+  const at = (point: 'oil.level' | 'tyre.pressure' | 'tyre.tread', place: Place) => canPutRight({ point, place });
   expect([at('oil.level', ''), at('tyre.pressure', '1L'), at('tyre.tread', '1L')]).toEqual([true, true, false]);
   const outer = findingOf('pad.outer', '1L');
   const withOuter = { history, grading: { ...grading, standing: new Map([['pad.outer@1L', outer]]) } };

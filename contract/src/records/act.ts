@@ -9,6 +9,7 @@ import {
   WAIT_RANGE_S,
   type Act,
   type EndProof,
+  type Place,
 } from '@weskopos/core';
 import { z } from 'zod';
 import { idSchema, instantSchema, placeSchema, textSchema } from './shapes';
@@ -76,7 +77,7 @@ export interface FlatAct extends Partial<EndProof> {
   readonly refers: string | null;
   /** The state change, the gate's question, the kind of end or wait. */
   readonly subject: string | null;
-  readonly place: string;
+  readonly place: Place;
   readonly answer: boolean | null;
   readonly reason: string | null;
   readonly lengthS: number | null;
@@ -86,7 +87,7 @@ export interface FlatAct extends Partial<EndProof> {
 export function flatAct(act: Act): FlatAct {
   const { id, inspectionId, kind, at } = act;
   const common = { id, inspectionId, kind, at };
-  const nothing = { refers: null, subject: null, place: '', answer: null, reason: null, lengthS: null };
+  const nothing = { refers: null, subject: null, place: '', answer: null, reason: null, lengthS: null } as const;
   const silent = { ...NO_PROOF, ...common, ...nothing };
   switch (act.kind) {
     case 'state':

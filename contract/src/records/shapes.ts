@@ -1,4 +1,4 @@
-import { JOB_CODES, PLACE_PATTERN, WHEEL_PATTERN, type Job } from '@weskopos/core';
+import { JOB_CODES, isPlace, isWheel, type Job } from '@weskopos/core';
 import { z } from 'zod';
 
 /** UUID made on the device, any version; one spelling, so that what names it finds it. */
@@ -26,11 +26,11 @@ export function textSchema(most: number) {
 }
 
 /** A place on the vehicle: axle from the front and side, outer or inner of dual wheels; an axle alone, or nothing. */
-export const placeSchema = z.string().regex(PLACE_PATTERN, 'a place such as 1L, 2Ro or 2, or none');
+export const placeSchema = z.string().refine(isPlace, 'a place such as 1L, 2Ro or 2, or none');
 
 /** A counted version; at most what a 32-bit integer column holds. */
 export const versionSchema = z.number().int().min(0).max(2_147_483_647);
-export const wheelSchema = z.string().regex(WHEEL_PATTERN, 'a wheel such as 1L, or the spare');
+export const wheelSchema = z.string().refine(isWheel, 'a wheel such as 1L, or the spare');
 
 /** A job by its code; one of the workshop's own by its name. */
 export const jobSchema = z

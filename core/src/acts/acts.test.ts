@@ -1,3 +1,4 @@
+import type { Place } from '../vehicle/vehicle';
 import fc from 'fast-check';
 import { USUAL_HOUSE_RULES } from '../house/houseRules';
 import { gradePoint } from '../grading/gradePoint';
@@ -301,7 +302,7 @@ test('the oil service is told by its acts, step after step, and nothing is run o
 
 describe('what a step of the walk asks to be done first', () => {
   const arrival = { state: 'cold', startedAt: new Date(START).toISOString() } as const;
-  const asked = (point: PointRef['point'], place: string, acts: readonly Act[] = []) =>
+  const asked = (point: PointRef['point'], place: Place, acts: readonly Act[] = []) =>
     stepActs([{ point, place }], vehicleState(arrival, acts, Infinity), openEnds(acts));
 
   test('what is opened to read it, until it lies open', () => {

@@ -1,8 +1,9 @@
+import { hubOf } from '../vehicle/place';
 import { cataloguePoint } from '../catalogue/catalogue';
 import type { MeasureCode } from '../catalogue/measures';
 import type { Need } from '../catalogue/points/point';
 import type { PointRef } from '../inspection/pointRef';
-import type { Place } from '../vehicle/vehicle';
+import type { Place, Hub } from '../vehicle/vehicle';
 import type { StateChange } from './act';
 import type { EndKind } from './endKinds';
 import type { LooseEnd } from './looseEnds';
@@ -36,7 +37,7 @@ export function stepActs(
 ): StepAct[] {
   const acts = points.flatMap(({ point, place }) => {
     const { needs, measures } = cataloguePoint(point);
-    const hub = place.slice(0, 2);
+    const hub = hubOf(place);
     const caps = measures.flatMap(({ measure }) => CAP_OF[measure] ?? []);
     return [
       ...needs.flatMap((need) => doneFor(need, state, hub)),
@@ -50,12 +51,12 @@ export function stepActs(
   );
 }
 
-function doneFor(need: Need, state: VehicleState, hub: Place): StepAct[] {
+function doneFor(need: Need, state: VehicleState, hub: Hub | null): StepAct[] {
   switch (need) {
     case 'tray-off':
       return state.trayOff === true ? [] : [{ kind: 'open', end: 'tray', place: '' }];
     case 'wheel-off':
-      return state.wheelsOff.includes(hub) ? [] : [{ kind: 'open', end: 'wheel', place: hub }];
+      return hub === null || state.wheelsOff.includes(hub) ? [] : [{ kind: 'open', end: 'wheel', place: hub }];
     case 'wheel-hanging':
       return state.lifted === true ? [] : [{ kind: 'state', change: 'lift-up' }];
     case 'ground':

@@ -1,3 +1,4 @@
+import type { Place } from '../vehicle/vehicle';
 import fc from 'fast-check';
 import { batteryHealth, stateOfCharge } from './battery';
 import { boilingFromWater } from './brakeFluidBoiling';
@@ -266,7 +267,7 @@ describe('part left', () => {
 });
 
 describe('season or leak', () => {
-  const tyre = (place: string, nowKpa: number, change: Partial<TyrePressure> = {}): TyrePressure => ({
+  const tyre = (place: Place, nowKpa: number, change: Partial<TyrePressure> = {}): TyrePressure => ({
     place,
     beforeKpa: 240,
     beforeC: 20,
@@ -278,7 +279,7 @@ describe('season or leak', () => {
   const verdicts = (tyres: TyrePressure[]) => seasonOrLeak(tyres, 61, 2).map(({ verdict }) => verdict);
 
   test('all four down by what the cold explains is the season', () => {
-    const tyres = ['1L', '1R', '2R', '2L'].map((place) => tyre(place, 217));
+    const tyres = (['1L', '1R', '2R', '2L'] as const).map((place) => tyre(place, 217));
     expect(verdicts(tyres)).toEqual(Array(4).fill('with-the-others'));
     expect(seasonOrLeak(tyres, 61, 2)[0]?.bySeasonKpa).toBeCloseTo(-23.3, 1);
   });

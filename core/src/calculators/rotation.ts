@@ -22,7 +22,7 @@ export const ROTATION_PATTERNS = ['same-side', 'forward-cross', 'rearward-cross'
 /** A way to move tyres round, by its code. */
 export type RotationPattern = (typeof ROTATION_PATTERNS)[number];
 /** Where the tyre that goes to each corner comes from. */
-export type RotationMoves = Readonly<Record<Corner, Corner | 'SP'>>;
+export type RotationMoves = Readonly<Record<Corner, Corner | 'spare'>>;
 
 const MOVES: Record<Exclude<RotationPattern, 'with-spare'>, RotationMoves> = {
   'same-side': { '1L': '2L', '1R': '2R', '2R': '1R', '2L': '1L' },
@@ -61,11 +61,11 @@ function allowedPatterns({ directional, drive, spare }: RotationQuestion): [Rota
     ['same-side', MOVES['same-side']],
     ['x', MOVES.x],
   ];
-  return spare === null ? plain : [...plain, ['with-spare', { ...MOVES[cross], '2R': 'SP' }]];
+  return spare === null ? plain : [...plain, ['with-spare', { ...MOVES[cross], '2R': 'spare' }]];
 }
 
 function gainOf(from: RotationMoves, { tread, spare, house }: RotationQuestion): number {
-  const at = (source: Corner | 'SP') => (source === 'SP' ? (spare ?? 0) : tread[source]);
+  const at = (source: Corner | 'spare') => (source === 'spare' ? (spare ?? 0) : tread[source]);
   const rear = (of: (corner: Corner) => number) => Math.min(of('2L'), of('2R'));
   const front = (of: (corner: Corner) => number) => Math.min(of('1L'), of('1R'));
   const after = (corner: Corner) => at(from[corner]);

@@ -1,8 +1,9 @@
+import type { Place } from '../vehicle/vehicle';
 import { pressureAtReference, pressureFromReference } from '../grading/pressureAtReference';
 
 /** A tyre's pressure at two times, with its temperature at each. */
 export interface TyrePressure {
-  readonly place: string;
+  readonly place: Place;
   /** Gauge pressure then and now, kPa, with the tyre's temperature, °C. */
   readonly beforeKpa: number;
   readonly beforeC: number;
@@ -14,7 +15,7 @@ export interface TyrePressure {
 
 /** How much of a tyre's loss the cold explains, and how much it does not. */
 export interface TyreLoss {
-  readonly place: string;
+  readonly place: Place;
   /** What the change in temperature alone explains, kPa. */
   readonly bySeasonKpa: number;
   /** Measured change less that, kPa; negative is a loss. */

@@ -1,6 +1,6 @@
 import { CAR, MINIBUS, findingOf, rulesWith } from '../tests/builders';
 import { USUAL_MAKE_UP } from '../vehicle/makeUp';
-import { hubPlaces, otherAxlePlace, type Vehicle } from '../vehicle/vehicle';
+import { hubPlaces, otherAxlePlace, type Vehicle, type Hub } from '../vehicle/vehicle';
 import { restOfStop, visitPoints, walkSteps, type WalkPlan } from '../inspection/walkSteps';
 import { CATALOGUE, POINT_CODES, cataloguePoint, isPointCode, mainSlot, pointKey, soundByEye } from './catalogue';
 import { LEAK_PLACES } from './leaks';
@@ -175,7 +175,7 @@ describe('the walk', () => {
   });
 
   test('repeats the same sequence at every corner', () => {
-    const at = (hub: string) =>
+    const at = (hub: Hub) =>
       walkSteps(planOf(CAR, 'interim'))
         .filter(({ stop }) => stop === hub)
         .map(({ id }) => id.split('@')[0]);

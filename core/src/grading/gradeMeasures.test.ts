@@ -4,7 +4,7 @@ import { cataloguePoint, type PointCode } from '../catalogue/catalogue';
 import type { MeasureCode } from '../catalogue/measures';
 import type { FindingChange } from '../inspection/finding';
 import type { HouseRules } from '../house/houseRules';
-import type { Vehicle } from '../vehicle/vehicle';
+import type { Vehicle, Place } from '../vehicle/vehicle';
 import { tapeThresholds } from './tapeThresholds';
 import {
   CAR,
@@ -37,7 +37,7 @@ interface Given {
   readonly others?: ReturnType<typeof findingOf>[];
 }
 
-function graded(point: PointCode, place: string, measure: MeasureCode, value: number, given: Given = {}) {
+function graded(point: PointCode, place: Place, measure: MeasureCode, value: number, given: Given = {}) {
   const { vehicle = SPECIFIED, house = {}, change = {}, others = [] } = given;
   const finding = findingOf(point, place, { readings: [readingOf(measure, value)], ...change });
   return gradePoint({ point, place }, contextOf(vehicle, [finding, ...others], { rules: rulesWith(house) }));
@@ -164,10 +164,10 @@ describe('cranking current', () => {
 });
 
 describe('tyre age', () => {
-  const aged = (week: number, vehicle: Vehicle, place: string) =>
+  const aged = (week: number, vehicle: Vehicle, place: Place) =>
     graded('tyre.age', place, 'tyre-age', week, { vehicle }).grade;
   const single = withAxles(MINIBUS, { dual: false });
-  test.each([
+  test.each<[string, number, Vehicle, Place, string]>([
     ['under six years', 202030, CAR, '1L', 'pass'],
     ['six years', 202022, CAR, '1L', 'advisory'],
     ['ten years on a car stay advice', 201001, CAR, '1L', 'advisory'],
@@ -288,7 +288,7 @@ describe('more of the rules', () => {
   });
 
   test('the same word weighs by what it is seen on', () => {
-    const word = (point: PointCode, place: string) =>
+    const word = (point: PointCode, place: Place) =>
       gradePoint({ point, place }, contextOf(CAR, [findingOf(point, place, { words: ['cracked'] })])).reasons.find(
         ({ rule }) => rule === 'word',
       )?.grade;
@@ -318,7 +318,7 @@ describe('more of the rules', () => {
 });
 
 describe('counts and codes', () => {
-  const counted = (point: PointCode, place: string, change: FindingChange) =>
+  const counted = (point: PointCode, place: Place, change: FindingChange) =>
     gradePoint({ point, place }, contextOf(CAR, [findingOf(point, place, change)]));
   test.each(LAMPS.map((lamp) => [lamp]))('a %s lamp out', (lamp) => {
     const result = counted('walk.lamps', '', { counts: [{ item: lamp, good: 0, of: 2 }] });
@@ -442,7 +442,7 @@ describe('properties over every graded measure', () => {
 });
 
 test('the tape shows a limit where crossing it changes the grade', () => {
-  const edges = (point: PointCode, place: string, measure: MeasureCode, house = {}) =>
+  const edges = (point: PointCode, place: Place, measure: MeasureCode, house = {}) =>
     tapeThresholds({ point, place }, measure, contextOf(SPECIFIED, [], { rules: rulesWith(house) })).map(
       ({ value }) => value,
     );

@@ -1,3 +1,4 @@
+import type { Place } from '../vehicle/vehicle';
 import fc from 'fast-check';
 import { FLUIDS, LEAK_STAGES } from '../catalogue/leaks';
 import { BASELINE } from '../limits/baseline';
@@ -186,7 +187,7 @@ describe('pads', () => {
 });
 
 describe('pressure, brought to 20 °C and held against the placard', () => {
-  const pressure = (kpa: number, change: Parameters<typeof inspectionOf>[1] = {}, place = '1L', vehicle = CAR) =>
+  const pressure = (kpa: number, change: Parameters<typeof inspectionOf>[1] = {}, place: Place = '1L', vehicle = CAR) =>
     gradePoint(
       { point: 'tyre.pressure', place },
       contextOf(vehicle, [findingOf('tyre.pressure', place, { readings: [readingOf('pressure', kpa)] })], {

@@ -1,10 +1,11 @@
+import { axlePlaceOf } from '../vehicle/place';
 import type { PointRef } from './pointRef';
 import { cataloguePoint, pointKey, soundByEye, type PointCode } from '../catalogue/catalogue';
 import type { Template } from '../catalogue/templates';
 import type { Station } from '../catalogue/points/point';
 import type { HouseRules } from '../house/houseRules';
 import { hasFits } from '../vehicle/fits';
-import { axleAt, hubPlaces, tyresAtHub, type Place, type Vehicle } from '../vehicle/vehicle';
+import { axleAt, hubPlaces, tyresAtHub, type Place, type Vehicle, type Hub } from '../vehicle/vehicle';
 import type { Finding } from './finding';
 import type { Inspection } from './inspection';
 
@@ -35,7 +36,7 @@ const ORDERS: Record<HouseRules['beginWith'], readonly Station[]> = {
 /** The points a visit has, in walking order; wheels always round in the same direction. */
 export function walkSteps({ vehicle, template, house, focus }: WalkPlan): WalkStep[] {
   const wanted = focus && new Set(focus);
-  const refs = (station: Station, hub: Place | null): PointRef[] =>
+  const refs = (station: Station, hub: Hub | null): PointRef[] =>
     template.points
       .filter((code) => cataloguePoint(code).station === station)
       .flatMap((code) => placesOf(code, vehicle, hub).map((place) => ({ point: code, place })))
@@ -53,7 +54,7 @@ export function visitPoints(plan: WalkPlan): PointRef[] {
 }
 
 /** Where a point lies on the vehicle: at one hub, or everywhere when `hub` is null. Empty where the vehicle does not have it. */
-function placesOf(code: PointCode, vehicle: WalkPlan['vehicle'], hub: Place | null): Place[] {
+function placesOf(code: PointCode, vehicle: WalkPlan['vehicle'], hub: Hub | null): Place[] {
   const { repeats, fits } = cataloguePoint(code);
   const { axles } = vehicle;
   if (repeats === null) return hasFits(fits, vehicle, undefined) ? [''] : [];
@@ -61,11 +62,11 @@ function placesOf(code: PointCode, vehicle: WalkPlan['vehicle'], hub: Place | nu
   if (repeats === 'hub') return hubs;
   if (repeats === 'tyre') return hubs.flatMap((at) => tyresAtHub(axles, at));
   // A whole axle is judged at the second of its wheels, when both have been seen.
-  return hubs.filter((at) => at === secondHub(axles, at)).map((at) => String(Number.parseInt(at, 10)));
+  return hubs.filter((at) => at === secondHub(axles, at)).flatMap((at) => axlePlaceOf(at) ?? []);
 }
 
 function secondHub(axles: Vehicle['axles'], hub: Place): Place | undefined {
-  return hubPlaces(axles).filter((at) => at.startsWith(hub.charAt(0)))[1];
+  return hubPlaces(axles).filter((at) => axlePlaceOf(at) === axlePlaceOf(hub))[1];
 }
 
 function stepsOf(station: Station, stop: string, refs: readonly PointRef[]): WalkStep[] {

@@ -2,7 +2,7 @@ import { MEASURE_CODES, MEASURES } from '../catalogue/measures';
 import type { PointCode } from '../catalogue/catalogue';
 import { CAR, MINIBUS } from '../tests/builders';
 import { USUAL_HOUSE_RULES, type HouseRules } from '../house/houseRules';
-import type { Vehicle } from '../vehicle/vehicle';
+import type { Vehicle, Place } from '../vehicle/vehicle';
 import { BASELINE } from './baseline';
 import type { AppliesTo, LimitRow, LimitSheet } from './limitSheet';
 import { rowsFor, valueThresholds, type LimitScope } from './rowsFor';
@@ -12,7 +12,7 @@ const JANUARY = '2026-01-10T08:00:00Z';
 
 interface Asked {
   readonly vehicle?: Vehicle;
-  readonly place?: string;
+  readonly place?: Place;
   readonly point?: PointCode;
   readonly at?: string;
   readonly house?: Partial<HouseRules>;
@@ -58,7 +58,8 @@ describe('a row holds for what it says and for nothing else', () => {
   });
 
   test('of everything when it says nothing', () => {
-    for (const asked of [{}, { vehicle: MINIBUS, place: '2Lo' }, { place: '' }, { vehicle: lithium }]) {
+    const everywhere: Asked[] = [{}, { vehicle: MINIBUS, place: '2Lo' }, { place: '' }, { vehicle: lithium }];
+    for (const asked of everywhere) {
       expect(holds({ applies: {} }, asked)).toBe(true);
     }
   });
@@ -77,7 +78,7 @@ describe('the baseline on every vehicle', () => {
     [JUNE, JANUARY].map((at) => ({ vehicle, at, house: USUAL_HOUSE_RULES })),
   );
   test('value limits lie where their gauge can read, advice before failing', () => {
-    const points: readonly [PointCode, string][] = [
+    const points: readonly [PointCode, Place][] = [
       ['tyre.tread', '1L'],
       ['pad.outer', '1L'],
       ['shoe', '2L'],

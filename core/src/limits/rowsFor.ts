@@ -1,3 +1,4 @@
+import { parsePlace } from '../vehicle/place';
 import type { MeasureCode } from '../catalogue/measures';
 import type { PointCode } from '../catalogue/catalogue';
 import type { HouseRules } from '../house/houseRules';
@@ -36,7 +37,7 @@ function holdsFor(applies: AppliesTo, point: PointCode, place: Place, { vehicle,
   const checks: readonly (readonly [unknown, boolean])[] = [
     [applies.classes, applies.classes?.includes(vehicle.class) ?? true],
     [applies.points, applies.points?.includes(point) ?? true],
-    [applies.axles, (applies.axles === 'front') === place.startsWith('1')],
+    [applies.axles, applies.axles === (parsePlace(place)?.axle === 1 ? 'front' : 'rear')],
     [applies.wheels, axle !== undefined && axle.dual === (applies.wheels === 'dual')],
     [applies.season, inWinter],
     [applies.brakeFluid, applies.brakeFluid === spec.brakeFluid],

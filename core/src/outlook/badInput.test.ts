@@ -1,3 +1,4 @@
+import type { Wheel } from '../vehicle/place';
 import fc from 'fast-check';
 import type { MeterAnswer } from '../inspection/inspection';
 import type { LifeEntry, LifeEntryContent } from '../parts/lifeEntry';
@@ -37,7 +38,7 @@ const entry = (id: string, day: number, content: LifeEntryContent, meter: number
   meter,
   ...content,
 });
-const SWAP = [
+const SWAP: readonly { readonly from: Wheel; readonly to: Wheel }[] = [
   { from: '1L', to: '2L' },
   { from: '2L', to: '1L' },
 ];

@@ -1,3 +1,5 @@
+import type { Place } from '../vehicle/vehicle';
+import type { Wheel } from '../vehicle/place';
 import { CAR, findingOf, inspectionOf, readingOf, treadOf, plainSeries } from '../tests/builders';
 import type { VisitRecord } from '../inspection/visitRecord';
 import { inferredChanges } from './inferredChanges';
@@ -5,14 +7,12 @@ import type { LifeEntry, LifeEntryContent } from '../parts/lifeEntry';
 
 const at = (month: number) => `2026-0${month}-01T08:00:00.000Z`;
 /** Depths by wheel, and the nearside front pad where one was read. */
-function visit(month: number, tread: Readonly<Record<string, number>>, pad?: number): VisitRecord {
+function visit(month: number, tread: readonly (readonly [Place, number])[], pad?: number): VisitRecord {
   const id = `visit ${month}`;
   return {
     inspection: inspectionOf(CAR, { id, startedAt: at(month), meter: 10_000 + month * 2000 }),
     findings: [
-      ...Object.entries(tread).map(([place, mm]) =>
-        findingOf('tyre.tread', place, { readings: treadOf(mm, mm, mm) }, id),
-      ),
+      ...tread.map(([place, mm]) => findingOf('tyre.tread', place, { readings: treadOf(mm, mm, mm) }, id)),
       ...(pad === undefined
         ? []
         : ['pad.inner', 'pad.outer'].map((point) =>
@@ -30,10 +30,15 @@ const entry = (id: string, when: string, content: LifeEntryContent): LifeEntry =
 });
 const asked = (visits: readonly VisitRecord[], entries: readonly LifeEntry[] = []) =>
   inferredChanges(plainSeries(visits, entries));
-const ALL = (front: number, rear: number) => ({ '1L': front, '1R': front, '2L': rear, '2R': rear });
+const ALL = (front: number, rear: number): [Place, number][] => [
+  ['1L', front],
+  ['1R', front],
+  ['2L', rear],
+  ['2R', rear],
+];
 
 test('pads that got thicker are asked about once for the brake, with both looks', () => {
-  const [change, ...rest] = asked([visit(1, {}, 3), visit(3, {}, 11.5)]);
+  const [change, ...rest] = asked([visit(1, [], 3), visit(3, [], 11.5)]);
   expect(rest).toEqual([]);
   expect(change).toMatchObject({
     kind: 'replaced',
@@ -63,8 +68,8 @@ test('new tyres in front are no rotation', () => {
 
 test('what was written down is not asked again; neither is wear', () => {
   const fitted = entry('f', at(2), { kind: 'fit', what: 'pads', place: '1L', fresh: null, note: '' });
-  expect(asked([visit(1, {}, 3), visit(3, {}, 11.5)], [fitted])).toEqual([]);
-  const moves = [
+  expect(asked([visit(1, [], 3), visit(3, [], 11.5)], [fitted])).toEqual([]);
+  const moves: { from: Wheel; to: Wheel }[] = [
     { from: '1L', to: '2L' },
     { from: '2L', to: '1L' },
     { from: '1R', to: '2R' },
@@ -77,7 +82,7 @@ test('what was written down is not asked again; neither is wear', () => {
 });
 
 test('a misread that is called one is asked no more', () => {
-  const visits = [visit(1, { '1L': 4 }), visit(3, { '1L': 7 }), visit(5, { '1L': 3.4 })];
+  const visits = [visit(1, [['1L', 4]]), visit(3, [['1L', 7]]), visit(5, [['1L', 3.4]])];
   expect(asked(visits)).toMatchObject([{ kind: 'replaced', place: '1L', by: { at: at(3) } }]);
   const misread = (['outer', 'centre', 'inner'] as const).map((spot) =>
     entry(spot, at(6), { kind: 'misread', inspectionId: 'visit 3', point: 'tyre.tread', place: '1L', spot }),
@@ -86,6 +91,6 @@ test('a misread that is called one is asked no more', () => {
 });
 
 test('the newest is asked first', () => {
-  const changes = asked([visit(1, { '1L': 3 }), visit(3, { '1L': 8 }), visit(5, { '1L': 2 }), visit(7, { '1L': 8 })]);
+  const changes = asked([visit(1, [['1L', 3]]), visit(3, [['1L', 8]]), visit(5, [['1L', 2]]), visit(7, [['1L', 8]])]);
   expect(changes.map(({ by }) => by.at)).toEqual([at(7), at(3)]);
 });

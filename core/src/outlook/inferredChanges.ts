@@ -1,3 +1,5 @@
+import type { Place } from '../vehicle/vehicle';
+import { isWheel, type Seat, type Wheel } from '../vehicle/place';
 import { MEASURES } from '../catalogue/measures';
 import type { Series, SeriesReading } from '../trends/series';
 import { groupBy } from '../sums/groupBy';
@@ -13,11 +15,11 @@ export type InferredChange = {
   | {
       readonly kind: 'replaced';
       readonly what: PartKind;
-      readonly place: string;
+      readonly place: Place;
       /** Series that got better, with the reading of each at the later visit: what was a misread, if it was one. */
       readonly jumps: readonly Series[];
     }
-  | { readonly kind: 'rotated'; readonly moves: readonly { readonly from: string; readonly to: string }[] }
+  | { readonly kind: 'rotated'; readonly moves: readonly { readonly from: Wheel; readonly to: Wheel }[] }
 );
 
 /** What a tyre may wear between two visits, over what its gauge may be off, mm. */
@@ -43,7 +45,7 @@ export function inferredChanges(series: readonly Series[]): InferredChange[] {
     .flatMap((ones): InferredChange[] => {
       const [first] = ones;
       const moves = first ? rotationIn(series, first.by.inspectionId) : [];
-      const moved = new Set(moves.map(({ to }) => to));
+      const moved = new Set<Seat>(moves.map(({ to }) => to));
       const rotated: InferredChange[] =
         first && moves.length > 0 ? [{ kind: 'rotated', moves, after: first.after, by: first.by }] : [];
       const rest = ones.filter(({ what, series: { place } }) => what !== 'tyre' || !moved.has(place));
@@ -67,7 +69,7 @@ function replaced(jumps: readonly Jump[]): InferredChange[] {
 }
 
 /** Wheels whose depths at a visit are those that other wheels had before: each pair that changed with another axle. */
-function rotationIn(series: readonly Series[], inspectionId: string): { from: string; to: string }[] {
+function rotationIn(series: readonly Series[], inspectionId: string): { from: Wheel; to: Wheel }[] {
   const treads = series.filter(({ point, spot }) => point === 'tyre.tread' && spot === 'centre');
   const looks = treads.flatMap(({ place, readings }) => {
     const at = readings.findIndex((reading) => reading.inspectionId === inspectionId);
@@ -88,7 +90,7 @@ function rotationIn(series: readonly Series[], inspectionId: string): { from: st
         cameFrom(two, one) &&
         Math.abs(one.before.value - two.before.value) > 3 * Math.hypot(one.before.u, two.before.u),
     );
-    return other ? [{ from: other.place, to: one.place }] : [];
+    return other && isWheel(other.place) && isWheel(one.place) ? [{ from: other.place, to: one.place }] : [];
   });
   return moves.length >= MIN_ROTATED ? moves : [];
 }

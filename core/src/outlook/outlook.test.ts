@@ -55,7 +55,7 @@ describe('what a vehicle is coming to', () => {
         signedAt: `2026-0${n}-01T10:00:00.000Z`,
         ambientC,
       }),
-      findings: ['1L', '1R', '2L', '2R'].flatMap((place, at) => [
+      findings: (['1L', '1R', '2L', '2R'] as const).flatMap((place, at) => [
         findingOf('pad.inner', place, { readings: [readingOf('lining', pads[at] ?? 9)] }, id),
         findingOf('tyre.pressure', place, { readings: [readingOf('pressure', kpa[at] ?? 220)] }, id),
       ]),

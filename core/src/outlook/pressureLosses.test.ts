@@ -1,3 +1,4 @@
+import type { Place } from '../vehicle/vehicle';
 import { pressureFromReference } from '../grading/pressureAtReference';
 import { CAR, inspectionOf } from '../tests/builders';
 import type { RawReading } from '../trends/standingLooks';
@@ -6,7 +7,7 @@ import { pressureLosses } from './pressureLosses';
 
 const moment = (n: number, ambientC: number | null): VisitMoment =>
   inspectionOf(CAR, { id: `visit ${n}`, startedAt: `2026-0${n}-01T08:00:00.000Z`, ambientC });
-const read = (n: number, value: number, phase: 'found' | 'left' = 'found', place = '1L'): RawReading => ({
+const read = (n: number, value: number, phase: 'found' | 'left' = 'found', place: Place = '1L'): RawReading => ({
   inspectionId: `visit ${n}`,
   point: 'tyre.pressure',
   place,

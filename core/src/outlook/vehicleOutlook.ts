@@ -8,7 +8,7 @@ import { METER_STEP, partHistory } from '../trends/partHistory';
 import { lastLook, seriesFrom, type Series, type VisitMoment } from '../trends/series';
 import { leakLooks, rawReadings, standingLooks, type RawReading, type TrendEntry } from '../trends/standingLooks';
 import { usageFrom } from '../trends/usageOf';
-import type { Vehicle } from '../vehicle/vehicle';
+import type { Vehicle, Place } from '../vehicle/vehicle';
 import { priorFor } from '../wear/fleetRates';
 import type { UsageForecast } from '../wear/usageModel';
 import { TOLD_FROM, findPressureLoss, findRateChange } from '../wear/rateChange';
@@ -36,7 +36,7 @@ export type ChangeNote =
   | {
       readonly kind: 'wear';
       readonly measure: MeasureCode;
-      readonly places: readonly string[];
+      readonly places: readonly Place[];
       readonly factor: number;
       /** Last visit that still fits the wear of before. */
       readonly since: string;
@@ -44,7 +44,7 @@ export type ChangeNote =
     }
   | {
       readonly kind: 'pressure';
-      readonly place: string;
+      readonly place: Place;
       readonly kpaPerMonth: number;
       readonly since: string;
       readonly sureness: number;

@@ -1,3 +1,4 @@
+import type { Wheel } from '../vehicle/place';
 import { groupBy } from '../sums/groupBy';
 import type { PointCode } from '../catalogue/catalogue';
 import type { Spot } from '../catalogue/points/point';
@@ -24,7 +25,7 @@ export type LifeEntryContent =
       readonly note: string;
     }
   /** Tyres changed places, all in one act. */
-  | { readonly kind: 'rotate'; readonly moves: readonly { readonly from: Place; readonly to: Place }[] }
+  | { readonly kind: 'rotate'; readonly moves: readonly { readonly from: Wheel; readonly to: Wheel }[] }
   /** A reading of a signed visit that was not of the part: it stays on record and out of the trend. */
   | {
       readonly kind: 'misread';
@@ -79,7 +80,7 @@ export function entriesOf<K extends LifeEntryKind>(entries: readonly LifeEntry[]
 
 /** Why moves of a rotation cannot be: a place left or reached twice, or one that stays. Null when they can. */
 export function rotationProblem(
-  moves: readonly { readonly from: Place; readonly to: Place }[],
+  moves: readonly { readonly from: Wheel; readonly to: Wheel }[],
 ): 'none' | 'twice' | 'not-closed' | null {
   if (moves.length === 0) return 'none';
   const [from, to] = [new Set(moves.map((move) => move.from)), new Set(moves.map((move) => move.to))];

@@ -1,3 +1,5 @@
+import type { Wheel } from '../vehicle/place';
+import type { Place } from '../vehicle/vehicle';
 import fc from 'fast-check';
 import { CAR, findingOf, inspectionOf, treadOf, plainSeries } from '../tests/builders';
 import type { VisitRecord } from '../inspection/visitRecord';
@@ -12,7 +14,7 @@ const entry = (id: string, day: number, content: LifeEntryContent, meter: number
   meter,
   ...content,
 });
-const fit = (id: string, day: number, place = '1L') =>
+const fit = (id: string, day: number, place: Place = '1L') =>
   entry(id, day, { kind: 'fit', what: 'tyre', place, fresh: 8, note: '' });
 const swap = (id: string, day: number) =>
   entry(id, day, {
@@ -55,7 +57,7 @@ describe('parts have an identity and move', () => {
     const entries = [fit('a', 3), swap('turn', 8), fit('b', 12, '2L'), fit('c', 15)];
     const seats = (list: readonly LifeEntry[]) => {
       const { partAt } = threadParts(list);
-      return [2, 5, 9, 13, 20].map((day) => ['1L', '2L'].map((place) => partAt('tyre', place, at(day)).id));
+      return [2, 5, 9, 13, 20].map((day) => (['1L', '2L'] as const).map((place) => partAt('tyre', place, at(day)).id));
     };
     fc.assert(
       fc.property(fc.shuffledSubarray(entries, { minLength: entries.length }), (shuffled) => {
@@ -65,7 +67,7 @@ describe('parts have an identity and move', () => {
     expect(seats(entries).at(-1)).toEqual(['c', 'b']);
   });
 
-  test.each([
+  test.each<[{ from: Wheel; to: Wheel }[], string | null]>([
     [[], 'none'],
     [[{ from: '1L', to: '2L' }], 'not-closed'],
     [
@@ -102,7 +104,7 @@ describe('series follow parts', () => {
     };
   };
   const visits = [visit(1, 2, 6, 7.5), visit(2, 6, 5.6, 7.3), visit(3, 12, 7, 5.4)];
-  const seriesAt = (entries: readonly LifeEntry[], place: string) =>
+  const seriesAt = (entries: readonly LifeEntry[], place: Place) =>
     plainSeries(visits, entries).find((one) => one.place === place && one.spot === 'centre');
 
   test('over a rotation: the part’s own readings, wherever it sat', () => {

@@ -1,5 +1,5 @@
 import type { PointCode } from '../catalogue/catalogue';
-import type { Place } from '../vehicle/vehicle';
+import type { Seat } from '../vehicle/place';
 import { standingEntries, type LifeEntry, type PartKind } from './lifeEntry';
 
 /** One part with an identity, and where it sat since when. */
@@ -11,7 +11,7 @@ export interface Part {
   readonly fittedMeter: number | null;
   readonly fresh: number | null;
   /** Places over time, oldest first. */
-  readonly places: readonly { readonly place: Place; readonly since: string }[];
+  readonly places: readonly { readonly place: Seat; readonly since: string }[];
   /** When it was taken off for good; null while it is fitted. */
   readonly removedAt: string | null;
 }
@@ -20,13 +20,13 @@ export interface Part {
 export interface PartBook {
   readonly parts: readonly Part[];
   /** The part at a place at a moment; what came with the vehicle until something else was fitted. */
-  readonly partAt: (what: PartKind, place: Place, at: string) => Part;
+  readonly partAt: (what: PartKind, place: Seat, at: string) => Part;
 }
 
 /** Before anything that is told: what came with the vehicle sat there always. */
 const EVER = '';
 
-type Draft = { -readonly [K in keyof Part]: Part[K] } & { places: { place: Place; since: string }[] };
+type Draft = { -readonly [K in keyof Part]: Part[K] } & { places: { place: Seat; since: string }[] };
 
 /**
  * Threads fittings and rotations into parts, in the order of when they were done, whenever they were written down: an
@@ -35,8 +35,8 @@ type Draft = { -readonly [K in keyof Part]: Part[K] } & { places: { place: Place
 export function threadParts(entries: readonly LifeEntry[]): PartBook {
   const drafts: Draft[] = [];
   const sits = new Map<string, Draft>();
-  const seat = (what: PartKind, place: Place) => `${what}@${place}`;
-  const present = (what: PartKind, place: Place) => {
+  const seat = (what: PartKind, place: Seat) => `${what}@${place}`;
+  const present = (what: PartKind, place: Seat) => {
     const known = sits.get(seat(what, place));
     if (known) return known;
     const came: Draft = {
@@ -74,7 +74,7 @@ export function threadParts(entries: readonly LifeEntry[]): PartBook {
       }
     }
   }
-  const partAt = (what: PartKind, place: Place, at: string): Part =>
+  const partAt = (what: PartKind, place: Seat, at: string): Part =>
     drafts.find(
       (part) =>
         part.what === what &&

@@ -1,3 +1,4 @@
+import type { Place } from '../vehicle/vehicle';
 import { isPlaceOf } from '../vehicle/place';
 import { MEASURES } from '../catalogue/measures';
 import { cataloguePoint, isPointCode } from '../catalogue/catalogue';
@@ -43,7 +44,7 @@ export function impossibleIn(finding: Checked): Impossible[] {
 
 const PLACE_WORDS = { tyre: 'a wheel, e.g. 1L', hub: 'a wheel, e.g. 1L', axle: 'an axle, e.g. 2' } as const;
 
-function placeProblems({ repeats }: CataloguePoint, place: string): Impossible[] {
+function placeProblems({ repeats }: CataloguePoint, place: Place): Impossible[] {
   if (repeats && !isPlaceOf(repeats, place))
     return [{ field: 'place', code: 'place-needed', allowed: PLACE_WORDS[repeats] }];
   if (!repeats && place !== '')

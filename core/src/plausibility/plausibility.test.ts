@@ -93,7 +93,7 @@ function takes(measure: (typeof MEASURE_CODES)[number]) {
   const point = CATALOGUE.find(({ measures }) => measures.some((slot) => slot.measure === measure));
   const slot = point?.measures.find((one) => one.measure === measure);
   if (!point || !slot) throw new Error(`no point takes ${measure}`);
-  const place = { tyre: '1L', hub: '1L', axle: '1', none: '' }[point.repeats ?? 'none'];
+  const place = ({ tyre: '1L', hub: '1L', axle: '1', none: '' } as const)[point.repeats ?? 'none'];
   return (value: number) => findingOf(point.code, place, { readings: [readingOf(measure, value, slot.spots[0])] });
 }
 

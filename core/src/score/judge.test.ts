@@ -1,3 +1,4 @@
+import type { Place } from '../vehicle/vehicle';
 import { CAR } from '../tests/builders';
 import type { LifeEntry } from '../parts/lifeEntry';
 import { BUILT_IN_FLEET } from '../trends/fleetKnowledge';
@@ -17,7 +18,7 @@ const moment = (n: number): VisitMoment => ({
   meterAnswer: null,
   ambientC: 12,
 });
-const pad = (n: number, value: number, place = '1L'): RawReading => ({
+const pad = (n: number, value: number, place: Place = '1L'): RawReading => ({
   inspectionId: `visit ${n}`,
   point: 'pad.inner',
   place,

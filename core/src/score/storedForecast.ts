@@ -1,6 +1,6 @@
 import { recordOf } from '../sums/keyed';
 import type { PointCode } from '../catalogue/catalogue';
-import type { Vehicle } from '../vehicle/vehicle';
+import type { Vehicle, Place } from '../vehicle/vehicle';
 import { chanceAt, crossingAt, crossingCurve } from '../wear/wearBelief';
 import { dayOfChance } from '../wear/usageModel';
 import { beliefOf, type Forecast, type ForecastGiven, type Range } from '../trends/forecast';
@@ -15,7 +15,7 @@ export interface StoredForecast {
   readonly at: string;
   readonly series: string;
   readonly point: PointCode;
-  readonly place: string;
+  readonly place: Place;
   readonly part: string;
   /** What wears alike. */
   readonly kind: string;

@@ -1,3 +1,4 @@
+import type { Place } from '../vehicle/vehicle';
 import { gaugeReads, type GaugeTruth } from './gauge';
 import { normalDraw, randomUuid, seededRandom } from './random';
 
@@ -5,7 +6,7 @@ import { normalDraw, randomUuid, seededRandom } from './random';
 export interface PartKind {
   readonly kind: 'tread' | 'pad';
   /** Places on the vehicle; the first digit is the axle. */
-  readonly places: readonly string[];
+  readonly places: readonly Place[];
   readonly freshMm: number;
   readonly freshSpreadMm: number;
   readonly limitMm: number;
@@ -47,7 +48,7 @@ export interface WorldReading {
 export interface WorldPart {
   readonly id: string;
   readonly kind: PartKind['kind'];
-  readonly place: string;
+  readonly place: Place;
   readonly limit: number;
   /** Nominal value when new; the true one differs. Null for a part that came with the vehicle, worn by nobody knows how much. */
   readonly nominal: number | null;
@@ -66,13 +67,13 @@ export interface WorldEvent {
   readonly kind: WorldEventKind;
   readonly day: number;
   /** Place it acts on; empty for the whole vehicle. */
-  readonly place: string;
+  readonly place: Place;
   readonly factor: number;
 }
 
 /** A tyre's pressure at one visit, at 20 °C, kPa, before it was pumped up again. */
 export interface WorldPressure {
-  readonly place: string;
+  readonly place: Place;
   readonly day: number;
   readonly found: number;
   readonly left: number;
@@ -190,7 +191,7 @@ function usageOf(kmPerDay: number, steps: number, changing: boolean, days: numbe
 /** Every part that ever sat at one place: worn down, read at each visit, replaced at the first visit that finds it at its limit. */
 function livesAt(
   kind: PartKind,
-  place: string,
+  place: Place,
   hard: number,
   truth: Truth,
   visits: WorldVehicle['visits'],
@@ -264,7 +265,7 @@ function livesAt(
 }
 
 function pressuresAt(
-  place: string,
+  place: Place,
   events: readonly WorldEvent[],
   visits: WorldVehicle['visits'],
   random: () => number,

@@ -10,7 +10,7 @@ import { daysBetween } from '../sums/daysBetween';
 import { calibrationOf, type FleetKnowledge } from '../trends/fleetKnowledge';
 import type { RawReading } from '../trends/standingLooks';
 import { seriesKey, type VisitMoment } from '../trends/series';
-import type { Vehicle } from '../vehicle/vehicle';
+import type { Vehicle, Place } from '../vehicle/vehicle';
 import { groupBy } from '../sums/groupBy';
 import { AGE_SHAPES, agesByTime } from './ageShapes';
 import { DAYS_PER_MONTH, ageForecast, type AgeForecast } from './ageForecast';
@@ -30,7 +30,7 @@ export interface StateReading {
 export interface StateTrend {
   readonly key: string;
   readonly point: PointCode;
-  readonly place: string;
+  readonly place: Place;
   readonly measure: MeasureCode;
   /** What the figures are: as the gauge tells, brought to 20 °C, or a share of what is rated. */
   readonly told: 'as-read' | 'at-20' | 'of-rated';

@@ -13,7 +13,7 @@ import { DRY, type LeakObservation } from '../catalogue/leaks';
 import type { MeasureCode } from '../catalogue/measures';
 import { USUAL_MAKE_UP } from '../vehicle/makeUp';
 import { BLANK_SPEC } from '../vehicle/specSheet';
-import { PLAIN_AXLE, type Vehicle } from '../vehicle/vehicle';
+import { PLAIN_AXLE, type Vehicle, type Place } from '../vehicle/vehicle';
 
 /** Builders for tests, here and in the other workspaces. */
 
@@ -59,7 +59,7 @@ let made = 0;
 /** A finding with an id of its own. */
 export function findingOf(
   point: PointCode,
-  place: string,
+  place: Place,
   change: FindingChange = {},
   inspectionId = '00000000-0000-4000-8000-0000000000aa',
 ): Finding {

@@ -1,3 +1,4 @@
+import { axlePlaceOf } from '../vehicle/place';
 import { MEASURES } from '../catalogue/measures';
 import type { Vehicle } from '../vehicle/vehicle';
 import { priorFor, type PartHistory } from '../wear/fleetRates';
@@ -17,7 +18,7 @@ export function partName(
   { measure, place }: Pick<Series, 'measure' | 'place'>,
 ): Pick<PartHistory, 'vehicle' | 'kind' | 'axle' | 'cell'> {
   const kind = vehicle.meterUnit === 'h' ? `${measure} by hours` : measure;
-  const axle = `${kind} ${place.slice(0, 1)}`;
+  const axle = `${kind} ${axlePlaceOf(place) ?? ''}`;
   return { vehicle: vehicle.id, kind, axle, cell: `${axle} ${vehicle.class} ${vehicle.use}` };
 }
 

@@ -1,3 +1,4 @@
+import type { Place } from '../vehicle/vehicle';
 import type { VisitRecord } from '../inspection/visitRecord';
 import { MEASURES, type MeasureCode } from '../catalogue/measures';
 import { cataloguePoint, mainSlot, pointKey, type PointCode } from '../catalogue/catalogue';
@@ -43,7 +44,7 @@ export interface FittedPart {
 export interface Series {
   readonly key: string;
   readonly point: PointCode;
-  readonly place: string;
+  readonly place: Place;
   readonly spot: Spot;
   readonly measure: MeasureCode;
   readonly readings: readonly SeriesReading[];
@@ -56,7 +57,7 @@ export interface Series {
 }
 
 /** Names the series of a measure at one place; the point's main measure needs no name of its own. */
-export function seriesKey(point: PointCode, place: string, spot: Spot, measure: MeasureCode): string {
+export function seriesKey(point: PointCode, place: Place, spot: Spot, measure: MeasureCode): string {
   const main = mainSlot(cataloguePoint(point))?.measure === measure;
   return `${pointKey(point, place)}:${spot}${main ? '' : `:${measure}`}`;
 }

@@ -6,7 +6,7 @@ import type { PointCode } from '../catalogue/catalogue';
 import { SPOTS, type Spot } from '../catalogue/points/point';
 import type { LeakObservation } from '../catalogue/leaks';
 import type { HouseRules } from '../house/houseRules';
-import type { Vehicle } from '../vehicle/vehicle';
+import type { Vehicle, Place } from '../vehicle/vehicle';
 import { groupBy } from '../sums/groupBy';
 
 /** What is taken of an entry to tell what goes on over visits. */
@@ -19,7 +19,7 @@ export type TrendEntry = Pick<
 export interface RawReading {
   readonly inspectionId: string;
   readonly point: PointCode;
-  readonly place: string;
+  readonly place: Place;
   readonly spot: Spot;
   readonly measure: MeasureCode;
   readonly phase: Phase;

@@ -1,3 +1,4 @@
+import type { Place } from '../vehicle/vehicle';
 import { CAR, inspectionOf } from '../tests/builders';
 import type { LifeEntry, LifeEntryContent } from '../parts/lifeEntry';
 import { expectedUse } from '../wear/usageModel';
@@ -78,7 +79,7 @@ describe('the meter’s points', () => {
 });
 
 describe('a part as the wear model takes it', () => {
-  const tread = (n: number, value: number, place = '1L'): RawReading => ({
+  const tread = (n: number, value: number, place: Place = '1L'): RawReading => ({
     inspectionId: `visit ${n}`,
     point: 'tyre.tread',
     place,

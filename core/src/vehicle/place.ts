@@ -1,10 +1,10 @@
 import { oneOf } from '../sums/keyed';
-import type { Axle, Place, Side } from './vehicle';
+import { AXLE_NUMBERS, type Axle, type AxleNumber, type Hub, type Place, type Side, type Twin } from './vehicle';
 
 /** What a place says. */
 export interface ParsedPlace {
   /** From the front, counted from 1. */
-  readonly axle: number;
+  readonly axle: AxleNumber;
   /** Null for a whole axle. */
   readonly side: Side | null;
   /** Which of a dual pair; null for the only one, or both. */
@@ -14,20 +14,45 @@ export interface ParsedPlace {
 const SIDES = ['L', 'R'] as const satisfies readonly Side[];
 const TWINS = ['o', 'i'] as const;
 const PATTERN = /^([1-4])(?:([LR])([oi])?)?$/;
-/** What any place matches; empty where a point has none. */
-export const PLACE_PATTERN = /^(?:[1-4](?:[LR][oi]?)?)?$/;
-/** Seats of wheels: at a hub, one of a dual pair, or the spare. */
-export const WHEEL_PATTERN = /^(?:[1-4][LR][oi]?|spare)$/;
+/** Where a wheel can sit: at a hub, as one of a dual pair, or as the spare. */
+export type Wheel = Hub | Twin | 'spare';
+/** Where a part can sit. */
+export type Seat = Place | 'spare';
 
 /** Takes a place apart: `2Lo` → axle 2, left, outer. Null for none and for what is no place. */
-export function parsePlace(place: Place): ParsedPlace | null {
-  const [, axle, side, tyre] = PATTERN.exec(place) ?? [];
+export function parsePlace(text: string): ParsedPlace | null {
+  const [, number, side, tyre] = PATTERN.exec(text) ?? [];
+  const axle = AXLE_NUMBERS.find((n) => String(n) === number);
   if (axle === undefined) return null;
   return {
-    axle: Number(axle),
+    axle,
     side: oneOf(SIDES, side ?? '') ?? null,
     tyre: oneOf(TWINS, tyre ?? '') ?? null,
   };
+}
+
+/** The place its parts make; the opposite of {@link parsePlace}. */
+export function placeOf({ axle, side, tyre }: ParsedPlace): Place {
+  if (side === null) return `${axle}`;
+  return tyre === null ? `${axle}${side}` : `${axle}${side}${tyre}`;
+}
+
+/** Whether a text is a place, the empty one included. */
+export const isPlace = (text: string): text is Place => text === '' || parsePlace(text) !== null;
+
+/** Whether a text is where a wheel can sit. */
+export const isWheel = (text: string): text is Wheel => text === 'spare' || (parsePlace(text)?.side ?? null) !== null;
+
+/** The whole axle a place is on; null for none. */
+export function axlePlaceOf(place: Place): Place | null {
+  const parsed = parsePlace(place);
+  return parsed && placeOf({ axle: parsed.axle, side: null, tyre: null });
+}
+
+/** The hub a place is at; null for a whole axle and for none. */
+export function hubOf(place: Place): Hub | null {
+  const parsed = parsePlace(place);
+  return parsed?.side ? `${parsed.axle}${parsed.side}` : null;
 }
 
 /** What a point repeats over. */

@@ -68,7 +68,7 @@ test('places: the axle they belong to, the other side, the tyres at a hub', () =
     true,
     undefined,
   ]);
-  expect(['1L', '2Ro', '2'].map(oppositePlace)).toEqual(['1R', '2Lo', '2']);
+  expect((['1L', '2Ro', '2'] as const).map(oppositePlace)).toEqual(['1R', '2Lo', '2']);
   expect([tyresAtHub(MINIBUS.axles, '2R'), tyresAtHub(MINIBUS.axles, '1R')]).toEqual([['2Ro', '2Ri'], ['1R']]);
 });
 

@@ -1,3 +1,4 @@
+import { parsePlace, placeOf } from './place';
 import type { MakeUp } from './makeUp';
 import type { SpecSheet } from './specSheet';
 
@@ -62,38 +63,49 @@ export const PLAIN_AXLE: Axle = {
 
 /** A side of the vehicle, seen from its seat. */
 export type Side = 'L' | 'R';
-/** Neutral place: axle from the front, vehicle side, and `o`/`i` for the outer and inner of a dual pair; `2` for a whole axle. */
-export type Place = string;
+/** Axles are counted from the front. */
+export const AXLE_NUMBERS = [1, 2, 3, 4] as const;
+/** An axle, counted from the front. */
+export type AxleNumber = (typeof AXLE_NUMBERS)[number];
+/** Where wheels are bolted on: axle and vehicle side. */
+export type Hub = `${AxleNumber}${Side}`;
+/** One of a dual pair: the outer or the inner. */
+export type Twin = `${Hub}${'o' | 'i'}`;
+/** Neutral place: a whole axle, a hub, or one of a dual pair; empty where a point has none. */
+export type Place = '' | `${AxleNumber}` | Hub | Twin;
 
 /**
  * Hubs in walking order: round the vehicle always in the same direction, from the left front,
  * along the front, down the right side and back up the left.
  */
-export function hubPlaces(axles: readonly Axle[]): Place[] {
-  const numbers = axles.map((_, index) => index + 1);
-  const [first, ...rest] = numbers;
+export function hubPlaces(axles: readonly Axle[]): Hub[] {
+  const [first, ...rest] = AXLE_NUMBERS.slice(0, axles.length);
   if (first === undefined) return [];
-  return [`${first}L`, `${first}R`, ...rest.map((n) => `${n}R`), ...[...rest].reverse().map((n) => `${n}L`)];
+  const back = [...rest].reverse();
+  return [`${first}L`, `${first}R`, ...rest.map((n): Hub => `${n}R`), ...back.map((n): Hub => `${n}L`)];
 }
 
 /** The tyres at one hub: one, or outer then inner of a dual pair. */
-export function tyresAtHub(axles: readonly Axle[], hub: Place): Place[] {
+export function tyresAtHub(axles: readonly Axle[], hub: Hub): Place[] {
   return axleAt(axles, hub)?.dual ? [`${hub}o`, `${hub}i`] : [hub];
 }
 
 /** The axle a place belongs to, undefined for a place the vehicle does not have. */
 export function axleAt(axles: readonly Axle[], place: Place): Axle | undefined {
-  return axles[Number.parseInt(place, 10) - 1];
+  const parsed = parsePlace(place);
+  return parsed ? axles[parsed.axle - 1] : undefined;
 }
 
-/** The same place on the other side: `1L` → `1R`, `2Lo` → `2Ro`. */
+/** The same place on the other side: `1L` → `1R`, `2Lo` → `2Ro`; a whole axle is its own. */
 export function oppositePlace(place: Place): Place {
-  return place.replace(/[LR]/, (side) => (side === 'L' ? 'R' : 'L'));
+  const parsed = parsePlace(place);
+  return parsed?.side ? placeOf({ ...parsed, side: parsed.side === 'L' ? 'R' : 'L' }) : place;
 }
 
 /** The same side on the other of two axles: `1L` → `2L`; undefined where there are not just two, or the tyres do not pair. */
 export function otherAxlePlace(axles: readonly Axle[], place: Place): Place | undefined {
   const [front, rear] = axles;
-  if (axles.length !== 2 || front?.dual || rear?.dual) return undefined;
-  return place.replace(/^\d/, (n) => (n === '1' ? '2' : '1'));
+  const parsed = parsePlace(place);
+  if (!parsed || axles.length !== 2 || front?.dual || rear?.dual) return undefined;
+  return placeOf({ ...parsed, axle: parsed.axle === 1 ? 2 : 1 });
 }

@@ -1,9 +1,10 @@
+import type { Place } from '../vehicle/vehicle';
 import { believe, type Fitted, type RatePrior, type WearReading } from './wearBelief';
 
 /** A part watched for a change of its rate. */
 export interface WatchedPart {
   readonly id: string;
-  readonly place: string;
+  readonly place: Place;
   readonly prior: RatePrior;
   readonly fitted: Fitted | null;
   readonly readings: readonly WearReading[];
@@ -12,7 +13,7 @@ export interface WatchedPart {
 /** Wear that went up for good: on which parts, since when, by what factor, and how sure. */
 export interface RateChange {
   readonly parts: readonly string[];
-  readonly places: readonly string[];
+  readonly places: readonly Place[];
   /** Where it began, same unit as the readings' x: between two looks, so in the middle. */
   readonly sinceX: number;
   readonly factor: number;
@@ -102,7 +103,7 @@ function stretched<T extends { readonly x: number } | null>(point: T, since: num
 
 /** What one tyre lost between two visits, at 20 °C. */
 export interface PressureLoss {
-  readonly place: string;
+  readonly place: Place;
   readonly days: number;
   /** kPa, below zero where it rose. */
   readonly lost: number;
@@ -119,7 +120,7 @@ const LOSS_SPREAD_SHARE = 0.35;
  */
 export function findPressureLoss(
   losses: readonly PressureLoss[],
-): { readonly place: string; readonly odds: number; readonly perMonth: number } | null {
+): { readonly place: Place; readonly odds: number; readonly perMonth: number } | null {
   if (losses.length < 3) return null;
   const ordered = losses.map(({ lost }) => lost).sort((a, b) => a - b);
   // The lower half are the sound ones, if any are.

@@ -1,3 +1,4 @@
+import type { Place } from '../vehicle/vehicle';
 import fc from 'fast-check';
 import { normalDraw, seededRandom } from '../simulator/random';
 import { UNCALIBRATED, askFor, calibrate, worth } from './calibration';
@@ -190,7 +191,7 @@ describe('use', () => {
 });
 
 describe('changes', () => {
-  const watched = (id: string, ys: readonly number[]) => ({
+  const watched = (id: Place, ys: readonly number[]) => ({
     id,
     place: id,
     prior,
@@ -208,7 +209,7 @@ describe('changes', () => {
   });
 
   test('a driver acts on all of them: together they are surer than alone', () => {
-    const hard = ['1L', '1R', '2L', '2R'].map((place) => watched(place, [7.2, 6.4, 5, 3.6]));
+    const hard = (['1L', '1R', '2L', '2R'] as const).map((place) => watched(place, [7.2, 6.4, 5, 3.6]));
     const all = findRateChange(hard);
     expect(all?.places).toHaveLength(4);
     expect(all?.odds).toBeGreaterThan(findRateChange(hard.slice(0, 1))?.odds ?? Infinity);
@@ -217,7 +218,7 @@ describe('changes', () => {
 
   test('a tyre that loses against its fellows is named; cold weather on all of them is not', () => {
     const losses = (one: number) =>
-      ['1L', '1R', '2L', '2R'].map((place) => ({ place, days: 100, lost: place === '2R' ? one : 12 }));
+      (['1L', '1R', '2L', '2R'] as const).map((place) => ({ place, days: 100, lost: place === '2R' ? one : 12 }));
     expect(findPressureLoss(losses(60))).toMatchObject({ place: '2R' });
     expect(findPressureLoss(losses(60))?.odds).toBeGreaterThan(0);
     expect(findPressureLoss(losses(16))?.odds ?? -9).toBeLessThan(0);

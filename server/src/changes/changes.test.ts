@@ -1,4 +1,4 @@
-import { DRY } from '@weskopos/core';
+import { DRY, type Place } from '@weskopos/core';
 import { lifeSchema, reportSchema, trendSchema, yardEntrySchema } from '@weskopos/contract';
 import { randomUUID } from 'node:crypto';
 import { z } from 'zod';
@@ -19,7 +19,7 @@ beforeAll(async () => {
 });
 afterAll(() => workshop.stop());
 
-const pad = (inspectionId: string, mm: number, place = '1L') =>
+const pad = (inspectionId: string, mm: number, place: Place = '1L') =>
   operationOf(
     'finding.put',
     newFinding(inspectionId, {

@@ -1,5 +1,5 @@
 import { fleetBoardSchema, fleetKnowledgeSchema, scorecardSchema } from '@weskopos/contract';
-import { type LifeEntry } from '@weskopos/core';
+import { type LifeEntry, type Place } from '@weskopos/core';
 import { seededRandom } from '@weskopos/core/simulated';
 import { randomUUID } from 'node:crypto';
 import {
@@ -24,7 +24,7 @@ async function visit(vehicle: (typeof vehicles)[number], n: number): Promise<str
     startedAt: new Date(Date.UTC(2025, 0, 10) + n * 60 * 86_400_000).toISOString(),
   });
   const per = vehicle === vehicles[0] ? 2 : 1;
-  const findings = ['1L', '1R', '2L', '2R'].map((place) =>
+  const findings = (['1L', '1R', '2L', '2R'] as const).map((place) =>
     operationOf(
       'finding.put',
       newFinding(inspection.id, {
@@ -144,7 +144,7 @@ test('what tells of persons is for a lead; two persons’ readings of one thing 
   await isla.send('POST', '/api/session', { name: person.name, secret: person.secret });
   const inspection = newInspection(vehicles[2]?.id ?? '', { meter: 60_000, startedAt: '2026-03-01T08:00:00.000Z' });
   await workshop.client.operations(operationOf('inspection.start', inspection));
-  const read = async (client: Client, place: string, values: number[], parent: string | null) => {
+  const read = async (client: Client, place: Place, values: number[], parent: string | null) => {
     const finding = newFinding(inspection.id, {
       place,
       parent,

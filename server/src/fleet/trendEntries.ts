@@ -1,5 +1,5 @@
 import { groupBy } from '@weskopos/core/sums/groupBy';
-import type { Reading, TrendEntry } from '@weskopos/core';
+import type { Reading, TrendEntry, Place } from '@weskopos/core';
 import type { Queries, SqlValue } from '../db/engine';
 
 /** The columns of an {@link EntryRow} over `finding f`. Rows only: which of them stand is decided in the core. */
@@ -11,7 +11,7 @@ interface EntryRow {
   readonly parent: string | null;
   readonly inspection_id: string;
   readonly point: TrendEntry['point'];
-  readonly place: string;
+  readonly place: Place;
   readonly made_at: string;
   readonly carried_at: string | null;
   readonly carried_from: NonNullable<TrendEntry['carried']>['from'] | null;

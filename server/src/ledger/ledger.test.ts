@@ -73,7 +73,7 @@ async function work(workshop: TestWorkshop, seed: number): Promise<{ readonly re
       if (kind < 0.34)
         return operationOf('inspection.sign', { inspectionId: inspection.id, signedAt: inspection.startedAt });
       const parent = written[Math.floor(random() * written.length * 1.4)] ?? null;
-      const place = parent?.place ?? ['1L', '1R', '2L'][Math.floor(random() * 3)];
+      const place = parent?.place ?? (['1L', '1R', '2L'] as const)[Math.floor(random() * 3)];
       const finding = newFinding(inspection.id, {
         parent: parent?.id ?? null,
         place,

@@ -85,7 +85,7 @@ export const TYRE_SUMS: readonly Sum[] = [
         return [answer.why === 'staggered' ? say.leaveThemFrontAndRear : say.leaveThemNothingIsGained];
       return CORNERS.map((to) => {
         const from = answer.from[to];
-        return say.toFrom(placeWords(to, 2), from === 'SP' ? say.theSpare : placeWords(from, 2));
+        return say.toFrom(placeWords(to, 2), from === 'spare' ? say.theSpare : placeWords(from, 2));
       });
     },
   },

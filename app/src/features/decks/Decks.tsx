@@ -9,7 +9,8 @@ import {
   worstGrade,
   type Axle,
   type GradedPoint,
-  type Place,
+  type Hub,
+  AXLE_NUMBERS,
 } from '@weskopos/core';
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
@@ -155,24 +156,17 @@ const TYRE = { width: 42, height: 17 } as const;
 
 function Wheels({ axles, points }: DecksProps) {
   const palette = usePalette();
-  const xOf = (hub: Place) => hubSpot(hub, axles).x * WIDTH;
+  const xOf = (hub: Hub) => hubSpot(hub, axles).x * WIDTH;
+  const hubs = AXLE_NUMBERS.slice(0, axles.length).map((n): Hub => `${n}L`);
   const wheels = onDeck('wheels', points);
   return (
     <G>
-      {axles.map((_, index) => (
-        <Line
-          key={index}
-          x1={xOf(`${index + 1}L`)}
-          x2={xOf(`${index + 1}L`)}
-          y1={26}
-          y2={HEIGHT - 26}
-          stroke={palette.rule}
-          strokeWidth={4}
-        />
+      {hubs.map((hub) => (
+        <Line key={hub} x1={xOf(hub)} x2={xOf(hub)} y1={26} y2={HEIGHT - 26} stroke={palette.rule} strokeWidth={4} />
       ))}
       <Line
         x1={xOf('1L')}
-        x2={xOf(`${axles.length}L`)}
+        x2={xOf(hubs.at(-1) ?? '1L')}
         y1={HEIGHT / 2}
         y2={HEIGHT / 2}
         stroke={palette.rule}

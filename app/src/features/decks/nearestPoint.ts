@@ -1,4 +1,4 @@
-import { cataloguePoint, hubPlaces, type Axle, type GradedPoint } from '@weskopos/core';
+import { cataloguePoint, hubPlaces, type Axle, type GradedPoint, type Hub } from '@weskopos/core';
 
 /** A place on a deck's drawing, shares of its width and height. */
 interface Spot {
@@ -7,7 +7,7 @@ interface Spot {
 }
 
 /** Where a hub is drawn on the wheels deck, share of its width and height. */
-export function hubSpot(hub: string, axles: readonly Axle[]): Spot {
+export function hubSpot(hub: Hub, axles: readonly Axle[]): Spot {
   const index = Number.parseInt(hub, 10) - 1;
   return { x: 0.17 + (index * 0.6) / Math.max(1, axles.length - 1), y: hub.includes('L') ? 0.1 : 0.9 };
 }

@@ -1,4 +1,4 @@
-import { END_KINDS, hubPlaces, isAtWheel, isFastened, type EndKind, type Vehicle } from '@weskopos/core';
+import { END_KINDS, hubPlaces, isAtWheel, isFastened, type EndKind, type Vehicle, type Hub } from '@weskopos/core';
 import { useState } from 'react';
 import { Card } from '../../kit/Card';
 import { Choice } from '../../kit/Choice';
@@ -15,7 +15,7 @@ import { common } from '../../words/en/pages/common';
 export function OpenEndCard({ vehicle, visitId }: { readonly vehicle: Vehicle; readonly visitId: string }) {
   const [shown, setShown] = useState(false);
   const [end, setEnd] = useState<EndKind | null>(null);
-  const [place, setPlace] = useState<string | null>(null);
+  const [place, setPlace] = useState<Hub | null>(null);
   const [count, setCount] = useState('');
   if (!shown) return <Press label={say.iHaveOpenedSomething} onPress={() => setShown(true)} />;
   const studs = end === 'wheel' && vehicle.spec.studs ? String(vehicle.spec.studs) : '';

@@ -1,3 +1,4 @@
+import { axlePlaceOf } from '@weskopos/core';
 import { words } from '../../words/en';
 import type { FleetPart } from '../charts/fleetPart';
 import { fleet as say } from '../../words/en/pages/fleet';
@@ -15,7 +16,7 @@ export function wantedName({ measure, size }: FleetPart): string {
 export function oneOfEachSet(parts: readonly FleetPart[]): FleetPart[] {
   const first = new Map<string, FleetPart>();
   for (const part of parts) {
-    const set = SETS.includes(part.measure) ? `${part.measure} ${part.place.slice(0, 1)}` : part.key;
+    const set = SETS.includes(part.measure) ? `${part.measure} ${axlePlaceOf(part.place) ?? ''}` : part.key;
     const key = `${part.vehicle.vehicleId} ${set}`;
     if (!first.has(key)) first.set(key, part);
   }

@@ -1,5 +1,14 @@
 import type { Life } from '@weskopos/contract';
-import { axleAt, hubPlaces, threadParts, tyresAtHub, type VehicleOutlook, recordOf } from '@weskopos/core';
+import {
+  axleAt,
+  hubPlaces,
+  threadParts,
+  tyresAtHub,
+  type VehicleOutlook,
+  recordOf,
+  type Place,
+  type Wheel,
+} from '@weskopos/core';
 import { CORNERS, rotationOf } from '@weskopos/core/desk';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -30,7 +39,7 @@ export function PartsCard({ life: { vehicle, entries }, parts, meter }: PartsCar
   const places = hubPlaces(vehicle.axles);
   const now = nowIso();
   // A part stands on the outlook by the worst of its spots.
-  const tread = (place: string) =>
+  const tread = (place: Place) =>
     parts.find(({ series }) => series.point === 'tyre.tread' && series.place === place)?.series.readings.at(-1)
       ?.value ?? NaN;
   const fourSingle =
@@ -45,7 +54,7 @@ export function PartsCard({ life: { vehicle, entries }, parts, meter }: PartsCar
         house: houseRules().bestTyres,
       })
     : null;
-  const moves =
+  const moves: { from: Wheel; to: Wheel }[] =
     pattern === 'planned' && plan?.status === 'rotate'
       ? CORNERS.map((to) => ({ from: plan.from[to], to: to }))
       : pattern === 'swap-sides'
@@ -65,7 +74,7 @@ export function PartsCard({ life: { vehicle, entries }, parts, meter }: PartsCar
     await putEntry({ vehicleId: vehicle.id, meter }, { kind: 'rotate', moves });
     setRotating(false);
   };
-  const told = (what: 'tyre' | 'pads' | 'shoes', place: string): string[] => {
+  const told = (what: 'tyre' | 'pads' | 'shoes', place: Place): string[] => {
     const part = book.partAt(what, place, now);
     const since = part.places.length > 1 ? part.places.at(-1)?.since : undefined;
     if (!part.fittedAt && !since) return [];

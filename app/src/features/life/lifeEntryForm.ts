@@ -14,6 +14,7 @@ import {
   type PartKind,
   type Unit,
   type Vehicle,
+  type Place,
 } from '@weskopos/core';
 import { addWeeks } from 'date-fns/addWeeks';
 import type { Problems } from '../../controls/useCheckedForm';
@@ -47,7 +48,7 @@ export interface EntryForm {
   job: string | null;
   ownJob: string;
   what: PartKind;
-  place: string | null;
+  place: Place | null;
   fresh: string;
   trip: string;
   weeks: (typeof WEEKS)[number];
