@@ -11,7 +11,7 @@ export const OPERATION_VERSIONS = {
   'inspection.sign': 1,
   'act.put': 1,
   'entry.put': 2,
-  'rulebook.put': 3,
+  'rulebook.put': 4,
 } as const;
 
 /** Why an operation whose shape is right could still not take effect. */

@@ -191,6 +191,8 @@ const HEALTHY: Partial<Record<MeasureCode, number>> = {
   torque: 120,
   seconds: 2,
   'part-age': 20,
+  'age-distance': 31_000,
+  'service-left': 9_000,
   hours: 120,
 };
 
@@ -209,7 +211,11 @@ function look(story: Story, visit: StoryVisit, index: number, ref: PointRef, ran
           : LAMPS.map((item) => ({ item, good: USUAL_LAMPS[item], of: USUAL_LAMPS[item] })),
     };
   const readings = point.measures
-    .filter(({ need, measure }) => need !== 'extra' && (need === 'each' || measure === mainSlot(point)?.measure))
+    .filter(({ need, measure }) =>
+      need === 'extra'
+        ? point.vocabulary === null && mainSlot(point) === null
+        : need === 'each' || measure === mainSlot(point)?.measure,
+    )
     .flatMap(({ measure, spots }) =>
       spots.map((spot): Reading => {
         const gauge = MEASURES[measure];

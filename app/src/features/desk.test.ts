@@ -47,7 +47,7 @@ describe('the bench', () => {
     ['pressure', { kpa: '32psi' }, 'kPa at 20 °C'],
     ['oil-used', {}, '0.290 L per 1,000 km: pass'],
     ['glycol', {}, 'freezes at −16.0 °C'.replace('−', '-')],
-    ['glycol', { share: '70' }, 'below'],
+    ['glycol', { share: '70' }, 'it freezes earlier again'],
     ['raise', {}, 'Drain 1.99 L'],
     ['raise', { refill: '40' }, 'too weak'],
     ['boiling', { grade: 'DOT 4' }, 'about 189 °C'],

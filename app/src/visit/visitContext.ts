@@ -87,7 +87,7 @@ export function historyOf(
     carriable: (ref) => {
       const look = lastLook(ref);
       const before = look && { finding: look.finding, inspection: look.visit.inspection };
-      return look && carriedFrom(before, rules.template, inspection.startedAt) ? look : undefined;
+      return look && carriedFrom(before, rules.template, inspection) ? look : undefined;
     },
   };
 }

@@ -85,6 +85,8 @@ function limitSentence(reason: Extract<Reason, { rule: 'limit' }>): string {
       return `${percent(value)} of new; ${threshold.grade} under ${percent(threshold.value)}.`;
     case 'rated-share':
       return `${percent(value)} of the rated current; ${threshold.grade} under ${percent(threshold.value)}.`;
+    case 'torque-share':
+      return `${percent(value)} of the torque of the spec sheet; ${edge} ${percent(threshold.value)}.`;
     case 'age':
       return `${bound === 'exact' ? '' : 'More than '}${Math.floor(value)} years old; ${edge} ${threshold.value}.`;
     case 'over-design-low':

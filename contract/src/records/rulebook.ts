@@ -30,6 +30,7 @@ import {
   type Offered,
   type Rulebook,
   type Template,
+  type Vocabulary,
 } from '@weskopos/core';
 import { z } from 'zod';
 import { isRaw, mapped, recordKind } from './record';
@@ -140,12 +141,24 @@ function offeredByCode(code: unknown): Offered {
 }
 const lacksOffered = (one: unknown) => isRaw(one) && !('offeredTo' in one);
 
+/** Vocabularies that were one with the general one: what the house had said of it goes on for each of them. */
+const ONCE_GENERAL = ['wheel-bolt', 'restraint', 'parking-brake'] as const satisfies readonly Vocabulary[];
+const lacksOwnWords = (sheet: unknown) =>
+  isRaw(sheet) && isRaw(sheet.words) && ONCE_GENERAL.some((name) => isRaw(sheet.words) && !(name in sheet.words));
+
+function withOwnWords(sheet: unknown): unknown {
+  if (!isRaw(sheet) || !isRaw(sheet.words)) return sheet;
+  const { general } = sheet.words;
+  return { ...sheet, words: { ...recordOf(ONCE_GENERAL, () => general), ...sheet.words } };
+}
+
 export const rulebookRecord = recordKind<Rulebook>({
   name: 'rulebook',
   schema: rulebookSchema,
-  versionOf: ({ house, templates }) => {
+  versionOf: ({ house, templates, sheets }) => {
     if (isRaw(house) && !('lookAhead' in house && 'repeatability' in house)) return 1;
-    return Array.isArray(templates) && templates.some(lacksOffered) ? 2 : 3;
+    if (Array.isArray(templates) && templates.some(lacksOffered)) return 2;
+    return Array.isArray(sheets) && sheets.some(lacksOwnWords) ? 3 : 4;
   },
   upgrades: [
     // A house that was not asked yet follows what is usual.
@@ -157,6 +170,7 @@ export const rulebookRecord = recordKind<Rulebook>({
       ...raw,
       templates: mapped(raw.templates, (one) => (isRaw(one) ? { offeredTo: offeredByCode(one.code), ...one } : one)),
     }),
+    (raw) => ({ ...raw, sheets: mapped(raw.sheets, withOwnWords) }),
   ],
 });
 

@@ -26,7 +26,8 @@ describe('glycol', () => {
   });
 
   test('outside the table there is a bound, never a number', () => {
-    expect(freezePoint(70)).toEqual({ status: 'beyond', side: 'below', end: -48.3 });
+    expect(freezePoint(70)).toEqual({ status: 'turns', end: 57.8 });
+    expect(freezePoint(100, 'propylene')).toEqual({ status: 'turns', end: 60.2 });
     expect(freezePoint(-1)).toEqual({ status: 'beyond', side: 'above', end: 0 });
     expect(glycolShare(-60)).toEqual({ status: 'beyond', side: 'above', end: 57.8 });
     expect(glycolShare(1)).toEqual({ status: 'beyond', side: 'below', end: 0 });

@@ -31,14 +31,18 @@ export type TableValue =
   | { readonly status: 'value'; readonly value: number }
   | { readonly status: 'beyond'; readonly side: 'below' | 'above'; readonly end: number };
 
-/** Freeze point, °C, of a share of glycol, % by volume. Example: 30 % ethylene → −16.0 °C. Beyond the table a bound, never a number. */
-export function freezePoint(share: number, glycol: Glycol = 'ethylene'): TableValue {
+/** Past the end of the table the curve of freeze points turns back: nothing can be told of it. */
+export type FreezePoint = TableValue | { readonly status: 'turns'; readonly end: number };
+
+/**
+ * Freeze point, °C, of a share of glycol, % by volume. Example: 30 % ethylene → −16.0 °C. Past the table's end there is
+ * no bound either: more glycol freezes earlier again (neat ethylene glycol near −13 °C).
+ */
+export function freezePoint(share: number, glycol: Glycol = 'ethylene'): FreezePoint {
   const value = interpolate(FREEZE_POINTS[glycol], share);
-  const [lastShare, lowest] = FREEZE_POINTS[glycol].at(-1) ?? [0, 0];
+  const [lastShare] = FREEZE_POINTS[glycol].at(-1) ?? [0];
   if (value !== null) return { status: 'value', value };
-  return share > lastShare
-    ? { status: 'beyond', side: 'below', end: lowest }
-    : { status: 'beyond', side: 'above', end: 0 };
+  return share > lastShare ? { status: 'turns', end: lastShare } : { status: 'beyond', side: 'above', end: 0 };
 }
 
 /** Share of glycol, % by volume, of a freeze point, °C: {@link freezePoint} the other way round. */

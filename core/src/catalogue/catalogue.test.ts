@@ -60,6 +60,10 @@ describe('the catalogue', () => {
     ['leak.engine', false],
     ['walk.lamps', false],
     ['cabin.codes', false],
+    ['belt.timing.age', false],
+    ['cabin.indicator', false],
+    ['close.indicator', false],
+    ['disc', true],
   ] as const)('%s can be said to be sound by eye: %s', (code, byEye) => {
     expect(soundByEye(cataloguePoint(code))).toBe(byEye);
   });

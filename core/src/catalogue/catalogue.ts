@@ -55,5 +55,6 @@ export function mainSlot(point: CataloguePoint): MeasureSlot | null {
 
 /** Whether eye and hand are enough: nothing to measure, count or read off. Only these can be said to be sound in one stroke. */
 export function soundByEye(point: CataloguePoint): boolean {
-  return mainSlot(point) === null && !point.leakWanted && point.counted === null && !point.codes;
+  const figuresOnly = point.measures.length > 0 && point.vocabulary === null;
+  return mainSlot(point) === null && !figuresOnly && !point.leakWanted && point.counted === null && !point.codes;
 }

@@ -1,5 +1,9 @@
-/** Observation words by vocabulary: codes only, their spelling per language lives in the app. */
 import { typedKeys } from '../sums/keyed';
+
+/** What can be wrong with any part; how much it weighs is told by the vocabulary. */
+const GENERAL = ['missing', 'loose', 'damaged', 'chafed', 'not-refitted'] as const;
+
+/** Observation words by vocabulary: codes only, their spelling per language lives in the app. */
 export const VOCABULARIES = {
   belt: [
     'print-worn',
@@ -65,7 +69,10 @@ export const VOCABULARIES = {
   spring: ['end-broken', 'cracked-coil', 'seat-wrong'],
   damper: ['rod-wet', 'body-dented', 'bush-torn'],
   rust: ['rust-surface', 'rust-scaling', 'rust-holed', 'rust-near-mounting'],
-  general: ['missing', 'loose', 'damaged', 'chafed', 'not-refitted'],
+  general: GENERAL,
+  'wheel-bolt': GENERAL,
+  restraint: GENERAL,
+  'parking-brake': GENERAL,
   bush: ['bush-torn', 'bush-cracked', 'bush-loose'],
   bearing: ['rough', 'noisy', 'tight'],
   'warning-lamp': [

@@ -14,7 +14,8 @@ import type { LookAhead } from '../inspection/aheadNote';
 import type { NotJudged } from './reason';
 import { CHARGED_V } from '../vehicle/specSheet';
 import { tyreAgeYears } from './tyreAge';
-import { standardUncertainty } from '../sums/uncertainty';
+import { CLOSE_CALL_FACTOR, standardUncertainty } from '../sums/uncertainty';
+import { judgeValue } from './judgeValue';
 
 /** Everything a grade leans on besides the finding itself. */
 export interface GradingContext {
@@ -40,6 +41,8 @@ export type Compared =
       readonly bound: Bound;
       /** A difference that is small enough says nothing worth a line of its own. */
       readonly onlyWhenBad: boolean;
+      /** So near the least difference that counts that its uncertainty decides. */
+      readonly nearFloor?: boolean;
       readonly pressure?: { readonly atReferenceKpa: number; readonly placardKpa: number };
     }
   | { readonly status: 'not-judged'; readonly why: NotJudged };
@@ -117,7 +120,9 @@ function crankNotJudged(finding: Finding, { vehicle, standing }: GradingContext)
   const { ratedA, standard } = vehicle.spec.battery;
   if (ratedA === null || standard === null) return 'no-rated-value';
   if (finding.standard !== standard) return 'other-standard';
-  const rest = readingAt(standing.get('battery.rest'), 'rest-voltage');
+  const restFinding = standing.get('battery.rest');
+  // A voltage that was read in the wrong state says nothing of its charge.
+  const rest = restFinding?.outOf.length === 0 ? readingAt(restFinding, 'rest-voltage') : undefined;
   const rested = rest && (readingValue(rest) * 12) / vehicle.spec.systemVolts >= CHARGED_V;
   return rested ? null : 'not-charged';
 }
@@ -191,11 +196,18 @@ function placardShare(
   if ('why' in temperature) return { status: 'not-judged', why: temperature.why };
   const atReferenceKpa = pressureAtReference(readingValue(reading), temperature.celsius);
   const off = atReferenceKpa - placardKpa;
+  const u = uncertaintyOf(reading, rules.house);
+  const floor = row.ignoreUpToKpa ?? 0;
+  const guard = CLOSE_CALL_FACTOR * u;
+  const counts = judgeValue(off / placardKpa, row.thresholds, u / placardKpa, true)?.grade !== 'pass';
+  // The guarded rule moves this edge of pass as it moves every other.
+  const ignored = Math.abs(off) <= floor - (rules.house.nearLimit === 'guarded' ? guard : 0);
   return {
     status: 'value',
     spot: reading.spot,
-    value: Math.abs(off) <= (row.ignoreUpToKpa ?? 0) ? 0 : off / placardKpa,
-    u: uncertaintyOf(reading, rules.house) / placardKpa,
+    value: ignored ? 0 : off / placardKpa,
+    u: u / placardKpa,
+    nearFloor: counts && Math.abs(Math.abs(off) - floor) < guard,
     reading,
     bound: reading.bound,
     onlyWhenBad: false,

@@ -32,13 +32,15 @@ export function gradePoint(ref: PointRef, context: GradingContext): PointGrade {
     override,
     failsLaw: reasons.some((reason) => reason.grade === 'fail' && basisOf(reason) === 'law'),
     watch: reasons.some((reason) => reason.rule === 'leak' && reason.watch),
-    corrected: putRight && GRADES.indexOf(found) > GRADES.indexOf(computed),
+    corrected: putRight && isWrong(found) && GRADES.indexOf(found) > GRADES.indexOf(computed),
     asFound: found,
     closeCall: reasons.some((reason) => reason.rule === 'limit' && reason.closeCall),
     carried: finding?.carried ?? null,
     reasons,
   };
 }
+
+const isWrong = (grade: Grade) => grade === 'advisory' || grade === 'fail';
 
 /** On whose authority a reason grades; null for one that compares with nothing. */
 export function basisOf(reason: Reason): 'law' | 'maker' | 'house' | null {
@@ -94,7 +96,19 @@ function reasonsFor(
 function silentReason(point: CataloguePoint, finding: Finding): Reason {
   const wants =
     point.leakWanted || (point.counted !== null && finding.words.length === 0 && finding.counts.length === 0);
-  return wants ? { rule: 'not-looked-at', grade: 'not-seen' } : { rule: 'sound', grade: 'pass' };
+  if (wants) return { rule: 'not-looked-at', grade: 'not-seen' };
+  const [extra] = point.measures;
+  // Nothing but a figure is to be had here: whoever read none has seen nothing.
+  if (extra && !point.vocabulary)
+    return {
+      rule: 'reading-missing',
+      grade: 'not-seen',
+      measures: point.measures.map(({ measure }) => measure),
+      spots: extra.spots,
+    };
+  const worn = point.measures.find(({ measure }) => MEASURES[measure].nature === 'wear');
+  if (worn) return { rule: 'no-limit', grade: 'recorded', measure: worn.measure, why: 'not-measured' };
+  return { rule: 'sound', grade: 'pass' };
 }
 
 function readingsAt(slot: MeasureSlot, finding: Finding, phase: Phase | undefined): Reading[] {
@@ -102,9 +116,17 @@ function readingsAt(slot: MeasureSlot, finding: Finding, phase: Phase | undefine
 }
 
 function usedSlots(point: CataloguePoint, finding: Finding, phase: Phase | undefined) {
-  return point.measures
-    .map((slot) => ({ measure: slot.measure, readings: readingsAt(slot, finding, phase) }))
-    .filter(({ readings }) => readings.length > 0);
+  const leftBy = point.measures.filter(
+    ({ need, measure }) =>
+      need === 'one' && finding.readings.some((reading) => reading.measure === measure && reading.phase === 'left'),
+  );
+  return (
+    point.measures
+      // Found by one gauge and left by another: what it was left at is what stands.
+      .filter((slot) => phase || slot.need !== 'one' || leftBy.length === 0 || leftBy.includes(slot))
+      .map((slot) => ({ measure: slot.measure, readings: readingsAt(slot, finding, phase) }))
+      .filter(({ readings }) => readings.length > 0)
+  );
 }
 
 /** An extra that nothing judges, beside what the point is really judged by, says nothing of the grade. */
@@ -179,17 +201,23 @@ function judgeCompared(row: LimitRow, one: Compared, { rules }: GradingContext):
   const base = { rule: 'limit', kind: row.kind, measure: row.measure, spot, value, bound } as const;
   if (bound !== 'exact') {
     const { crossed, undecided } = judgeBound(value, bound, row.thresholds);
-    if (crossed) return [{ ...base, grade: crossed.grade, threshold: crossed, closeCall: false }];
+    const open: Reason[] = undecided
+      ? [{ rule: 'undecided', grade: 'recorded', measure: row.measure, spot, value, bound, threshold: undecided }]
+      : [];
+    // What is surely crossed is told; that it may be worse than that is told beside it.
+    if (crossed) {
+      const worse = crossed.grade === 'advisory' && undecided?.grade === 'fail' ? open : [];
+      return [{ ...base, grade: crossed.grade, threshold: crossed, closeCall: false }, ...worse];
+    }
     const byBars = row.measure === 'tread' && rules.house.treadAs === 'bars' && undecided?.grade === 'advisory';
     const [edge] = row.thresholds;
-    if (undecided && !byBars)
-      return [{ rule: 'undecided', grade: 'recorded', measure: row.measure, spot, value, bound, threshold: undecided }];
+    if (undecided && !byBars) return open;
     const nearest = row.thresholds.find(({ grade }) => grade === 'fail') ?? edge;
     return nearest ? [{ ...base, grade: 'pass', threshold: nearest, closeCall: false }] : [];
   }
   const judgement = judgeValue(value, row.thresholds, one.u, rules.house.nearLimit === 'guarded');
   if (!judgement || (one.onlyWhenBad && judgement.grade === 'pass')) return [];
-  return [{ ...base, ...judgement, ...(pressure ? { pressure } : {}) }];
+  return [{ ...base, ...judgement, ...(one.nearFloor ? { closeCall: true } : {}), ...(pressure ? { pressure } : {}) }];
 }
 
 function observationReasons(point: CataloguePoint, finding: Finding, { rules }: GradingContext): Reason[] {

@@ -9,13 +9,18 @@ export interface BoundJudgement {
   readonly undecided: Threshold | null;
 }
 
+/** Bars are moulded in round figures of either family: 1.6 mm and 2/32 in are one bar, stored unit. */
+const SAME_BAR = 0.02;
+
 /**
  * Judges a bound as far as it goes, without making a number of it. `over` x: the truth is more than x; `under` x: at
  * most x. An `under` bound at an edge counts as crossing it: a bar that is flush fails the limit that is the bar's.
  */
 export function judgeBound(value: number, bound: Exclude<Bound, 'exact'>, edges: readonly Threshold[]): BoundJudgement {
   const sure = edges.filter((edge) =>
-    bound === 'under' ? edge.bad === 'below' && value <= edge.value : edge.bad === 'above' && value >= edge.value,
+    bound === 'under'
+      ? edge.bad === 'below' && value <= edge.value + SAME_BAR
+      : edge.bad === 'above' && value >= edge.value,
   );
   const clear = edges.filter((edge) =>
     bound === 'under' ? edge.bad === 'above' && value <= edge.value : edge.bad === 'below' && value >= edge.value,

@@ -18,7 +18,9 @@ export type NotJudged =
   | 'no-new-value'
   | 'no-rated-value'
   | 'other-standard'
-  | 'not-charged';
+  | 'not-charged'
+  | 'not-measured'
+  | 'no-torque';
 
 /** Why a point has its grade, as data: what was compared with what, by which rule, from which source. */
 export type Reason =

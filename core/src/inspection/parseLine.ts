@@ -3,6 +3,7 @@ import type { Unit } from '../units/units';
 
 /** Several figures typed on one line, or what is wrong with them. */
 export type ParsedLine =
+  /** One for each place, or the one of the first place alone. */
   | { readonly status: 'values'; readonly stored: readonly number[] }
   /** What could not be read, or how many figures there were instead of `wanted`. */
   | { readonly status: 'unreadable'; readonly typed: string }
@@ -10,7 +11,8 @@ export type ParsedLine =
 
 /**
  * Reads several figures on one line, outside first: `5 5.5 4` or `5/5.5/4` or `5; 5,5; 4`. Parted by blanks, or by
- * slashes or semicolons where there are any; one figure alone counts for every place.
+ * slashes or semicolons where there are any. One figure is one reading: alone on its line it is that of the first place,
+ * and the others stay open.
  */
 export function parseLine(typed: string, usual: Unit, wanted: number): ParsedLine {
   const text = typed.trim();
@@ -21,7 +23,6 @@ export function parseLine(typed: string, usual: Unit, wanted: number): ParsedLin
   if (bad >= 0) return { status: 'unreadable', typed: parts[bad] ?? typed };
   const stored = parsed.flatMap((one) => (one.status === 'value' ? [one.stored] : []));
   if (stored.length === wanted) return { status: 'values', stored };
-  const [only] = stored;
-  if (stored.length === 1 && only !== undefined) return { status: 'values', stored: Array<number>(wanted).fill(only) };
+  if (stored.length === 1) return { status: 'values', stored };
   return { status: 'wrong-count', got: stored.length, wanted };
 }

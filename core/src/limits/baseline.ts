@@ -190,6 +190,25 @@ const otherRows: readonly LimitRow[] = [
     [over(house('advisory', 5, 'oil lamp')), over(house('fail', 10, 'oil lamp: stop the engine'))],
     { points: ['cabin.oillamp'] },
   ),
+  row(
+    'torque',
+    'torque-share',
+    [
+      under(house('advisory', 0.9, 'the wheel bolts’ torque of the spec sheet')),
+      over(house('advisory', 1.15, 'the wheel bolts’ torque of the spec sheet; stretched')),
+      under(house('fail', 0.7, 'loose: tighten crosswise before it moves')),
+    ],
+    { points: ['close.bolts'] },
+  ),
+  row(
+    'pressure',
+    'value',
+    [
+      under(house('advisory', 180, 'spare, ready to be used')),
+      under(house('fail', 100, 'a spare that cannot be driven on')),
+    ],
+    { points: ['walk.spare'] },
+  ),
   row('play', 'value', [from(house('advisory', 1, 'just felt')), from(house('fail', 2, 'clear play'))], {
     points: WEAR_JOINTS,
   }),
@@ -211,7 +230,7 @@ const harmless = stages('pass', 'pass', 'pass', 'pass', 'advisory');
 /** The built-in starting point. Local law comes first: a workshop checks every row against its own. */
 export const BASELINE: LimitSheet = {
   code: 'baseline',
-  version: 2,
+  version: 3,
   validFrom: '2026-01-01',
   rows: [
     row('tread', 'value', [under(house('advisory', 3, WET_GRIP)), under(LIGHT_LIMIT)], { classes: LIGHT }),
@@ -250,7 +269,7 @@ export const BASELINE: LimitSheet = {
     daylight: 'advisory',
   },
   countFails: ['wheel.bolts'],
-  codes: { stored: 'advisory', pending: 'recorded', returned: 'advisory' },
+  codes: { stored: 'advisory', pending: 'recorded', returned: 'fail' },
 };
 
 /** As the baseline, with the tread limits of 49 CFR 570.9 for light vehicles. */

@@ -1,9 +1,10 @@
+import { torqueOf } from '../vehicle/specSheet';
 import type { HouseRules } from '../house/houseRules';
 import { axleAt, type Place, type Vehicle } from '../vehicle/vehicle';
 import type { LimitKind } from './limitSheet';
 
 /** Why a reading cannot be held against a kind of limit: the spec sheet is silent. */
-export type ScaleMissing = 'no-minimum' | 'no-new-value' | 'no-rated-value';
+export type ScaleMissing = 'no-minimum' | 'no-new-value' | 'no-rated-value' | 'no-torque';
 
 /** How readings of a measure and limits of one kind stand to each other: `reading = limit · per + from`. */
 export interface LimitScale {
@@ -40,6 +41,10 @@ const SCALES: Scales = {
     return ratedA === null ? 'no-rated-value' : per(ratedA);
   },
   'over-design-low': ({ house }) => from(house.designLowC),
+  'torque-share': ({ vehicle }) => {
+    const torque = torqueOf(vehicle.spec, 'wheel-bolts')?.newtonMetres ?? null;
+    return torque === null ? 'no-torque' : per(torque);
+  },
   'per-12-volts': ({ vehicle }) => per(vehicle.spec.systemVolts / 12),
 };
 

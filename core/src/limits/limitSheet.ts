@@ -34,6 +34,7 @@ export interface Threshold {
  * - `age`: years from the week of making to the visit
  * - `over-design-low`: reading − the lowest temperature to expect, K
  * - `per-12-volts`: reading scaled to a 12 V system
+ * - `torque-share`: reading / the torque of the spec sheet for that fastener
  */
 export const LIMIT_KINDS = [
   'value',
@@ -48,6 +49,7 @@ export const LIMIT_KINDS = [
   'age',
   'over-design-low',
   'per-12-volts',
+  'torque-share',
 ] as const;
 /** What a limit is compared with: the reading itself, or something made of it. */
 export type LimitKind = (typeof LIMIT_KINDS)[number];
@@ -110,7 +112,7 @@ export interface SheetProblem {
   readonly code: 'fail-inside-advisory' | 'no-threshold' | 'not-a-number' | 'share-range';
 }
 
-const SHARES: readonly LimitKind[] = ['placard-share', 'share-of-new', 'rated-share'];
+const SHARES: readonly LimitKind[] = ['placard-share', 'share-of-new', 'rated-share', 'torque-share'];
 
 /** Checks the rows of a sheet: every row has a limit, and fail lies beyond advisory on the same side. */
 export function sheetProblems(sheet: Pick<LimitSheet, 'rows'>): SheetProblem[] {

@@ -66,6 +66,9 @@ export const WORD_GRADES_BASELINE: Readonly<Record<Vocabulary, Grades>> = {
   damper: { ...advisory('rod-wet', 'body-dented', 'bush-torn') },
   rust: { ...recorded('rust-surface'), ...advisory('rust-scaling'), ...fail('rust-holed', 'rust-near-mounting') },
   general: advisory('missing', 'loose', 'damaged', 'chafed', 'not-refitted'),
+  'wheel-bolt': { ...fail('missing', 'loose', 'damaged'), ...advisory('chafed', 'not-refitted') },
+  restraint: { ...fail('missing', 'loose', 'damaged', 'chafed'), ...advisory('not-refitted') },
+  'parking-brake': { ...fail('missing', 'loose', 'damaged'), ...advisory('chafed', 'not-refitted') },
   bush: { ...advisory('bush-cracked', 'bush-loose'), ...fail('bush-torn') },
   bearing: { ...advisory('noisy', 'tight'), ...fail('rough') },
   'warning-lamp': {

@@ -53,7 +53,10 @@ const SPELLINGS: Readonly<Record<string, Unit>> = {
   '/min': '/min',
 };
 
-const DECIMAL = /^([+\-−]?\d*[.,]?\d+|[+\-−]?\d+[.,]?)\s*(\D.*)?$/;
+const DECIMAL = /^([+\-−]?\d*[.,]?\d+|[+\-−]?\d+[.,]?|[1-9]\d{0,2}(?:[.,]\d{3})+)\s*(\D.*)?$/;
+/** Nobody reads a thousandth of these: a point or comma before three figures parts thousands. */
+const WHOLE: readonly Unit[] = ['km', 'mi', 'kPa', 'h'];
+const GROUPED = /^[1-9]\d{0,2}(?:[.,]\d{3})+$/;
 /** `2/32`, `1/2 qt`, `1 1/2 qt`; a fraction of 32nds is told by its denominator. */
 const FRACTION = /^(?:(\d+)\s+)?(\d+)\/(\d+)\s*(\D.*)?$/;
 
@@ -65,7 +68,7 @@ const THOUSANDS = /(\d)[\u202f\u00a0 ](?=\d{3}(?![\d/]))/g;
  * Without a unit the value is in `usual`; where that is a length, a fraction over 32 is inches. A unit of another
  * quantity is unreadable, never guessed.
  *
- * Examples: `('35psi', 'kPa')` → 241.3 kPa; `('2/32', 'mm')` → 1.5875 mm; `('5,5', 'mm')` → 5.5 mm; `('1/2 qt', 'L')` → 0.473 L.
+ * Examples: `('35psi', 'kPa')` → 241.3 kPa; `('84,312', 'km')` → 84,312 km; `('2/32', 'mm')` → 1.5875 mm; `('5,5', 'mm')` → 5.5 mm; `('1/2 qt', 'L')` → 0.473 L.
  */
 export function parseMeasure(typed: string, usual: Unit): ParsedMeasure {
   const text = typed.trim().toLowerCase().replace(THOUSANDS, '$1');
@@ -74,17 +77,19 @@ export function parseMeasure(typed: string, usual: Unit): ParsedMeasure {
   const wanted: Quantity = UNITS[usual].quantity;
   const fraction = FRACTION.exec(text);
   const decimal = DECIMAL.exec(text);
-  const number = fraction
-    ? fractionValue(fraction)
-    : decimal
-      ? Number((decimal[1] ?? '').replace(',', '.').replace('−', '-'))
-      : NaN;
   const suffix = (fraction ? fraction[4] : decimal?.[2])?.trim() ?? '';
   const inches = fraction !== null && wanted === 'length' && suffix === '' && fraction[3] === '32';
   const unit = inches ? 'in' : suffix === '' ? usual : SPELLINGS[suffix];
-  if (!Number.isFinite(number) || !unit || UNITS[unit].quantity !== wanted) return unreadable;
+  if (!unit) return unreadable;
+  const number = fraction ? fractionValue(fraction) : decimal ? decimalValue(decimal[1] ?? '', unit) : NaN;
+  if (!Number.isFinite(number) || UNITS[unit].quantity !== wanted) return unreadable;
   const stored = toStored(number, unit);
   return { status: 'value', stored, unit: inches ? '/32in' : unit };
+}
+
+function decimalValue(text: string, unit: Unit): number {
+  if (WHOLE.includes(unit) && GROUPED.test(text)) return Number(text.replace(/[.,]/g, ''));
+  return Number(text.replace(',', '.').replace('−', '-'));
 }
 
 function fractionValue([, whole = '0', top = '', bottom = '']: RegExpExecArray): number {
@@ -101,9 +106,16 @@ export type ParsedWeek =
  * three mean before 2000 and tell no decade: the last week of 1999 is given as the latest it can be.
  */
 export function parseWeekCode(typed: string): ParsedWeek {
-  const text = typed.trim();
+  const text = typed.trim().replace(/^(\d\d)[ /](\d\d)$/, '$1$2');
   const week = Number(text.slice(0, 2));
   if (!/^\d{3,4}$/.test(text) || week < 1 || week > 53) return { status: 'unreadable' };
   if (text.length === 3) return { status: 'week', yyyyww: 199952, before2000: true };
+  if (week > weeksIn(2000 + Number(text.slice(2)))) return { status: 'unreadable' };
   return { status: 'week', yyyyww: (2000 + Number(text.slice(2))) * 100 + week, before2000: false };
+}
+
+/** Weeks of an ISO 8601 year: 53 where 31 December or 1 January is a Thursday. */
+function weeksIn(year: number): number {
+  const isThursday = (month: number, day: number) => new Date(Date.UTC(year, month, day)).getUTCDay() === 4;
+  return isThursday(0, 1) || isThursday(11, 31) ? 53 : 52;
 }

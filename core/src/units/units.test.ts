@@ -78,11 +78,16 @@ describe('the week moulded into a tyre', () => {
   test.each([
     ['0523', 202305, false],
     ['5320', 202053, false],
+    ['14 21', 202114, false],
+    ['14/21', 202114, false],
     ['523', 199952, true],
   ])('“%s”', (typed, yyyyww, before2000) => {
     expect(parseWeekCode(typed)).toEqual({ status: 'week', yyyyww, before2000 });
   });
-  test.each(['5420', '0023', '12', '12345', 'abcd', ''])('“%s” is no week', (typed) => {
-    expect(parseWeekCode(typed)).toEqual({ status: 'unreadable' });
-  });
+  test.each(['5420', '5321', '5300', '0023', '14 2', '1 421', '12', '12345', 'abcd', ''])(
+    '“%s” is no week',
+    (typed) => {
+      expect(parseWeekCode(typed)).toEqual({ status: 'unreadable' });
+    },
+  );
 });

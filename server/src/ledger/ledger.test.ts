@@ -23,7 +23,7 @@ import { ledgerTables } from '../tests/tables';
 import { readLife } from '../inspections/readLife';
 import { Journal } from './journal';
 import { setDamageAside } from './mend';
-import { segmentsIn } from './segments';
+import { nameOfSegment, segmentsIn } from './segments';
 import { liftedLife, type KeptLife } from '../tests/examples';
 
 const NOW = () => new Date('2026-06-01T10:00:00Z');
@@ -362,16 +362,23 @@ describe('journals of every earlier version', () => {
     'journal-4-corners.txt',
     'journal-5-life.txt',
     'journal-6-look-ahead.txt',
+    'journal-7-rulebook.txt',
   ])('%s fills an empty database', async (name) => {
     const folder = await newFolder();
     await fs.mkdir(path.join(folder, 'journal'));
-    await fs.copyFile(path.join(EXAMPLES, name), path.join(folder, 'journal', 'operations.log'));
     const lines = (await fs.readFile(path.join(EXAMPLES, name), 'utf8')).trimEnd().split('\n');
+    // From the seventh on lines are numbered, in segments named after their first.
+    const segment = lines[0]?.charAt(9) === '{' ? 'operations.log' : nameOfSegment(1);
+    await fs.copyFile(path.join(EXAMPLES, name), path.join(folder, 'journal', segment));
     const tables = await reopened(folder, async ({ engine, opened }) => {
       expect(opened.replay.failed).toEqual([]);
       const [{ n } = { n: 0 }] = await engine.query<{ n: number }>('select count(*)::integer as n from operation');
       expect(n).toBe(
-        new Set(lines.map((line) => (JSON.parse(line.slice(9)) as { operation: { id: string } }).operation.id)).size,
+        new Set(
+          lines.map(
+            (line) => (JSON.parse(line.slice(line.indexOf('{'))) as { operation: { id: string } }).operation.id,
+          ),
+        ).size,
       );
       expect(opened.replay.replayed).toBeGreaterThan(n * 0.9);
       return ledgerTables(engine);

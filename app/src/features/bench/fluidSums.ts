@@ -6,16 +6,23 @@ import {
   oilUsed,
   stickToLitres,
 } from '@weskopos/core';
-import { GLYCOLS, drainToRaise, freezePoint, glycolShare, type TableValue } from '@weskopos/core/desk';
+import { GLYCOLS, drainToRaise, freezePoint, glycolShare, type Glycol, type TableValue } from '@weskopos/core/desk';
 import { amount } from '../../words/show';
 import { choiceField, figureField, type Sum } from './sum';
 import { bench as say } from '../../words/en/pages/bench';
 import { common } from '../../words/en/pages/common';
 
 const beyond = (value: TableValue, told: (value: number) => string) =>
-  value.status === 'value'
-    ? told(value.value)
-    : say.theTableEndsThere(value.side === 'below' ? 'below' : 'above', told(value.end));
+  value.status === 'value' ? told(value.value) : say.theTableEndsThere(value.side, told(value.end));
+
+function freezes(share: number, kind: Glycol): string {
+  const point = freezePoint(share, kind);
+  if (point.status === 'turns') return say.freezesEarlierAgain(share, point.end);
+  return say.freezesAt(
+    share,
+    beyond(point, (c) => `${c.toFixed(1)} °C`),
+  );
+}
 
 export const FLUID_SUMS: readonly Sum[] = [
   {
@@ -71,14 +78,7 @@ export const FLUID_SUMS: readonly Sum[] = [
       const share = v.maybe('share');
       const freeze = v.maybe('freeze');
       return [
-        ...(share === null
-          ? []
-          : [
-              say.freezesAt(
-                share,
-                beyond(freezePoint(share, kind), (c) => `${c.toFixed(1)} °C`),
-              ),
-            ]),
+        ...(share === null ? [] : [freezes(share, kind)]),
         ...(freeze === null
           ? []
           : [

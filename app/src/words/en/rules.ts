@@ -73,6 +73,7 @@ export const limitKind = {
   'over-minimum': 'above the stamped minimum',
   'share-of-new': 'share of new',
   'rated-share': 'share of rated',
+  'torque-share': 'share of the torque',
   age: 'years since made',
   'over-design-low': 'kelvin above the lowest temperature to expect',
   'per-12-volts': 'of a 12 V system',
@@ -105,6 +106,8 @@ export const template: Readonly<Record<string, string>> = {
 };
 
 export const notJudged = {
+  'not-measured': 'nothing seen wrong, but not measured',
+  'no-torque': 'the spec sheet has no torque for it',
   'no-row': 'the limit sheet has no limit for it',
   'no-placard': 'the spec sheet has no placard pressure to judge by',
   'tyre-not-cold': 'the tyre was not cold and its temperature was not read',

@@ -137,7 +137,7 @@ export const UNDER_POINTS = [
     ...onUnder(0.68, 0.42),
   }),
   point('tank.straps', 'fuel', { vocabulary: 'rust', fits: ['engine'], ...onUnder(0.74, 0.22) }),
-  point('cable.parkbrake', 'brakes', { vocabulary: 'general', fits: ['road'], ...onUnder(0.62, 0.6) }),
+  point('cable.parkbrake', 'brakes', { vocabulary: 'parking-brake', fits: ['road'], ...onUnder(0.62, 0.6) }),
   point('axle.oil.level', 'transmission', {
     measures: ['level'],
     vessel: 'stick',

@@ -18,6 +18,6 @@ export const WALK_ROUND_POINTS = [
     fits: ['spare-wheel', 'road'],
   }),
   point('walk.tools', 'equipment', { vocabulary: 'general', fits: ['road'] }),
-  point('walk.lift', 'equipment', { vocabulary: 'general', fits: ['passenger-lift'], cautions: ['moving-parts'] }),
-  point('walk.tiedowns', 'equipment', { counted: 'all', vocabulary: 'general', fits: ['passenger-lift'] }),
+  point('walk.lift', 'equipment', { vocabulary: 'restraint', fits: ['passenger-lift'], cautions: ['moving-parts'] }),
+  point('walk.tiedowns', 'equipment', { counted: 'all', vocabulary: 'restraint', fits: ['passenger-lift'] }),
 ];

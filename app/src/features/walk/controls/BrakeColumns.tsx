@@ -54,11 +54,13 @@ export function BrakeColumns({ step, background, phase, draft, onDraft, put }: B
           label={say.bothPadsOnOneLine(where)}
           help={say.bothPadsHint}
           onValues={(values) =>
-            pads.forEach((ref, index) =>
-              put(ref, (before) =>
-                readingChange(before, { measure: 'lining', spot: 'whole', phase }, values[index] ?? 0),
-              ),
-            )
+            pads
+              .slice(0, values.length)
+              .forEach((ref, index) =>
+                put(ref, (before) =>
+                  readingChange(before, { measure: 'lining', spot: 'whole', phase }, values[index] ?? 0),
+                ),
+              )
           }
         />
       ) : null}

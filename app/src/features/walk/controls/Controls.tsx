@@ -143,11 +143,13 @@ function Measures(props: ControlProps & SlidingProps) {
                 onValues={(values) =>
                   put(pointRef, (before) =>
                     lookChange(before, {
-                      readings: tread.spots.reduce(
-                        (readings, spot, index) =>
-                          withReading(readings, { measure: 'tread', spot, phase }, values[index] ?? 0),
-                        [...(before?.readings ?? [])],
-                      ),
+                      readings: tread.spots
+                        .slice(0, values.length)
+                        .reduce(
+                          (readings, spot, index) =>
+                            withReading(readings, { measure: 'tread', spot, phase }, values[index] ?? 0),
+                          [...(before?.readings ?? [])],
+                        ),
                     }),
                   )
                 }

@@ -13,19 +13,24 @@ interface LineEntryProps {
   readonly onValues: (values: readonly number[]) => void;
 }
 
-/** All figures of a step on one line: `5 5.5 4`. Taken on Enter; what cannot be read is told and stays as typed. */
+/**
+ * All figures of a step on one line: `5 5.5 4`. Taken on Enter, a whole line also when it is left; one figure is the first
+ * place's alone. What cannot be read is told and stays as typed.
+ */
 export function LineEntry({ measure, wanted, label, help, onValues }: LineEntryProps) {
   const [typed, setTyped] = useState('');
   const [problem, setProblem] = useState<string>();
   const { least, most } = MEASURES[measure];
-  const take = () => {
+  const take = (left = false) => {
     if (typed.trim() === '') return;
     const line = parseLine(typed, workshopUnit(measure), wanted);
+    // Half a line that was left is not taken: it may be the beginning of a whole one.
+    if (left && line.status === 'values' && line.stored.length < wanted) return setProblem(say.halfALine(wanted));
     if (line.status === 'unreadable') return setProblem(say.wasNotUnderstoodForExample(line.typed));
     if (line.status === 'wrong-count') return setProblem(say.figuresOutsideFirstThereWere(wanted, line.got));
     if (line.stored.some((value) => value < least || value > most))
       return setProblem(say.eachFromTo(least, most, unitOf(measure)));
-    setProblem(undefined);
+    setProblem(line.stored.length < wanted ? say.firstPlaceOnly(wanted - line.stored.length) : undefined);
     setTyped('');
     onValues(line.stored.map((value) => Number(value.toFixed(4))));
   };
@@ -38,8 +43,8 @@ export function LineEntry({ measure, wanted, label, help, onValues }: LineEntryP
         setTyped(text);
         setProblem(undefined);
       }}
-      onSubmitEditing={take}
-      onBlur={take}
+      onSubmitEditing={() => take()}
+      onBlur={() => take(true)}
       inputMode="text"
       placeholder={help}
       problem={problem}

@@ -34,9 +34,7 @@ export function MorePanel({ pointRef, rest, background, target, onDone }: MorePa
         <Press
           label={say.carryTheLookOf(day(carriable.visit.inspection.startedAt))}
           onPress={() => {
-            void putFinding(target, pointRef, () =>
-              carriedContent(carriable.finding, carriable.visit.inspection.startedAt),
-            );
+            void putFinding(target, pointRef, () => carriedContent(carriable.finding, carriable.visit.inspection));
             onDone();
           }}
         />

@@ -28,6 +28,8 @@ export const bench = {
   shareOfGlycol: 'Share of glycol',
   orFreezePoint: 'Or freeze point',
   freezesAt: (share: number, beyond: string) => `${share} %: freezes at ${beyond}`,
+  freezesEarlierAgain: (share: number, end: number) =>
+    `${share} %: over ${end} % no figure is told: it freezes earlier again, and cools less (neat glycol near −13 °C).`,
   cAShareOf: (freeze: number, beyond: string) => `${freeze} °C: a share of ${beyond}`,
   giveAShareOrA: 'Give a share or a freeze point.',
   raiseTheShareOfGlycol: 'Raise the share of glycol',

@@ -86,6 +86,9 @@ export const controls = {
   onlyTheSameStandardIs: '; only the same standard is compared',
   noRatedCurrent: 'The spec sheet has no rated current; the reading is kept.',
   afterTwoHoursOfRest: (capital: string) => `${capital}, after two hours of rest at 25 °C; approximate.`,
+  halfALine: (wanted: number) => `Not taken yet: ${wanted} figures, or Enter for the first place alone.`,
+  firstPlaceOnly: (open: number) =>
+    `Taken for the first place, outside; ${open} ${open === 1 ? 'is' : 'are'} still open.`,
   figuresOutsideFirstThereWere: (wanted: number, got: number) => `${wanted} figures, outside first; there were ${got}.`,
   tellWhatYouSeeWipe: 'Tell what you see; wipe a little on white paper for the colour. Gloves.',
 };
