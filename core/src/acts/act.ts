@@ -34,7 +34,7 @@ export const USUAL_WAIT_S: Readonly<Record<WaitKind, number>> = {
   flush: 900,
   settle: 600,
   'warm-up': 480,
-  'cool-down': 1800,
+  'cool-down': 7200,
   'hub-heat': 300,
   'battery-rest': 7200,
   drops: 60,
@@ -66,6 +66,8 @@ export interface EndProof {
 export const PROOF_DOUBTS = [
   'torque-off',
   'over-capacity',
+  'under-capacity',
+  'level-off',
   'fasteners-missing',
   'washer-reused',
   'seal-not-seen',

@@ -83,6 +83,11 @@ describe('loose ends', () => {
       proofDoubts(opened(end, n), proof(given), context).map(({ code }) => code);
     expect(codes('oil-fill', { litres: 4.7, level: 0.9 })).toEqual([]);
     expect(codes('oil-fill', { litres: 4.8, level: 0.9 })).toEqual(['over-capacity']);
+    expect(codes('oil-fill', { litres: 1, level: 0.9 })).toEqual(['under-capacity']);
+    expect(codes('oil-fill', { litres: 4.4, level: -0.4 })).toEqual(['level-off']);
+    expect(codes('oil-fill', { litres: 4.4, level: 1.5 })).toEqual(['level-off']);
+    expect(codes('brake-cap', { level: -0.3 })).toEqual(['level-off']);
+    expect(codes('coolant-cap', { level: 1 })).toEqual([]);
     expect(codes('tray', { fasteners: 5 }, 6)).toEqual(['fasteners-missing']);
     expect(codes('drain-plug', { washer: 'reused' })).toEqual(['washer-reused']);
     expect(codes('oil-filter', { oldSealSeen: false })).toEqual(['seal-not-seen']);
@@ -91,8 +96,8 @@ describe('loose ends', () => {
   });
 
   test('a filling goes in stages and never past the capacity', () => {
-    expect(nextFillL(4.5, 0)).toBe(4.1);
-    expect(nextFillL(4.5, 4)).toBe(0.4);
+    expect(nextFillL(4.5, 0)).toBe(3.3);
+    expect(nextFillL(4.5, 4)).toBe(0.3);
     expect(nextFillL(4.5, 4.45)).toBeNull();
     expect(nextFillL(null, 1)).toBeNull();
     fc.assert(
@@ -174,10 +179,29 @@ describe('the vehicle’s state', () => {
       ['never-started-today', 'off-cold', 'off-settled'],
     ],
     ['hot', 12, [], ['off-settled', 'off-cold'], ['off-cold']],
-    ['hot', 31, [], ['off-cold'], []],
-    ['warm', 0, [], ['off-settled', 'off-cold'], []],
+    ['hot', 119, [], ['off-cold'], ['off-cold']],
+    ['hot', 121, [], ['off-cold', 'off-warm'], ['off-warm']],
+    ['warm', 0, [], ['off-settled', 'off-cold', 'off-warm'], ['off-cold']],
+    ['warm', 91, [], ['off-cold'], []],
   ] as const)('arrived %s, %s min on, acts %j: of %j lacks %j', (state, minute, acts, needs, lacks) => {
     expect(unmetNeeds(needs, at(minute, acts, state))).toEqual(lacks);
+  });
+
+  test('the hours it has stood are believed over the word', () => {
+    const stood = (state: 'cold' | 'warm', stoodH: number) =>
+      unmetNeeds(['off-cold'], vehicleState({ state, stoodH, startedAt: new Date(START).toISOString() }, [], START));
+    expect([stood('cold', 1), stood('cold', 9), stood('warm', 1), stood('warm', 3)]).toEqual([
+      ['off-cold'],
+      [],
+      ['off-cold'],
+      [],
+    ]);
+  });
+
+  test('two minutes’ idling neither leaves an engine cold nor warms its oil to drain', () => {
+    const idled = (minutes: number) => [change(0, 'engine-start'), change(minutes, 'engine-off')];
+    expect(unmetNeeds(['off-cold', 'off-warm'], at(4, idled(3)))).toEqual(['off-cold', 'off-warm']);
+    expect(unmetNeeds(['off-warm'], at(11, idled(9)))).toEqual([]);
   });
 
   test('an arrival tells what can be read as it stands and what must wait, by the state it waits for', () => {
@@ -190,18 +214,21 @@ describe('the vehicle’s state', () => {
     expect(hot.later.map(({ need }) => need)).toEqual(expect.arrayContaining(['never-started-today', 'off-settled']));
   });
 
-  test('an engine that runs, and one that has just stopped, spoil the stick; ten minutes mend it, half an hour the coolant', () => {
+  test('an engine that runs, and one that has just stopped, spoil the stick; ten minutes mend it, two hours the coolant', () => {
     const run = [change(1, 'engine-start'), change(11, 'engine-off')];
     expect(unmetNeeds(['off-settled', 'off-cold'], at(5, run))).toEqual(['off-settled', 'off-cold']);
     expect(unmetNeeds(['running', 'running-hot'], at(5, run))).toEqual(['running-hot']);
+    expect(unmetNeeds(['running', 'running-hot'], at(12, run))).toEqual(['running', 'running-hot']);
     expect(unmetNeeds(['running-hot'], at(10, run))).toEqual([]);
     expect(unmetNeeds(['off-settled', 'off-cold'], at(15, run))).toEqual(['off-settled', 'off-cold']);
     expect(unmetNeeds(['off-settled', 'off-cold'], at(22, run))).toEqual(['off-cold']);
-    expect(unmetNeeds(['off-settled', 'off-cold'], at(42, run))).toEqual([]);
+    expect(unmetNeeds(['off-settled', 'off-cold'], at(42, run))).toEqual(['off-cold']);
+    expect(unmetNeeds(['off-settled', 'off-cold'], at(131, run))).toEqual([]);
   });
 
-  test('what nobody has said is not held against a reading; what was said is', () => {
-    const needs = ['running', 'ground', 'wheel-hanging', 'tray-off', 'helper', 'key-on'] as const;
+  test('an engine nobody started stands still; what else nobody has said is not held against a reading, what was said is', () => {
+    expect(unmetNeeds(['running', 'running-hot'], at(5, []))).toEqual(['running', 'running-hot']);
+    const needs = ['ground', 'wheel-hanging', 'tray-off', 'helper', 'key-on'] as const;
     expect(unmetNeeds(needs, at(5, []))).toEqual([]);
     expect(unmetNeeds(needs, at(5, [change(1, 'lift-up')]))).toEqual(['ground']);
     const tray = act(1, { kind: 'open', end: 'tray', place: '', fasteners: 6 });
@@ -238,12 +265,20 @@ describe('the cold gate', () => {
     expect(coldGate(CAR, no, points).passed).toBe(false);
     const over = coldGate(CAR, [...no, act(3, { kind: 'gate-override', reason: 'gauge line only' })], points);
     expect(over).toMatchObject({ passed: true, override: 'gauge line only' });
+    const later = [...no, act(3, { kind: 'gate-override', reason: 'gauge line only' })];
+    const second = act(4, { kind: 'gate', question: 'coolant', answer: false });
+    expect(coldGate(CAR, [...later, second], points).passed).toBe(false);
+    expect(coldGate(CAR, [...later.filter(({ id }) => id !== all[2]?.id), second], points).passed).toBe(false);
   });
 
   test('what the walk has found answers too, and a failed point is a no whatever was said', () => {
     const split = gradedPoints(contextOf(CAR, [findingOf('cold.belts', '', { words: ['frayed'] })]));
     expect(coldGate(CAR, all, split)).toMatchObject({ passed: false });
     const whole = gradedPoints(contextOf(CAR, [findingOf('cold.belts', '', {})]));
+    const damp = gradedPoints(contextOf(CAR, [findingOf('cold.belts', '', { words: ['glazed'] })]));
+    const unsaid = all.filter((one) => !(one.kind === 'gate' && one.question === 'belts'));
+    expect(coldGate(CAR, unsaid, damp)).toMatchObject({ passed: false });
+    expect(coldGate(CAR, all, damp)).toMatchObject({ passed: true });
     expect(
       coldGate(
         CAR,
@@ -277,14 +312,17 @@ test('the oil service is told by its acts, step after step, and nothing is run o
   expect(warmed(story)).toEqual({ step: 'warm', done: false, passedOver: true });
   const run = act(-20, { kind: 'state', change: 'engine-start' });
   expect(warmed([run, ...story])).toEqual({ step: 'warm', done: true, passedOver: false });
-  expect(startBlockers(story)).toEqual(['drain-plug', 'oil-fill']);
+  expect(startBlockers(story, 5.2)).toEqual(['drain-plug', 'oil-fill']);
   story.push(filter, close(4, filter));
   expect(next(story)).toBe('plug-in');
   story.push(close(12, plug));
   expect(next(story)).toBe('fill');
-  expect(startBlockers(story)).toEqual(['oil-fill']);
+  expect(startBlockers(story, 5.2)).toEqual(['oil-fill']);
+  const poured = (litres: number) => [...story, act(13, { kind: 'fill', opens: fill.id, litres })];
+  expect([0.1, 4.1, 4.2].map((litres) => startBlockers(poured(litres), 5.2))).toEqual([['oil-fill'], ['oil-fill'], []]);
+  expect([startBlockers(poured(0.1), null), startBlockers(story, null)]).toEqual([[], ['oil-fill']]);
   story.push(act(13, { kind: 'fill', opens: fill.id, litres: 4 }));
-  expect(startBlockers(story)).toEqual([]);
+  expect(startBlockers(story, 4.5)).toEqual([]);
   story.push(close(14, cap));
   expect(next(story)).toBe('run');
   story.push(act(15, { kind: 'state', change: 'engine-start' }));

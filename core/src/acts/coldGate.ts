@@ -38,10 +38,23 @@ export function coldGate(
     const said = given.findLast((act) => act.question === question);
     const found = points.find(({ point }) => point === POINT_OF[question]);
     const grade = found?.result.grade;
+    const failedAt = grade === 'fail' ? (found?.finding?.at ?? '') : '';
+    // Only what is plainly well answers by itself; anything else is for somebody to say.
     const answer: GateAnswer =
-      grade === 'fail' ? 'no' : said ? (said.answer ? 'yes' : 'no') : !grade || grade === 'not-seen' ? 'open' : 'yes';
-    return { question, answer };
+      grade === 'fail' ? 'no' : said ? (said.answer ? 'yes' : 'no') : grade === 'pass' ? 'yes' : 'open';
+    const since =
+      grade === 'fail' && said?.answer === false ? earlier(failedAt, said.at) : failedAt || (said?.at ?? '');
+    return { question, answer, since };
   });
-  const override = actsOf(acts, 'gate-override').at(-1)?.reason ?? null;
-  return { answers, override, passed: override !== null || answers.every(({ answer }) => answer === 'yes') };
+  const override = actsOf(acts, 'gate-override').at(-1) ?? null;
+  // A lead lets it start over what was known then; what is found later shuts the gate again.
+  const opens = ({ answer, since }: (typeof answers)[number]) =>
+    answer === 'yes' || (answer === 'no' && override !== null && Date.parse(since) <= Date.parse(override.at));
+  return {
+    answers: answers.map(({ question, answer }) => ({ question, answer })),
+    override: override?.reason ?? null,
+    passed: answers.every(opens),
+  };
 }
+
+const earlier = (a: string, b: string) => (Date.parse(a) < Date.parse(b) ? a : b);

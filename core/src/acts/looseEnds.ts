@@ -91,6 +91,10 @@ function allowedIn(field: ProofField, end: ActOf<'open'>): string {
 const TORQUE_OFF = 0.15;
 /** More than the capacity by this share is asked about: what the filter holds and what was left in the pan. */
 const CAPACITY_OVER = 0.05;
+/** Less than this share of the capacity is asked about: an old filling was drained, and all of it goes back. */
+const CAPACITY_UNDER = 0.8;
+/** A level closed outside these is asked about, of the span between the marks. */
+const LEVEL_KEPT = { least: 0, most: 1.05 } as const;
 /** How near the other unit must come for a slip of unit to be named. */
 const UNIT_SLIP = 0.06;
 
@@ -123,6 +127,10 @@ export function proofDoubts(end: ActOf<'open'>, proof: EndProof, { spec, house }
       unitSlip: Math.abs((proof.litres * perQuart) / capacity - 1) <= UNIT_SLIP,
     });
   }
+  if (capacity && end.end === 'oil-fill' && proof.litres !== null && proof.litres < capacity * CAPACITY_UNDER)
+    doubts.push({ code: 'under-capacity', expected: capacity, unitSlip: false });
+  if (proof.level !== null && (proof.level < LEVEL_KEPT.least || proof.level > LEVEL_KEPT.most))
+    doubts.push({ code: 'level-off', expected: null, unitSlip: false });
   if (end.fasteners !== null && proof.fasteners !== null && proof.fasteners < end.fasteners)
     doubts.push({ code: 'fasteners-missing', expected: end.fasteners, unitSlip: false });
   if (proof.washer === 'reused' && house.drainWasher === 'new')
@@ -136,5 +144,5 @@ export function nextFillL(capacity: number | null, filledL: number): number | nu
   if (capacity === null) return null;
   const missing = capacity - filledL;
   if (missing <= 0.1) return null;
-  return filledL === 0 ? Math.round(capacity * 0.9 * 10) / 10 : Math.round(missing * 0.75 * 10) / 10;
+  return Math.floor(missing * 0.75 * 10 + 1e-9) / 10 || 0.1;
 }

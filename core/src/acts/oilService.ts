@@ -51,9 +51,9 @@ export function oilService(
     started && states.find(({ change, at }) => change === 'engine-off' && Date.parse(at) >= Date.parse(started.at));
   const plug = last('drain-plug');
   const drained = plug !== undefined;
-  const { warm, hot } = vehicleState(arrival, acts, plug ? Date.parse(plug.opened.at) : nowMs);
+  const { warmedThrough } = vehicleState(arrival, acts, plug ? Date.parse(plug.opened.at) : nowMs);
   const done: Record<OilStep, boolean> = {
-    warm: warm || hot,
+    warm: warmedThrough,
     'cap-off': last('filler-cap') !== undefined,
     drain: drained,
     'filter-off': last('oil-filter') !== undefined,
@@ -75,12 +75,20 @@ export function oilService(
   return { steps, next: steps.find((one) => !one.done && !one.passedOver)?.step ?? null };
 }
 
-/** Open ends over which no engine is started, whoever asks. A filling with nothing in it yet counts. */
+/** Share of the capacity an engine is not started under. */
+const LEAST_FILLED = 0.8;
+
+/** Open ends over which no engine is started, whoever asks. A filling that is not far enough yet counts. */
 const NOT_RUN_OVER: readonly EndKind[] = ['drain-plug', 'oil-filter', 'axle-plug', 'battery-clamp', 'funnel', 'key'];
 
-/** What forbids to start the engine now, by the ends that are open. */
-export function startBlockers(acts: readonly Act[]): EndKind[] {
+/**
+ * What forbids to start the engine now, by the ends that are open. A filling that is closed was read on the stick.
+ *
+ * @param capacity what the engine takes, L; null where the spec sheet does not tell
+ */
+export function startBlockers(acts: readonly Act[], capacity: number | null): EndKind[] {
+  const isDry = (filledL: number) => (capacity === null ? filledL === 0 : filledL < capacity * LEAST_FILLED);
   return openEnds(acts)
-    .filter(({ opened, filledL }) => NOT_RUN_OVER.includes(opened.end) || (opened.end === 'oil-fill' && filledL === 0))
+    .filter(({ opened, filledL }) => NOT_RUN_OVER.includes(opened.end) || (opened.end === 'oil-fill' && isDry(filledL)))
     .map(({ opened }) => opened.end);
 }

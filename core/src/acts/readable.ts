@@ -11,12 +11,15 @@ export interface Readable {
   readonly later: readonly { readonly need: Need; readonly points: number }[];
 }
 
+/** What the walk itself does to the vehicle on its way. */
+const ON_THE_WAY: readonly Need[] = ['running', 'running-hot'];
+
 /** Parts the points of an inspection into those that can be read as the vehicle stands and those that must wait. */
 export function readable(points: readonly Pick<PointRef, 'point'>[], state: VehicleState): Readable {
   const later = new Map<Need, number>();
   let now = 0;
   for (const { point } of points) {
-    const [need] = unmetNeeds(cataloguePoint(point).needs, state);
+    const [need] = unmetNeeds(cataloguePoint(point).needs, state).filter((one) => !ON_THE_WAY.includes(one));
     if (need) later.set(need, (later.get(need) ?? 0) + 1);
     else now += 1;
   }

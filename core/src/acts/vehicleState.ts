@@ -4,11 +4,13 @@ import type { Place } from '../vehicle/vehicle';
 import { USUAL_WAIT_S, inOrder, type Act } from './act';
 import { openEnds } from './looseEnds';
 
-/** How long each state takes, s: as long as its timer runs. */
+/** How long each state takes, s: as long as its timer runs. An engine is cold, and its cap safe, after the cooling. */
 export const SETTLE_S = USUAL_WAIT_S.settle;
 export const COOL_S = USUAL_WAIT_S['cool-down'];
 export const WARM_UP_S = USUAL_WAIT_S['warm-up'];
-/** A run shorter than this does not warm an engine that was cold. */
+/** An engine that was hot is no longer at its working temperature after this long, s. */
+const HOT_FOR_S = 1800;
+/** A run shorter than this leaves an engine cold that was cold, s. */
 const SHORT_RUN_S = 120;
 
 /** What is known of the vehicle at one moment. Null: nobody has said. */
@@ -20,28 +22,38 @@ export interface VehicleState {
   readonly sinceS: number;
   /** It has run long enough, or came in hot, so that it is hot now. */
   readonly hot: boolean;
-  /** It is or was warm today, and has not yet cooled. */
+  /** It ran, and has not yet cooled: nothing that wants it cold is true, and what is under pressure is hot. */
   readonly warm: boolean;
+  /** Warm right through, so that its oil flows out. */
+  readonly warmedThrough: boolean;
   readonly lifted: boolean | null;
   readonly helper: boolean | null;
   readonly trayOff: boolean | null;
   readonly wheelsOff: readonly Place[];
 }
 
-/** Rest of an engine before the arrival, s, by what was said of it. */
-const RESTED_S: Readonly<Record<ArrivalState, number>> = { cold: 24 * 3600, warm: COOL_S, hot: 0 };
+/** Rest of an engine before the arrival, s, by what was said of it, where nobody told the hours. */
+const RESTED_S: Readonly<Record<ArrivalState, number>> = { cold: 24 * 3600, warm: HOT_FOR_S, hot: 0 };
+
+/** How a vehicle came in. */
+export interface Arrived {
+  readonly state: ArrivalState;
+  readonly startedAt: string;
+  /** Hours it has stood, where it was told. */
+  readonly stoodH?: number | null;
+}
 
 /** The vehicle's state at a moment: how it arrived, and what was done to it since. */
-export function vehicleState(
-  arrival: { readonly state: ArrivalState; readonly startedAt: string },
-  acts: readonly Act[],
-  atMs: number,
-): VehicleState {
+export function vehicleState(arrival: Arrived, acts: readonly Act[], atMs: number): VehicleState {
   const past = inOrder(acts).filter((act) => Date.parse(act.at) <= atMs);
   let running = false;
-  let changedMs = Date.parse(arrival.startedAt) - RESTED_S[arrival.state] * 1000;
+  const { stoodH = null } = arrival;
+  const restedS = stoodH === null ? RESTED_S[arrival.state] : stoodH * 3600;
+  let changedMs = Date.parse(arrival.startedAt) - restedS * 1000;
   let hotAtChange = arrival.state === 'hot';
-  let warmAtChange = arrival.state !== 'cold';
+  // Called cold after an hour's rest it is not: the hours are believed.
+  let warmAtChange = arrival.state !== 'cold' || restedS < COOL_S;
+  let throughAtChange = arrival.state !== 'cold';
   let keyOn = false;
   let lifted: boolean | null = null;
   let helper: boolean | null = null;
@@ -54,14 +66,16 @@ export function vehicleState(
       case 'engine-start':
         if (running) break;
         startedToday = true;
-        hotAtChange = hotAtChange && gone < COOL_S;
-        warmAtChange = warmAtChange && gone < COOL_S * 4;
+        hotAtChange = hotAtChange && gone < HOT_FOR_S;
+        warmAtChange = warmAtChange && gone < COOL_S;
+        throughAtChange = throughAtChange && gone < COOL_S;
         [running, keyOn, changedMs] = [true, true, ms];
         break;
       case 'engine-off':
         if (running) {
           hotAtChange = hotAtChange || gone >= WARM_UP_S;
           warmAtChange = warmAtChange || gone >= SHORT_RUN_S;
+          throughAtChange = throughAtChange || gone >= WARM_UP_S;
           changedMs = ms;
         }
         [running, keyOn] = [false, false];
@@ -87,8 +101,9 @@ export function vehicleState(
     running,
     keyOn,
     sinceS,
-    hot: running ? hotAtChange || sinceS >= WARM_UP_S : hotAtChange && sinceS < COOL_S,
+    hot: running ? hotAtChange || sinceS >= WARM_UP_S : hotAtChange && sinceS < HOT_FOR_S,
     warm: running ? warmAtChange || sinceS >= SHORT_RUN_S : warmAtChange && sinceS < COOL_S,
+    warmedThrough: running ? throughAtChange || sinceS >= WARM_UP_S : throughAtChange && sinceS < COOL_S,
     lifted,
     helper,
     trayOff: trays.length === 0 ? null : open.some(({ end }) => end === 'tray'),
@@ -109,13 +124,14 @@ function meets(need: Need, state: VehicleState): boolean | null {
     case 'off-cold':
       return !running && !state.warm && !state.hot;
     case 'off-warm':
-      return !running && (state.warm || state.hot);
+      return !running && state.warmedThrough;
     case 'key-on':
       return state.keyOn ? true : null;
+    // An engine nobody started stands still: what is read on it then is not true.
     case 'running':
-      return running ? true : null;
+      return running;
     case 'running-hot':
-      return running ? state.hot : null;
+      return running && state.hot;
     case 'tray-off':
       return state.trayOff;
     case 'wheel-hanging':

@@ -14,7 +14,15 @@ import { useLife } from '../../sync/useLife';
 import { record } from '../../sync/workshop';
 import { words } from '../../words/en';
 import { templateWords } from '../../words/show';
-import { BLANK_ARRIVAL, FUEL_STEPS, arrivedWith, problemsOf, type ArrivalForm, type MeterFacts } from './arrivalForm';
+import {
+  BLANK_ARRIVAL,
+  FUEL_STEPS,
+  arrivedWith,
+  problemsOf,
+  type ArrivalForm,
+  type MeterFacts,
+  stoodHours,
+} from './arrivalForm';
 import { CornerPhotos } from './CornerPhotos';
 import { MeterFields } from './MeterFields';
 import { StandsNote } from './StandsNote';
@@ -86,7 +94,9 @@ function Standing({ control, hasTank }: { readonly control: Control<ArrivalForm>
         options={ARRIVAL_STATES}
         word={(one) => words.state[one]}
       />
-      {state === 'cold' ? <FormField control={control} name="stood" label={words.arrival.stood} /> : null}
+      {state !== null && state !== 'hot' ? (
+        <FormField control={control} name="stood" label={words.arrival.stood} />
+      ) : null}
       {hasTank ? (
         <FormChoice
           control={control}
@@ -115,7 +125,7 @@ interface OfferedFieldsProps {
 
 /** Which inspection, how much it is, and what of it can be read as the vehicle stands. */
 function OfferedFields({ control, offered: { offered, chosen, steps, pointCount }, onChoose }: OfferedFieldsProps) {
-  const state = useWatch({ control, name: 'state' });
+  const [state, stood] = useWatch({ control, name: ['state', 'stood'] });
   const now = nowIso();
   const points = steps.flatMap((step) => step.points);
   const [first] = steps;
@@ -138,7 +148,12 @@ function OfferedFields({ control, offered: { offered, chosen, steps, pointCount 
             )}
       </Words>
       {state && pointCount > 0 ? (
-        <StandsNote stands={readable(points, vehicleState({ state, startedAt: now }, [], Date.parse(now)))} />
+        <StandsNote
+          stands={readable(
+            points,
+            vehicleState({ state, stoodH: stoodHours(state, stood), startedAt: now }, [], Date.parse(now)),
+          )}
+        />
       ) : null}
     </>
   );

@@ -83,7 +83,7 @@ export function problemsOf(form: ArrivalForm, facts: MeterFacts): Problems<Arriv
     ...(check && check.status !== 'impossible' ? {} : { meter: meterProblem(form.meter, facts.unit) }),
     ...(doubtAnswered ? {} : { answer: told.answerDoubt }),
     ...(form.state === null ? { state: told.chooseStands } : {}),
-    ...(form.state === 'cold' && isOutside(form.stood, 'h', 0, STOOD_MOST_H)
+    ...(form.state !== 'hot' && isOutside(form.stood, 'h', 0, STOOD_MOST_H)
       ? { stood: told.stoodRange(STOOD_MOST_H) }
       : {}),
     ...(isOutside(form.ambient, '°C', AMBIENT_RANGE.least, AMBIENT_RANGE.most)
@@ -120,7 +120,7 @@ export function arrivedWith(
     complaint: form.complaint.trim(),
     ambientC: ambient === null ? null : tenths(ambient),
     load: form.load,
-    stoodH: form.state === 'cold' ? valueOf(form.stood, 'h') : null,
+    stoodH: stoodHours(form.state, form.stood),
     corners: [...form.corners],
     fuel: form.fuel === null ? null : FUEL[form.fuel],
   };
@@ -129,4 +129,9 @@ export function arrivedWith(
 function valueOf(text: string, unit: 'h' | '°C'): number | null {
   const read = parseMeasure(text, unit);
   return read.status === 'value' ? read.stored : null;
+}
+
+/** Hours it has stood, of one that did not come in hot; null where nobody told. */
+export function stoodHours(state: ArrivalForm['state'], stood: string): number | null {
+  return state === null || state === 'hot' ? null : valueOf(stood, 'h');
 }

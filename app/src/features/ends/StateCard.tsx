@@ -7,6 +7,7 @@ import {
   type GradedPoint,
   type StateChange,
   type Vehicle,
+  capacityL,
 } from '@weskopos/core';
 import type { Visit } from '@weskopos/contract';
 import { StyleSheet, View } from 'react-native';
@@ -33,7 +34,7 @@ export function StateCard({ vehicle, visit, points }: StateCardProps) {
   const { inspection, acts } = visit;
   const state = vehicleState(inspection, acts, now);
   const gate = coldGate(vehicle, acts, points);
-  const blockers = startBlockers(acts);
+  const blockers = startBlockers(acts, capacityL(vehicle.spec, 'engine-oil'));
   const act = (change: StateChange) => {
     void putAct(inspection.id, { kind: 'state', change });
     if (change === 'engine-off')

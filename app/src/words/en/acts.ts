@@ -87,6 +87,8 @@ export const proof = {
 export const proofDoubt = {
   'torque-off': 'Far from the spec sheet',
   'over-capacity': 'More than the spec sheet’s capacity',
+  'under-capacity': 'Far less than the spec sheet’s capacity: is the rest still in the can?',
+  'level-off': 'Not between the marks: top up or draw off, or say that it is so',
   'fasteners-missing': 'Not all fasteners are back',
   'washer-reused': 'This workshop always fits a new washer',
   'seal-not-seen': 'The old seal may still sit on the flange: look before it runs',

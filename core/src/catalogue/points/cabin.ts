@@ -4,7 +4,7 @@ const point = stationPoints('cabin');
 
 export const CABIN_POINTS = [
   point('cabin.lamps', 'electrics', { vocabulary: 'warning-lamp', needs: ['key-on'] }),
-  point('cabin.oillamp', 'engine', { measures: ['seconds'], fits: ['engine'], needs: ['off-cold'] }),
+  point('cabin.oillamp', 'engine', { measures: ['seconds'], fits: ['engine'], needs: ['running'] }),
   point('cabin.smoke', 'engine', { vocabulary: 'smoke', fits: ['engine'], needs: ['running'] }),
   point('cabin.idle', 'engine', { vocabulary: 'idle', fits: ['engine'], needs: ['running'] }),
   point('cabin.codes', 'electrics', { codes: true, needs: ['key-on'], fits: ['road'] }),

@@ -31,8 +31,6 @@ export const CLOSING_POINTS = [
   point('hub.heat', 'brakes', {
     measures: ['temperature'],
     repeats: 'hub',
-    fits: [],
-    needs: ['running-hot'],
     ...onWheels(),
   }),
 ];
