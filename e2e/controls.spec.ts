@@ -9,7 +9,7 @@ test.beforeAll(async ({ browser }) => {
   page = await (await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true })).newPage();
   await page.goto(workshop.url);
   await signIn(page, 'Isla', '246810');
-  await beginVisit(page, 'FH 11', { meter: '41100', state: 'Warm', template: 'Full', ambient: '9' });
+  await beginVisit(page, 'FH 11', { meter: '41100', state: 'Warm', stood: '3', template: 'Full', ambient: '9' });
 });
 test.afterAll(() => workshop.remove());
 
@@ -163,7 +163,9 @@ test('fault codes are written down before anything is cleared; a torque is told 
   await card(/Crosswise, 60, then 120 N·m, socket 17/).toBeVisible();
   await expect(page.getByRole('img', { name: /Order of the studs.*: 1, 4, / })).toBeVisible();
   await type(page, 'Wheel bolts, on the ground, nearside front', '88.5 lb ft');
-  await card(/Recorded/).toBeVisible();
+  await card('100 % of the torque of the spec sheet').toBeVisible();
+  await type(page, 'Wheel bolts, on the ground, nearside front', '40');
+  await card(/^33 % of the torque of the spec sheet; fail under 70 %/).toBeVisible();
 });
 
 test('one tap says sound, the rest of the station in one stroke, and one undo takes it back', async () => {
@@ -178,6 +180,38 @@ test('one tap says sound, the rest of the station in one stroke, and one undo ta
   await expect(seen).not.toHaveAttribute('aria-label', before ?? '');
   await page.getByRole('button', { name: 'Undo the last change' }).click();
   await expect(seen).toHaveAttribute('aria-label', before ?? '');
+});
+
+test('a double tap on the way passes nothing of the step that comes up under the finger', async () => {
+  await jump(page, 'charging voltage');
+  const next = page.getByRole('button', { name: 'Next', exact: true });
+  const box = await next.boundingBox();
+  const [x, y] = [(box?.x ?? 0) + (box?.width ?? 0) / 2, (box?.y ?? 0) + (box?.height ?? 0) / 2];
+  const heading = page.getByRole('heading', { level: 1 });
+  const before = await heading.innerText();
+  await page.mouse.click(x, y);
+  await page.waitForTimeout(120);
+  await page.mouse.click(x, y);
+  await expect(heading).not.toHaveText(before);
+  const came = await heading.innerText();
+  const sound = page.getByRole('button', { name: 'Sound, and on' });
+  await expect(sound).toBeEnabled();
+  await expect(heading).toHaveText(came);
+  await expect(page.getByText('Not looked at yet.')).toBeVisible();
+  await sound.click();
+  await expect(heading).not.toHaveText(came);
+});
+
+test('one figure on a line is one reading: the other places stay open, and it says so', async () => {
+  await jump(page, 'tread offside rear');
+  const line = page.getByRole('textbox', { name: 'Tread on one line, offside rear' });
+  await line.fill('5');
+  await line.blur();
+  await card(/^Not taken yet: 3 figures/).toBeVisible();
+  await expect(line).toHaveValue('5');
+  await line.press('Enter');
+  await card(/^Taken for the first place, outside; 2 are still open/).toBeVisible();
+  await card('No reading yet: centre, inner.').toBeVisible();
 });
 
 test('an earlier look is carried with its date, and a grade given by hand keeps the computed one', async () => {

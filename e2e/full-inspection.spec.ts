@@ -23,6 +23,8 @@ const FIGURES: readonly (readonly [RegExp, string])[] = [
   [/Oil lamp/, '2'],
   [/Parking brake/, '5'],
   [/Wheel bolts/, '120'],
+  [/[Ii]ndicator|service/i, '9000'],
+  [/belt/i, '30'],
 ];
 
 interface Cost {

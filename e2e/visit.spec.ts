@@ -112,6 +112,15 @@ test('a visit that leaves things unseen says so before and after signing', async
   await expect(page.getByText('Not reached: unsafe.')).toBeVisible();
   await page.getByRole('button', { name: 'Overview and signing' }).click();
   await expect(page.getByText('5 not seen.')).toBeVisible();
+  // A hand that taps twice does not sign for good.
+  const sign = await page.getByRole('button', { name: 'Sign', exact: true }).boundingBox();
+  const [x, y] = [(sign?.x ?? 0) + (sign?.width ?? 0) / 2, (sign?.y ?? 0) + (sign?.height ?? 0) / 2];
+  await page.mouse.click(x, y);
+  await page.waitForTimeout(180);
+  await page.mouse.click(x, y);
+  await expect(page.getByRole('button', { name: 'Not yet' })).toBeEnabled();
+  await page.mouse.click(x, y);
+  await expect(page.getByRole('button', { name: 'Sign', exact: true })).toBeVisible();
   await page.getByRole('button', { name: 'Sign', exact: true }).click();
   await page.getByRole('button', { name: 'Sign with 5 not seen' }).click();
   await expect(page.getByRole('heading', { name: 'Not seen', exact: true })).toBeVisible();

@@ -38,11 +38,13 @@ export async function readTread(page: Page, place: string, values: readonly [str
 export async function beginVisit(
   page: Page,
   fleetCode: string,
-  { meter, state, template, ambient }: { meter: string; state: string; template?: string; ambient?: string },
+  given: { meter: string; state: string; stood?: string; template?: string; ambient?: string },
 ): Promise<void> {
+  const { meter, state, stood, template, ambient } = given;
   await page.getByRole('button', { name: `Begin a visit of ${fleetCode}` }).click();
   await page.getByLabel(/^(Odometer|Hour meter), /).fill(meter);
   await page.getByRole('radio', { name: state, exact: true }).click();
+  if (stood) await page.getByLabel('Hours it has stood').fill(stood);
   if (template) await page.getByRole('radio', { name: template, exact: true }).click();
   if (ambient) await page.getByLabel('Ambient temperature, °C').fill(ambient);
   await page.getByRole('button', { name: 'To the cold gate' }).click();

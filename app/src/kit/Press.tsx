@@ -10,6 +10,8 @@ interface PressProps {
   readonly kind?: 'main' | 'plain' | 'quiet';
   readonly icon?: ReactNode;
   readonly disabled?: boolean;
+  /** Looks as ever and takes no touch: it has only just come up. */
+  readonly deaf?: boolean;
   /** For a choice among several. */
   readonly chosen?: boolean;
   readonly role?: 'button' | 'radio' | 'checkbox' | 'link';
@@ -27,6 +29,7 @@ export function Press({
   kind = 'plain',
   icon,
   disabled = false,
+  deaf = false,
   chosen,
   role = 'button',
   style,
@@ -42,10 +45,10 @@ export function Press({
     <Pressable
       role={role}
       aria-label={hint ?? label}
-      aria-disabled={disabled}
+      aria-disabled={disabled || deaf}
       {...(role === 'radio' || role === 'checkbox' ? { 'aria-checked': chosen ?? false } : {})}
       {...(expanded === undefined ? {} : { 'aria-expanded': expanded })}
-      disabled={disabled}
+      disabled={disabled || deaf}
       onPress={onPress}
       style={({ pressed }) => [
         styles.press,

@@ -226,9 +226,9 @@ describe('the vehicle’s state', () => {
     expect(unmetNeeds(['off-settled', 'off-cold'], at(131, run))).toEqual([]);
   });
 
-  test('an engine nobody started stands still; what else nobody has said is not held against a reading, what was said is', () => {
-    expect(unmetNeeds(['running', 'running-hot'], at(5, []))).toEqual(['running', 'running-hot']);
-    const needs = ['ground', 'wheel-hanging', 'tray-off', 'helper', 'key-on'] as const;
+  test('what nobody has said is not held against a reading but for a temperature; what was said is', () => {
+    expect(unmetNeeds(['running-hot'], at(5, []))).toEqual(['running-hot']);
+    const needs = ['running', 'ground', 'wheel-hanging', 'tray-off', 'helper', 'key-on'] as const;
     expect(unmetNeeds(needs, at(5, []))).toEqual([]);
     expect(unmetNeeds(needs, at(5, [change(1, 'lift-up')]))).toEqual(['ground']);
     const tray = act(1, { kind: 'open', end: 'tray', place: '', fasteners: 6 });

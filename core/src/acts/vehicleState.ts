@@ -1,7 +1,7 @@
 import type { Need } from '../catalogue/points/point';
 import type { ArrivalState } from '../inspection/inspection';
 import type { Place } from '../vehicle/vehicle';
-import { USUAL_WAIT_S, inOrder, type Act } from './act';
+import { USUAL_WAIT_S, inOrder, type Act, type StateChange } from './act';
 import { openEnds } from './looseEnds';
 
 /** How long each state takes, s: as long as its timer runs. An engine is cold, and its cap safe, after the cooling. */
@@ -13,10 +13,14 @@ const HOT_FOR_S = 1800;
 /** A run shorter than this leaves an engine cold that was cold, s. */
 const SHORT_RUN_S = 120;
 
+const ENGINE_ACTS: readonly StateChange[] = ['engine-start', 'engine-off'];
+
 /** What is known of the vehicle at one moment. Null: nobody has said. */
 export interface VehicleState {
   readonly startedToday: boolean;
   readonly running: boolean;
+  /** Whether anybody said in this visit what the engine does. */
+  readonly engineTold: boolean;
   readonly keyOn: boolean;
   /** How long the engine has been running, or at rest, s. */
   readonly sinceS: number;
@@ -99,6 +103,7 @@ export function vehicleState(arrival: Arrived, acts: readonly Act[], atMs: numbe
   return {
     startedToday,
     running,
+    engineTold: past.some((act) => act.kind === 'state' && ENGINE_ACTS.includes(act.change)),
     keyOn,
     sinceS,
     hot: running ? hotAtChange || sinceS >= WARM_UP_S : hotAtChange && sinceS < HOT_FOR_S,
@@ -127,9 +132,10 @@ function meets(need: Need, state: VehicleState): boolean | null {
       return !running && state.warmedThrough;
     case 'key-on':
       return state.keyOn ? true : null;
-    // An engine nobody started stands still: what is read on it then is not true.
+    // Known off is off; where nobody said anything of the engine its own reading tells best.
     case 'running':
-      return running;
+      return running ? true : state.engineTold ? false : null;
+    // A temperature nobody knows of is not there.
     case 'running-hot':
       return running && state.hot;
     case 'tray-off':

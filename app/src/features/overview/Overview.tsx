@@ -1,3 +1,4 @@
+import { useDeaf } from '../../kit/useDeaf';
 import { aheadNotes, currentFindings, openEnds, verdictFor, worstFirst } from '@weskopos/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
@@ -6,7 +7,7 @@ import { Card } from '../../kit/Card';
 import { Field } from '../../kit/Field';
 import { Page } from '../../shell/Page';
 import { Press } from '../../kit/Press';
-import { SPACE } from '../../kit/tokens';
+import { SPACE, TOUCH } from '../../kit/tokens';
 import { useIsWide, usePalette } from '../../kit/theme';
 import { Heading, Words } from '../../kit/Words';
 import { useVisit } from '../../sync/useLife';
@@ -67,12 +68,11 @@ export function Overview() {
         inspection.signedAt ? (
           <Press kind="main" label={say.seeTheReport} onPress={report} style={styles.grow} />
         ) : (
-          <Press
-            kind="main"
-            label={unseen > 0 && asked ? say.signWithNotSeen(unseen) : common.sign}
+          <SignRow
+            unseen={asked ? unseen : 0}
             disabled={asked && hanging.length > 0 && (!isLead || over.trim() === '')}
-            onPress={() => void sign()}
-            style={styles.grow}
+            onSign={() => void sign()}
+            onNotYet={() => setAsked(false)}
           />
         )
       }
@@ -135,7 +135,30 @@ export function Overview() {
   );
 }
 
+interface SignRowProps {
+  /** How many points are not seen, once it is asked whether to sign so; else 0. */
+  readonly unseen: number;
+  readonly disabled: boolean;
+  readonly onSign: () => void;
+  readonly onNotYet: () => void;
+}
+
+/** Signing is for good: where something was not seen it is said so elsewhere than the first touch fell. */
+function SignRow({ unseen, disabled, onSign, onNotYet }: SignRowProps) {
+  const deaf = useDeaf(unseen > 0);
+  if (unseen === 0)
+    return <Press kind="main" label={common.sign} disabled={disabled} onPress={onSign} style={styles.grow} />;
+  return (
+    <View style={styles.confirm}>
+      <Press kind="main" label={say.signWithNotSeen(unseen)} disabled={disabled} deaf={deaf} onPress={onSign} />
+      <Press label={say.notYet} deaf={deaf} onPress={onNotYet} style={styles.tall} />
+    </View>
+  );
+}
+
 const styles = StyleSheet.create({
+  confirm: { flex: 1, gap: SPACE.s },
+  tall: { minHeight: TOUCH.hand },
   stack: { gap: SPACE.l },
   panes: { flexDirection: 'row', gap: SPACE.xl, alignItems: 'flex-start' },
   pane: { flex: 1, gap: SPACE.l },

@@ -1,3 +1,4 @@
+import { useDeaf } from '../../kit/useDeaf';
 import { StyleSheet, View } from 'react-native';
 import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
@@ -6,7 +7,9 @@ import { walk as say } from '../../words/en/pages/walk';
 
 /** Back, what the step can be said to be by one touch, and on. */
 export function NextRow({ way }: { readonly way: WalkWay }) {
-  const { acts, index, isLast, quick } = way;
+  const { acts, index, isLast, quick, step } = way;
+  // The hand that tapped twice meant the step before: it must not pass what nobody looked at.
+  const deaf = useDeaf(step?.id);
   return (
     <View style={styles.row}>
       {index > 0 ? (
@@ -17,6 +20,7 @@ export function NextRow({ way }: { readonly way: WalkWay }) {
           kind="main"
           label={`${quick.label} ›`}
           hint={say.andOn(quick.label)}
+          deaf={deaf}
           onPress={() => acts.sound('')}
           style={styles.broad}
         />

@@ -5,6 +5,7 @@ export const overview = {
   keepWhatSaw: (by: string, name: string) => `Keep what ${by} saw: ${name}`,
   overview: 'Overview',
   seeTheReport: 'See the report',
+  notYet: 'Not yet',
   signWithNotSeen: (unseen: number) => `Sign with ${unseen} not seen`,
   soFar: 'so far',
   stillOpen: (length: number) => `Still open: ${length}`,
