@@ -10,7 +10,7 @@ export const OPERATION_VERSIONS = {
   'finding.put': 3,
   'inspection.sign': 1,
   'act.put': 1,
-  'entry.put': 2,
+  'entry.put': 3,
   'rulebook.put': 4,
 } as const;
 

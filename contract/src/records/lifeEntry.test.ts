@@ -32,6 +32,7 @@ describe('an entry of a life', () => {
     ['a misread', { ...common, kind: 'misread', inspectionId: ID, point: 'tyre.tread', place: '1L', spot: 'inner' }],
     ['fuel', { ...common, kind: 'fuel', litres: 48.2, full: true, price: 71.4 }],
     ['a top-up', { ...common, kind: 'top-up', fluid: 'engine-oil', litres: 0.5 }],
+    ['a top-up of urea solution', { ...common, kind: 'top-up', fluid: 'urea', litres: 5 }],
     ['the meter', { ...common, kind: 'meter' }],
     ['a job', { ...common, kind: 'job', job: { code: 'engine-oil', name: 'Engine oil and filter' } }],
     ['a coming trip', { ...common, kind: 'plan', distance: 3000, until: '2099-01-01T08:00:00.000Z' }],
@@ -92,4 +93,17 @@ describe('an entry of a life', () => {
     const { error } = lifeEntrySchema.safeParse(entry);
     expect(error?.issues.map(({ path }) => path.join('.'))).toContain(field);
   });
+});
+
+test('urea solution of before, under a trade mark, is urea solution; a fluid nobody knows is refused', () => {
+  const topUp = (fluid: string) =>
+    operationSchema.safeParse({
+      id: ID,
+      at: common.at,
+      device: 'test',
+      kind: 'entry.put',
+      body: { ...common, kind: 'top-up', fluid, litres: 5 },
+    });
+  expect(topUp('adxxxx').data?.body).toMatchObject({ fluid: 'urea' });
+  expect([topUp('petrol').success, topUp('advanced').success]).toEqual([false, false]);
 });

@@ -69,13 +69,20 @@ export const storedLifeEntrySchema: z.ZodType<StoredLifeEntry> = z
 /** A life entry with who wrote it down. */
 export type StoredLifeEntry = LifeEntry & { readonly by: string };
 
+/** Urea solution had a trade mark for its code: told by its shape, not repeated here. */
+const UREA_ONCE = /^ad[a-z]{4}$/;
+
 export const lifeEntryRecord = recordKind<LifeEntry>({
   name: 'life entry',
   schema: lifeEntrySchema,
-  versionOf: ({ job }) => (typeof job === 'string' ? 1 : 2),
+  versionOf: ({ job, fluid }) => {
+    if (typeof job === 'string') return 1;
+    return typeof fluid === 'string' && UREA_ONCE.test(fluid) ? 2 : 3;
+  },
   upgrades: [
     // A job had a name only.
     (raw) => (typeof raw.job === 'string' ? { ...raw, job: jobNamed(raw.job) } : raw),
+    (raw) => (typeof raw.fluid === 'string' && UREA_ONCE.test(raw.fluid) ? { ...raw, fluid: 'urea' } : raw),
   ],
 });
 

@@ -10,7 +10,7 @@ export const PART_KINDS = ['tyre', 'pads', 'shoes', 'disc', 'battery', 'belt', '
 /** A part that is renewed and followed. */
 export type PartKind = (typeof PART_KINDS)[number];
 
-export const LOGGED_FLUIDS = ['engine-oil', 'coolant', 'brake-fluid', 'washer', 'adblue'] as const;
+export const LOGGED_FLUIDS = ['engine-oil', 'coolant', 'brake-fluid', 'washer', 'urea'] as const;
 /** A fluid that is topped up and logged. */
 export type LoggedFluid = (typeof LOGGED_FLUIDS)[number];
 

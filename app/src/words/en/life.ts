@@ -34,7 +34,7 @@ export const loggedFluid = {
   coolant: 'Coolant',
   'brake-fluid': 'Brake fluid',
   washer: 'Washer fluid',
-  adblue: 'Urea',
+  urea: 'Urea solution',
 } satisfies Record<LoggedFluid, string>;
 
 export const entryKind = {
