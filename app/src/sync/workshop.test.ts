@@ -70,9 +70,9 @@ test('with the server down a visit goes on, and is the same on the device as aft
 });
 
 test('undo is an entry of its own that brings back what stood before; the first one goes back to not looked at', async () => {
-  expect(undoLast(inspection.id)).toEqual(ref);
+  expect(undoLast(inspection.id)).toEqual({ status: 'undone', ref });
   expect(here()?.findings.at(-1)).toMatchObject({ note: '', readings: [readingOf('lining', 6)] });
-  expect(undoLast(inspection.id)).toEqual(ref);
+  expect(undoLast(inspection.id)).toEqual({ status: 'undone', ref });
   expect(here()?.findings.at(-1)).toMatchObject({ access: 'open', readings: [] });
   expect(here()?.findings).toHaveLength(4);
   expect(undoLast(inspection.id)).toBeUndefined();
@@ -87,6 +87,25 @@ test('what another device added since comes in with the next look at the server'
   };
   await reconnect();
   expect(here()?.findings.at(-1)).toMatchObject({ point: 'belt.aux', by: 'Callum' });
+});
+
+test('undo leaves alone what somebody wrote since, and says so', async () => {
+  const belt = { point: 'mount.engine', place: '' } as const;
+  await putFinding(target, belt, () => ({ access: 'seen', words: ['bush-torn'] }));
+  await untilSent();
+  const mine = here()?.findings.at(-1);
+  const hers = {
+    ...findingOf('mount.engine', '', { words: ['bush-loose'] }, inspection.id),
+    parent: mine?.id ?? null,
+    by: 'Callum',
+  };
+  server.life = {
+    ...server.life,
+    visits: server.life.visits.map((visit) => ({ ...visit, findings: [...visit.findings, hers] })),
+  };
+  await reconnect();
+  expect(undoLast(inspection.id)).toEqual({ status: 'overtaken', ref: belt });
+  expect(here()?.findings.at(-1)).toMatchObject({ id: hers.id, words: ['bush-loose'] });
 });
 
 test('what the server takes while a fetched answer is being kept stays on the screen and on the disk', async () => {
@@ -169,7 +188,7 @@ test('several points said in one act are undone in one', async () => {
     ['seen', true],
     ['seen', true],
   ]);
-  expect(undoLast(inspection.id)).toEqual(refs[0]);
+  expect(undoLast(inspection.id)).toEqual({ status: 'undone', ref: refs[0] });
   expect(
     life()
       .slice(-2)

@@ -25,8 +25,14 @@ interface UndoEntry extends Target {
   readonly points: readonly { readonly ref: PointRef; readonly before: Finding | undefined }[];
 }
 
+interface UndoState {
+  readonly entries: readonly UndoEntry[];
+  /** Ids of what was written here. */
+  readonly own: ReadonlySet<string>;
+}
+
 /** What can be taken back; dies with the tab. */
-export const useUndo = create<{ readonly entries: readonly UndoEntry[] }>(() => ({ entries: [] }));
+export const useUndo = create<UndoState>(() => ({ entries: [], own: new Set() }));
 
 function visitNow({ vehicleId, visitId }: Target) {
   return selectLife(useWorkshop.getState(), vehicleId)?.visits.find(({ inspection }) => inspection.id === visitId);
@@ -38,6 +44,7 @@ function standingNow(target: Target, { point, place }: PointRef): Finding | unde
 
 function append(target: Target, ref: PointRef, standing: Finding | undefined, change: FindingChange): Promise<void> {
   const stamp = { id: crypto.randomUUID(), at: nowIso() };
+  useUndo.setState(({ own }) => ({ own: new Set(own).add(stamp.id) }));
   return record({
     kind: 'finding.put',
     body: withoutAuthor(
@@ -90,15 +97,24 @@ export async function settleFork(target: Target, chosen: Finding, entries: reado
   for (const other of entries) if (other.id !== chosen.id) await append(target, other, other, contentOf(chosen));
 }
 
-/** Takes the last act of this visit back, by entries of its own: nothing is erased. Gives the point it was on. */
-export function undoLast(visitId: string): PointRef | undefined {
-  const { entries } = useUndo.getState();
+/** What became of taking something back, and the point it was on. */
+export interface Undone {
+  /** `overtaken`: somebody else, or another tab, has written there since; that stands. */
+  readonly status: 'undone' | 'overtaken';
+  readonly ref: PointRef | undefined;
+}
+
+/** Takes the last act of this visit back, by entries of its own: nothing is erased. Undefined where there is none. */
+export function undoLast(visitId: string): Undone | undefined {
+  const { entries, own } = useUndo.getState();
   const index = entries.findLastIndex((entry) => entry.visitId === visitId);
   const entry = entries[index];
   if (!entry) return undefined;
   useUndo.setState({ entries: entries.filter((_, at) => at !== index) });
+  const overtaken = entry.points.find(({ ref }) => !own.has(standingNow(entry, ref)?.id ?? ''));
+  if (overtaken) return { status: 'overtaken', ref: overtaken.ref };
   for (const { ref, before } of entry.points) void append(entry, ref, standingNow(entry, ref), contentOf(before));
-  return entry.points[0]?.ref;
+  return { status: 'undone', ref: entry.points[0]?.ref };
 }
 
 /** The server stamps who; the wire shape has no place for it. */

@@ -10,6 +10,7 @@ import { CoverageList } from '../../visit/CoverageList';
 import { useUndo } from '../../visit/findings';
 import { useTogether } from '../../visit/useTogether';
 import { NotHere } from '../../shell/NotHere';
+import { Words } from '../../kit/Words';
 import { SyncLine } from '../../shell/SyncLine';
 import { JumpPanel } from './JumpPanel';
 import { KeyHelp } from './KeyHelp';
@@ -131,6 +132,7 @@ function WalkThrough({ found, at }: WalkThroughProps) {
             <View style={[styles.foot, { borderColor: palette.rule }]}>
               <View style={styles.column}>
                 <WaitStrip acts={visit.acts} onPress={toEnds} />
+                {way.overtaken ? <Words role="alert">{say.overtaken}</Words> : null}
                 <StepActions
                   key={step.id}
                   step={step}

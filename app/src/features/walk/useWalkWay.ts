@@ -20,6 +20,8 @@ export interface WalkWay {
   readonly jumping: boolean;
   readonly setJumping: (jumping: boolean) => void;
   readonly help: boolean;
+  /** What was to be undone was written over since: it stands. */
+  readonly overtaken: boolean;
   readonly goTo: (step: WalkStep | undefined) => void;
   /** To the step of a point, by its key. */
   readonly goToPoint: (key: string) => void;
@@ -39,6 +41,7 @@ export function useWalkWay({ background, steps, openSteps }: WalkPoints, target:
   const [panel, setPanel] = useState<Panel>(null);
   const [jumping, setJumping] = useState(false);
   const [help, setHelp] = useState(false);
+  const [overtaken, setOvertaken] = useState(false);
   const step = steps.find((one) => one.id === chosen);
   const index = step ? steps.indexOf(step) : 0;
   const isLast = index === steps.length - 1;
@@ -50,11 +53,14 @@ export function useWalkWay({ background, steps, openSteps }: WalkPoints, target:
     setChosen(one.id);
     setPanel(null);
     setJumping(false);
+    setOvertaken(false);
   };
   const next = () => (isLast ? overview() : goTo(steps[index + 1]));
   const undo = () => {
-    const ref = undoLast(target.visitId);
-    if (ref) goTo(stepWith(pointKey(ref.point, ref.place)));
+    const undone = undoLast(target.visitId);
+    if (!undone?.ref) return;
+    goTo(stepWith(pointKey(undone.ref.point, undone.ref.place)));
+    setOvertaken(undone.status === 'overtaken');
   };
   const takeQuick = () => {
     if (!step || !quick) return;
@@ -72,6 +78,7 @@ export function useWalkWay({ background, steps, openSteps }: WalkPoints, target:
     jumping,
     setJumping,
     help,
+    overtaken,
     goTo,
     goToPoint: (key) => goTo(stepWith(key)),
     toStop: (stop) =>

@@ -46,6 +46,7 @@ export const walk = {
   asFoundOrAsLeft: 'As found or as left',
   asFound: 'As found',
   asLeftPutRight: 'As left, put right',
+  overtaken: 'Not undone: somebody has written here since, and that stands.',
   undoTheLastChange: 'Undo the last change',
   photo: 'Photo',
   notReached: 'Not reached',
