@@ -74,6 +74,11 @@ test('a life sheet tells what changed, takes fuel, a new part and a rotation, an
   await page.getByRole('link', { name: 'FH 11, life sheet' }).click();
   await expect(page.getByText(/tyre that came with it, here since/).first()).toBeVisible();
   await page.getByRole('button', { name: 'Rotate tyres' }).click();
+  // Nobody crosses tyres that have an arrow, nor such as nobody looked at for one.
+  const sides = page.getByRole('radio', { name: 'Left to right' });
+  await expect(sides).toHaveCount(0);
+  await page.getByRole('radio', { name: 'No arrow' }).click();
+  await expect(sides).toBeVisible();
   await page.getByRole('button', { name: 'Rotated', exact: true }).click();
   await expect(page.getByText(/Tyres rotated: /).first()).toBeVisible();
   await page.getByRole('button', { name: 'Compare two' }).click();

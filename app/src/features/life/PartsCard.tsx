@@ -7,6 +7,7 @@ import {
   type VehicleOutlook,
   recordOf,
   type Place,
+  type Vehicle,
   type Wheel,
 } from '@weskopos/core';
 import { CORNERS, rotationOf } from '@weskopos/core/desk';
@@ -33,7 +34,6 @@ interface PartsCardProps {
 /** What sits where and since when; tyres are rotated in one act. */
 export function PartsCard({ life: { vehicle, entries }, parts, meter }: PartsCardProps) {
   const [rotating, setRotating] = useState(false);
-  const [pattern, setPattern] = useState<'planned' | 'swap-sides' | 'front-rear'>('planned');
   const book = threadParts(entries);
   const axles = vehicle.axles.length;
   const places = hubPlaces(vehicle.axles);
@@ -44,36 +44,6 @@ export function PartsCard({ life: { vehicle, entries }, parts, meter }: PartsCar
       ?.value ?? NaN;
   const fourSingle =
     axles === 2 && vehicle.axles.every(({ dual }) => !dual) && CORNERS.every((place) => Number.isFinite(tread(place)));
-  const plan = fourSingle
-    ? rotationOf({
-        tread: recordOf(CORNERS, tread),
-        spare: null,
-        drive: vehicle.makeUp.drive,
-        directional: false,
-        staggered: new Set(vehicle.axles.map(({ tyreSize }) => tyreSize)).size > 1,
-        house: houseRules().bestTyres,
-      })
-    : null;
-  const moves: { from: Wheel; to: Wheel }[] =
-    pattern === 'planned' && plan?.status === 'rotate'
-      ? CORNERS.map((to) => ({ from: plan.from[to], to: to }))
-      : pattern === 'swap-sides'
-        ? [
-            { from: '1L', to: '1R' },
-            { from: '1R', to: '1L' },
-            { from: '2L', to: '2R' },
-            { from: '2R', to: '2L' },
-          ]
-        : [
-            { from: '1L', to: '2L' },
-            { from: '2L', to: '1L' },
-            { from: '1R', to: '2R' },
-            { from: '2R', to: '1R' },
-          ];
-  const rotate = async () => {
-    await putEntry({ vehicleId: vehicle.id, meter }, { kind: 'rotate', moves });
-    setRotating(false);
-  };
   const told = (what: 'tyre' | 'pads' | 'shoes', place: Place): string[] => {
     const part = book.partAt(what, place, now);
     const since = part.places.length > 1 ? part.places.at(-1)?.since : undefined;
@@ -100,35 +70,92 @@ export function PartsCard({ life: { vehicle, entries }, parts, meter }: PartsCar
         </Words>
       ))}
       {fourSingle && !rotating ? <Press label={words.entryKind.rotate} onPress={() => setRotating(true)} /> : null}
-      {rotating ? (
-        <View style={styles.stack}>
-          <Words>
-            {plan?.status === 'rotate' ? say.byTheHouseRule(words.rotationPattern[plan.pattern]) : say.byTheHouseRuleA}
-          </Words>
-          <Choice
-            label={say.howEntered}
-            options={
-              plan?.status === 'rotate'
-                ? (['planned', 'front-rear', 'swap-sides'] as const)
-                : (['front-rear', 'swap-sides'] as const)
-            }
-            word={(one) =>
-              one === 'planned' ? say.asPlanned : one === 'front-rear' ? say.frontToRear : say.leftToRight
-            }
-            value={pattern === 'planned' && plan?.status !== 'rotate' ? 'front-rear' : pattern}
-            onChoose={setPattern}
-          />
-          <Words size="s" soft>
-            {moves.map(({ from, to }) => say.placeToPlace(placeWords(from, axles), placeWords(to, axles))).join(', ')}
-            {say.torqueTheBoltsOnThe}
-          </Words>
-          <View style={styles.row}>
-            <Press label={say.leaveIt} onPress={() => setRotating(false)} />
-            <Press kind="main" label={common.rotated} onPress={() => void rotate()} style={styles.grow} />
-          </View>
-        </View>
-      ) : null}
+      {rotating ? <Rotation vehicle={vehicle} tread={tread} meter={meter} onDone={() => setRotating(false)} /> : null}
     </Card>
+  );
+}
+
+interface RotationProps {
+  readonly vehicle: Vehicle;
+  /** Least tread of the tyre at a corner, mm. */
+  readonly tread: (place: Place) => number;
+  readonly meter: number | null;
+  readonly onDone: () => void;
+}
+
+/** Which tyres went where, as the house would have it or as it was done. */
+function Rotation({ vehicle, tread, meter, onDone }: RotationProps) {
+  const [pattern, setPattern] = useState<'planned' | 'swap-sides' | 'front-rear'>('planned');
+  const [arrow, setArrow] = useState<'yes' | 'no' | null>(null);
+  const axles = vehicle.axles.length;
+  // A house that rotates nothing is proposed nothing; what was done can still be written down.
+  const plan =
+    houseRules().rotation !== 'none'
+      ? rotationOf({
+          tread: recordOf(CORNERS, tread),
+          spare: null,
+          drive: vehicle.makeUp.drive,
+          // Tyres nobody has looked at for an arrow keep their side.
+          directional: arrow !== 'no',
+          staggered: new Set(vehicle.axles.map(({ tyreSize }) => tyreSize)).size > 1,
+          house: houseRules().bestTyres,
+        })
+      : null;
+  const moves: { from: Wheel; to: Wheel }[] =
+    pattern === 'planned' && plan?.status === 'rotate'
+      ? CORNERS.map((to) => ({ from: plan.from[to], to: to }))
+      : pattern === 'swap-sides'
+        ? [
+            { from: '1L', to: '1R' },
+            { from: '1R', to: '1L' },
+            { from: '2L', to: '2R' },
+            { from: '2R', to: '2L' },
+          ]
+        : [
+            { from: '1L', to: '2L' },
+            { from: '2L', to: '1L' },
+            { from: '1R', to: '2R' },
+            { from: '2R', to: '1R' },
+          ];
+  const rotate = async () => {
+    await putEntry({ vehicleId: vehicle.id, meter }, { kind: 'rotate', moves });
+    onDone();
+  };
+  return (
+    <View style={styles.stack}>
+      <Words>
+        {plan?.status === 'rotate' ? say.byTheHouseRule(words.rotationPattern[plan.pattern]) : say.byTheHouseRuleA}
+      </Words>
+      <Choice
+        label={say.arrowOnTheWall}
+        options={['yes', 'no'] as const}
+        word={(one) => (one === 'yes' ? say.arrowYes : say.arrowNo)}
+        value={arrow}
+        onChoose={(one) => {
+          setArrow(one);
+          if (one === 'yes' && pattern === 'swap-sides') setPattern('planned');
+        }}
+      />
+      <Choice
+        label={say.howEntered}
+        options={[
+          ...(plan?.status === 'rotate' ? (['planned'] as const) : []),
+          'front-rear' as const,
+          ...(arrow === 'no' ? (['swap-sides'] as const) : []),
+        ]}
+        word={(one) => (one === 'planned' ? say.asPlanned : one === 'front-rear' ? say.frontToRear : say.leftToRight)}
+        value={pattern === 'planned' && plan?.status !== 'rotate' ? 'front-rear' : pattern}
+        onChoose={setPattern}
+      />
+      <Words size="s" soft>
+        {moves.map(({ from, to }) => say.placeToPlace(placeWords(from, axles), placeWords(to, axles))).join(', ')}
+        {say.torqueTheBoltsOnThe}
+      </Words>
+      <View style={styles.row}>
+        <Press label={say.leaveIt} onPress={() => onDone()} />
+        <Press kind="main" label={common.rotated} onPress={() => void rotate()} style={styles.grow} />
+      </View>
+    </View>
   );
 }
 
