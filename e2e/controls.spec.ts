@@ -52,6 +52,11 @@ test('a figure typed in the same moment as the tap keeps its first digit, and a 
   await page.keyboard.type('13.9');
   await page.keyboard.press('Enter');
   await card(/13\.90 V/).toBeVisible();
+  // Emptied and left it is no reading any more.
+  await field.fill('');
+  await field.press('Enter');
+  await card('Not looked at yet.').toBeVisible();
+  await expect(field).toHaveValue('');
 });
 
 test('a warm tyre is judged once its own temperature is read', async () => {

@@ -12,6 +12,8 @@ interface TypedReadingProps {
   readonly label: string;
   readonly value: number | null;
   readonly onValue: (value: number, bound: Bound) => void;
+  /** The field was left empty: what was read is to be no reading. */
+  readonly onClear?: () => void;
 }
 
 type Read =
@@ -43,7 +45,7 @@ function allowedWords(measure: MeasureCode): string {
 }
 
 /** The same reading on the number pad, in either unit. What cannot be is told with its range, and stays as typed. */
-export function TypedReading({ measure, label, value, onValue }: TypedReadingProps) {
+export function TypedReading({ measure, label, value, onValue, onClear }: TypedReadingProps) {
   const palette = usePalette();
   const shown = value === null ? '' : figure(measure, value).replace('−', '-');
   const [typed, setTyped] = useState<string | null>(null);
@@ -52,12 +54,19 @@ export function TypedReading({ measure, label, value, onValue }: TypedReadingPro
   const input = useRef<(TextInput & Partial<HTMLInputElement>) | null>(null);
   const impossible = typed !== null && readTyped(measure, typed).status === 'impossible';
 
-  const settle = () => {
+  /** @param left the field is left, by Enter too: empty then means that nothing was read */
+  const settle = (left: boolean) => {
     if (timer.current) clearTimeout(timer.current);
     const text = pending.current;
     pending.current = null;
     if (text === null) return;
     const read = readTyped(measure, text);
+    if (read.status === 'empty' && left && value !== null && onClear) {
+      setTyped(null);
+      onClear();
+    }
+    // Empty while the hand is on it may be the way to another figure: only leaving it says more.
+    if (read.status === 'empty' && !left) pending.current = text;
     if (read.status !== 'value') return;
     setTyped(null);
     onValue(read.stored, read.bound);
@@ -67,13 +76,13 @@ export function TypedReading({ measure, label, value, onValue }: TypedReadingPro
     settleNow.current = settle;
   });
   // Leaving the step, by Next or by going back, keeps what was typed.
-  useEffect(() => () => settleNow.current(), []);
+  useEffect(() => () => settleNow.current(true), []);
 
   const change = (text: string) => {
     setTyped(text);
     pending.current = text;
     if (timer.current) clearTimeout(timer.current);
-    timer.current = setTimeout(() => settleNow.current(), SETTLE_MS);
+    timer.current = setTimeout(() => settleNow.current(false), SETTLE_MS);
   };
 
   // What stands is selected in the tap itself: done later, as the platform would, it swallows the first figure of a hand
@@ -98,8 +107,8 @@ export function TypedReading({ measure, label, value, onValue }: TypedReadingPro
         ref={input}
         {...{ onMouseDown: selectAll }}
         onChangeText={change}
-        onBlur={settle}
-        onSubmitEditing={settle}
+        onBlur={() => settle(true)}
+        onSubmitEditing={() => settle(true)}
         style={[
           styles.input,
           { color: palette.ink, backgroundColor: palette.card, borderColor: impossible ? palette.fail : palette.rule },

@@ -14,6 +14,9 @@ export interface ReadingOptions {
   readonly bound?: Bound;
 }
 
+const isOf = (slot: Slot) => (reading: Reading) =>
+  reading.measure === slot.measure && reading.spot === slot.spot && reading.phase === slot.phase;
+
 /** The readings with one value set. */
 export function withReading(
   readings: readonly Reading[],
@@ -21,8 +24,7 @@ export function withReading(
   value: number,
   { again = false, bound = 'exact' }: ReadingOptions = {},
 ): Reading[] {
-  const isSlot = (reading: Reading) =>
-    reading.measure === slot.measure && reading.spot === slot.spot && reading.phase === slot.phase;
+  const isSlot = isOf(slot);
   const before = readings.find(isSlot);
   const values = again && before ? [...before.values, value] : [value];
   return [...readings.filter((reading) => !isSlot(reading)), { ...slot, values, bound }];
@@ -53,9 +55,20 @@ export function readingChange(
 /** Words ticked on or off. The last one off is not the same as sound: the point is open again unless something else was seen. */
 export function wordChange<W extends Finding['words'][number]>(standing: Finding | undefined, word: W): FindingChange {
   const before = standing?.words ?? [];
-  const words = before.includes(word) ? before.filter((one) => one !== word) : [...before, word];
-  const told = [words, standing?.readings, standing?.leaks, standing?.counts, standing?.codes];
-  if (standing?.access === 'partly') return { words };
-  const judged = told.some((list) => (list?.length ?? 0) > 0);
-  return { ...lookChange(standing, { words }), access: judged ? 'seen' : 'open' };
+  return stillSeen(standing, {
+    words: before.includes(word) ? before.filter((one) => one !== word) : [...before, word],
+  });
+}
+
+/** A reading taken away again: where nothing else was told the point is as open as before. */
+export function clearedChange(standing: Finding | undefined, slot: Slot): FindingChange {
+  return stillSeen(standing, { readings: (standing?.readings ?? []).filter((reading) => !isOf(slot)(reading)) });
+}
+
+/** A change that takes something away: seen only as long as anything is told. */
+function stillSeen(standing: Finding | undefined, change: FindingChange): FindingChange {
+  if (standing?.access === 'partly') return change;
+  const { words, readings, leaks, counts, codes } = { ...standing, ...change };
+  const isTold = [words, readings, leaks, counts, codes].some((list) => (list?.length ?? 0) > 0);
+  return { ...lookChange(standing, change), access: isTold ? 'seen' : 'open' };
 }

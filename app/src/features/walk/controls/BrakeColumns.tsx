@@ -6,7 +6,7 @@ import { usePalette } from '../../../kit/theme';
 import { Label, Words } from '../../../kit/Words';
 import { words } from '../../../words/en';
 import { figureIn, placeWords } from '../../../words/show';
-import { lookChange, readingChange, withReading } from '../../../visit/readings';
+import { lookChange, clearedChange, readingChange, withReading } from '../../../visit/readings';
 import { Choice } from '../../../kit/Choice';
 import { houseRules } from '../../../words/show';
 import type { ControlProps, PutFinding, SlidingProps } from './control';
@@ -129,6 +129,7 @@ function DiscColumn({ place, background, phase, put }: DiscColumnProps) {
         label={say.discThicknessTyped(where)}
         value={thickness ? readingValue(thickness) : null}
         onValue={(value) => put((before) => readingChange(before, { measure: 'disc', spot: 'whole', phase }, value))}
+        onClear={() => put((before) => clearedChange(before, { measure: 'disc', spot: 'whole', phase }))}
       />
       <Words size="s" soft>
         {minimum === null ? say.noMinimumOnTheSheet : say.minMm(figureIn('mm', minimum))}
@@ -140,6 +141,7 @@ function DiscColumn({ place, background, phase, put }: DiscColumnProps) {
         onValue={(value) =>
           put((before) => readingChange(before, { measure: 'disc-lip', spot: 'whole', phase }, value))
         }
+        onClear={() => put((before) => clearedChange(before, { measure: 'disc-lip', spot: 'whole', phase }))}
       />
       <Words size="s" soft>
         {say.lip}

@@ -5,7 +5,7 @@ import { SPACE } from '../../../kit/tokens';
 import { Label } from '../../../kit/Words';
 import { words } from '../../../words/en';
 import { amount } from '../../../words/show';
-import { readingChange } from '../../../visit/readings';
+import { clearedChange, readingChange } from '../../../visit/readings';
 import type { ControlProps } from './control';
 import { slotLabel } from './TapeColumns';
 import { TypedReading } from '../../../controls/TypedReading';
@@ -45,7 +45,13 @@ export function FigureSlots({ pointRef, finding, background, phase, put, slots }
             <Label size="m" soft>
               {`${words.measure[measure]}${ghost === null ? '' : say.last(amount(measure, ghost))}`}
             </Label>
-            <TypedReading measure={measure} label={say.typed(label)} value={value} onValue={put1} />
+            <TypedReading
+              measure={measure}
+              label={say.typed(label)}
+              value={value}
+              onValue={put1}
+              onClear={() => put(pointRef, (before) => clearedChange(before, { measure, spot, phase }))}
+            />
           </View>
         );
       })}

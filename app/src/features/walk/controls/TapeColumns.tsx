@@ -19,7 +19,7 @@ import { SPACE } from '../../../kit/tokens';
 import { Label } from '../../../kit/Words';
 import { words } from '../../../words/en';
 import { capital, pointWords } from '../../../words/show';
-import { readingChange } from '../../../visit/readings';
+import { clearedChange, readingChange } from '../../../visit/readings';
 import { withDraft, type Background } from '../../../visit/visitContext';
 import type { ControlProps, PutFinding, SlidingProps } from './control';
 import { TypedReading } from '../../../controls/TypedReading';
@@ -131,7 +131,13 @@ function TapeColumn({ slot, across, height, background, phase, draft, onDraft, p
         onSlide={(at) => onDraft({ key, measure, spot, phase, value: at })}
         onSet={set}
       />
-      <TypedReading measure={measure} label={say.typed(label)} value={value} onValue={set} />
+      <TypedReading
+        measure={measure}
+        label={say.typed(label)}
+        value={value}
+        onValue={set}
+        onClear={() => put(pointRef, (before) => clearedChange(before, { measure, spot, phase }))}
+      />
     </View>
   );
 }
