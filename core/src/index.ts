@@ -248,6 +248,7 @@ export {
 } from './grading/verdict';
 export type { NotJudged, PointGrade, Reason } from './grading/reason';
 export { impossibleIn, type Impossible } from './plausibility/checkFinding';
+export { pressureUnitOf, type PressureUnit } from './plausibility/pressureUnit';
 export { doubtId, doubtsAbout, type Doubt } from './plausibility/doubts';
 export { METER_RANGE, checkMeter, type MeterCheck } from './plausibility/checkMeter';
 export { expectedAt, forecastOf, wearLine, type Forecast, type Outlook, type Range } from './trends/forecast';

@@ -1,10 +1,21 @@
-import { MEASURES, parseMeasure, parseWeekCode, type Bound, type MeasureCode } from '@weskopos/core';
+import {
+  MEASURES,
+  fromStored,
+  parseMeasure,
+  parseWeekCode,
+  pressureUnitOf,
+  toStored,
+  type Bound,
+  type MeasureCode,
+  type PressureUnit,
+} from '@weskopos/core';
 import { useEffect, useRef, useState } from 'react';
 import { StyleSheet, TextInput, View } from 'react-native';
 import { CORNER, FONT, SIZE, SPACE, TOUCH } from '../kit/tokens';
+import { Press } from '../kit/Press';
 import { usePalette } from '../kit/theme';
 import { Words } from '../kit/Words';
-import { figure, figureIn, unitWord, workshopUnit } from '../words/show';
+import { figure, figureIn, houseRules, unitWord, workshopUnit } from '../words/show';
 import { typing as say } from '../words/en/pages/typing';
 
 interface TypedReadingProps {
@@ -36,6 +47,19 @@ function readTyped(measure: MeasureCode, text: string): Read {
   return { status: 'value', stored: Number(parsed.stored.toFixed(4)), bound: 'exact' };
 }
 
+/** What a pressure that cannot be would be in another unit: 32 on a gauge in psi, where the house reads bar. */
+function inOtherUnit(
+  measure: MeasureCode,
+  text: string,
+): { readonly unit: PressureUnit; readonly figure: number } | null {
+  const own = houseRules().units.pressure;
+  const parsed = parseMeasure(text, own);
+  if (measure !== 'pressure' || parsed.status !== 'value' || parsed.unit !== own) return null;
+  const figure = fromStored(parsed.stored, own);
+  const unit = pressureUnitOf(figure, own);
+  return unit && { unit, figure };
+}
+
 function allowedWords(measure: MeasureCode): string {
   if (measure === 'tyre-age') return say.fourDigitsWeekAndYear;
   const { least, most } = MEASURES[measure];
@@ -52,6 +76,7 @@ export function TypedReading({ measure, label, value, onValue, onClear }: TypedR
   const timer = useRef<ReturnType<typeof setTimeout> | null>(null);
   const pending = useRef<string | null>(null);
   const input = useRef<(TextInput & Partial<HTMLInputElement>) | null>(null);
+  const other = typed === null ? null : inOtherUnit(measure, typed);
   const impossible = typed !== null && readTyped(measure, typed).status === 'impossible';
 
   /** @param left the field is left, by Enter too: empty then means that nothing was read */
@@ -118,6 +143,16 @@ export function TypedReading({ measure, label, value, onValue, onClear }: TypedR
         <Words size="s" role="alert" colour={palette.fail}>
           {allowedWords(measure)}
         </Words>
+      ) : null}
+      {impossible && other ? (
+        <Press
+          label={say.takeAs(Number(other.figure.toFixed(2)), other.unit)}
+          onPress={() => {
+            pending.current = null;
+            setTyped(null);
+            onValue(Number(toStored(other.figure, other.unit).toFixed(4)), 'exact');
+          }}
+        />
       ) : null}
     </View>
   );

@@ -129,7 +129,7 @@ export const en = {
   doubt: {
     'better-than-last': 'Better than last time. New part, other wheel, rotated or misread?',
     'decimal-slip': 'Far from last time. Is the decimal point in the right place?',
-    'unit-slip': 'Very low for kPa. Is the gauge in another unit?',
+    'unit-slip': 'Hardly a tyre in this unit. Is the gauge in another one?',
     unlikely: 'Hardly ever seen. Is it right?',
     'far-from-partner': 'Very far from the other pad. Were the sides swapped, or one misread?',
     'not-made-yet': 'This week has not come yet. Read the code again?',

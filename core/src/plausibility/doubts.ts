@@ -1,3 +1,5 @@
+import { fromStored, toStored } from '../units/units';
+import { pressureUnitOf, type PressureUnit } from './pressureUnit';
 import { MEASURES, type MeasureCode } from '../catalogue/measures';
 import type { Spot } from '../catalogue/points/point';
 import { uncertaintyOf } from '../grading/compared';
@@ -13,11 +15,12 @@ export interface Doubt {
   readonly value: number;
   readonly last: number | null;
   /** The unit it looks like, for a unit slip. */
-  readonly looksLike: 'psi' | 'bar' | null;
+  readonly looksLike: PressureUnit | null;
+  /** What was read, taken in that unit, kPa; null without. */
+  readonly inThat: number | null;
 }
 
 const DECIMAL_SLIP = 5;
-const MOST_LIKELY_BAR = 9;
 /** The two pads of a brake hardly differ by more than this, mm, and by this factor: then one was misread or the sides were swapped. */
 const PARTNER_GAP_MM = 4;
 const PARTNER_FACTOR = 3;
@@ -28,14 +31,14 @@ const PARTNER_FACTOR = 3;
  * wants a new part, another wheel, or a misread.
  *
  * @param at ISO date of the visit
- * @param house how well the house's readings repeat
+ * @param house how well the house's readings repeat, and the units it reads in
  */
 export function doubtsAbout(
   finding: Finding,
   last: Finding | undefined,
   partner: Finding | undefined,
   at: string,
-  house: Pick<HouseRules, 'repeatability'>,
+  house: Pick<HouseRules, 'repeatability' | 'units'>,
 ): Doubt[] {
   const doubts = finding.readings
     .filter(({ phase, bound }) => phase === 'found' && bound === 'exact')
@@ -51,17 +54,20 @@ function firstDoubt(
   last: Finding | undefined,
   partner: Finding | undefined,
   at: string,
-  house: Pick<HouseRules, 'repeatability'>,
+  house: Pick<HouseRules, 'repeatability' | 'units'>,
 ): Doubt | undefined {
   const { measure, spot } = reading;
   const gauge = MEASURES[measure];
   const value = readingValue(reading);
   const before = readingAt(last, measure, spot);
   const lastValue = before && before.bound === 'exact' ? readingValue(before) : null;
-  const doubt = { measure, spot, value, last: lastValue, looksLike: null };
+  const doubt = { measure, spot, value, last: lastValue, looksLike: null, inThat: null };
   if (measure === 'tyre-age') return tyreAgeYears(value, at) < 0 ? { ...doubt, code: 'not-made-yet' } : undefined;
-  if (measure === 'pressure' && value > 0 && value < MEASURES.pressure.likely![0])
-    return { ...doubt, code: 'unit-slip', looksLike: value <= MOST_LIKELY_BAR ? 'bar' : 'psi' };
+  if (measure === 'pressure' && value > 0) {
+    const figure = fromStored(value, house.units.pressure);
+    const looksLike = pressureUnitOf(figure, house.units.pressure);
+    if (looksLike) return { ...doubt, code: 'unit-slip', looksLike, inThat: toStored(figure, looksLike) };
+  }
   if (gauge.nature === 'wear' && lastValue !== null && lastValue > 0) {
     if (value > DECIMAL_SLIP * lastValue || (value > 0 && value < lastValue / DECIMAL_SLIP))
       return { ...doubt, code: 'decimal-slip' };

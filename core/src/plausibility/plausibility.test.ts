@@ -4,6 +4,8 @@ import { CAR, findingOf, leakOf, readingOf, treadOf } from '../tests/builders';
 import { USUAL_HOUSE_RULES } from '../house/houseRules';
 import { impossibleIn } from './checkFinding';
 import { doubtId, doubtsAbout as doubtsOf } from './doubts';
+import { pressureUnitOf } from './pressureUnit';
+import { toStored } from '../units/units';
 import { checkMeter } from './checkMeter';
 
 const DAY = '2026-06-01T08:00:00Z';
@@ -79,12 +81,29 @@ describe('what is odd is asked once', () => {
   });
 
   test.each([
-    [32, 'psi'],
-    [2.3, 'bar'],
-  ])('a pressure of %d looks like %s', (value, looksLike) => {
-    expect(
-      doubtsAbout(findingOf('tyre.pressure', '1L', { readings: [readingOf('pressure', value)] }), undefined)[0],
-    ).toMatchObject({ code: 'unit-slip', looksLike });
+    ['kPa', 32, 'psi', 220.6],
+    ['kPa', 2.3, 'bar', 230],
+    ['psi', 2.2, 'bar', 220],
+    ['bar', 0.5, null, null],
+    ['psi', 8, 'bar', 800],
+    ['psi', 32, null, null],
+    ['bar', 2.2, null, null],
+  ] as const)('in a house that reads %s a gauge at %d looks like %s', (unit, figure, looksLike, kpa) => {
+    const house = { ...USUAL_HOUSE_RULES, units: { ...USUAL_HOUSE_RULES.units, pressure: unit } };
+    const readings = [readingOf('pressure', toStored(figure, unit))];
+    const [doubt] = doubtsOf(findingOf('tyre.pressure', '1L', { readings }), undefined, undefined, DAY, house);
+    if (looksLike === null) return expect(doubt?.code).not.toBe('unit-slip');
+    expect(doubt).toMatchObject({ code: 'unit-slip', looksLike });
+    expect(doubt?.inThat).toBeCloseTo(kpa, 1);
+  });
+
+  test('what cannot be in the house’s unit at all is known in another', () => {
+    expect([pressureUnitOf(32, 'bar'), pressureUnitOf(230, 'bar'), pressureUnitOf(230, 'psi')]).toEqual([
+      'psi',
+      'kPa',
+      'kPa',
+    ]);
+    expect([pressureUnitOf(5000, 'bar'), pressureUnitOf(2.3, 'bar')]).toEqual([null, null]);
   });
 });
 

@@ -1,4 +1,4 @@
-import { doubtId, type Doubt, type Finding, type FindingChange, toStored } from '@weskopos/core';
+import { doubtId, type Doubt, type Finding, type FindingChange } from '@weskopos/core';
 import { StyleSheet, View } from 'react-native';
 import { Card } from '../../kit/Card';
 import { Press } from '../../kit/Press';
@@ -27,19 +27,17 @@ export function DoubtCard({ doubt, onAnswer, onNewPart }: DoubtCardProps) {
       kept: [...(standing?.kept ?? []), doubtId(doubt), ...(answer ? [`${answer}:${doubt.spot}`] : [])],
     }));
   const where = words.spot[doubt.spot];
-  const unit = doubt.looksLike;
+  const { looksLike: unit, inThat } = doubt;
   return (
     <Card ground={palette.advisoryWash}>
       <Label colour={palette.advisory}>{words.doubt[doubt.code]}</Label>
       <Words>{`${where ? `${where}: ` : ''}${amount(measure, doubt.value)}${doubt.last === null ? '' : say.lastTime(amount(measure, doubt.last))}.`}</Words>
       <View style={styles.row}>
-        {unit ? (
+        {unit && inThat !== null ? (
           <Press
             label={say.itIs(unit)}
             onPress={() =>
-              onAnswer((standing) =>
-                readingChange(standing, { measure, spot: doubt.spot, phase: 'found' }, toStored(doubt.value, unit)),
-              )
+              onAnswer((standing) => readingChange(standing, { measure, spot: doubt.spot, phase: 'found' }, inThat))
             }
           />
         ) : null}
