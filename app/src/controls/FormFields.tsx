@@ -41,6 +41,7 @@ export function FormField<Form extends FieldValues>({
       name={name}
       render={({ field, fieldState }) => (
         <Field
+          inputRef={field.ref}
           label={label}
           value={String(field.value ?? '')}
           onChangeText={(text) => {
@@ -76,13 +77,18 @@ export function FormChoice<Form extends FieldValues, Option extends string>({
       control={control}
       name={name}
       render={({ field, fieldState }) => (
-        <View style={{ gap: SPACE.xs }}>
+        <View ref={(node) => field.ref({ focus: () => bringIntoView(node) })} style={{ gap: SPACE.xs }}>
           <Choice label={label} {...choice} value={field.value} onChoose={field.onChange} />
           {fieldState.error ? <Problem>{fieldState.error.message}</Problem> : null}
         </View>
       )}
     />
   );
+}
+
+/** Where a form was not taken, what is wrong comes into view by itself; on the web a view is an element. */
+function bringIntoView(node: View | null): void {
+  if (node instanceof HTMLElement) node.scrollIntoView({ block: 'center' });
 }
 
 function Problem({ children }: { readonly children: string | undefined }) {

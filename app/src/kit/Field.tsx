@@ -1,3 +1,4 @@
+import type { Ref } from 'react';
 import { StyleSheet, TextInput, View, type TextInputProps } from 'react-native';
 import { CORNER, FONT, SIZE, SPACE, TOUCH } from './tokens';
 import { usePalette } from './theme';
@@ -9,10 +10,12 @@ interface FieldProps extends TextInputProps {
   readonly problem?: string | undefined;
   readonly help?: string;
   readonly hideLabel?: boolean;
+  /** The line itself, for who sends the hand there. */
+  readonly inputRef?: Ref<TextInput>;
 }
 
 /** A labelled line to type in. */
-export function Field({ label, problem, help, hideLabel = false, style, ...rest }: FieldProps) {
+export function Field({ label, problem, help, hideLabel = false, inputRef, style, ...rest }: FieldProps) {
   const palette = usePalette();
   return (
     <View style={styles.field}>
@@ -22,7 +25,9 @@ export function Field({ label, problem, help, hideLabel = false, style, ...rest 
         </Label>
       )}
       <TextInput
+        ref={inputRef}
         aria-label={label}
+        aria-invalid={problem !== undefined}
         placeholderTextColor={palette.soft}
         {...rest}
         style={[
