@@ -18,7 +18,12 @@ export type GateAnswer = 'yes' | 'no' | 'open';
 /** What must be seen before the first start, and whether the engine may be started. */
 export interface ColdGate {
   /** Only what the vehicle has. */
-  readonly answers: readonly { readonly question: GateQuestion; readonly answer: GateAnswer }[];
+  readonly answers: readonly {
+    readonly question: GateQuestion;
+    readonly answer: GateAnswer;
+    /** A *no* that a lead lets it start over. */
+    readonly letOver: boolean;
+  }[];
   /** Why a lead let it start over a *no*; null without. */
   readonly override: string | null;
   /** The engine may be started. */
@@ -48,12 +53,15 @@ export function coldGate(
   });
   const override = actsOf(acts, 'gate-override').at(-1) ?? null;
   // A lead lets it start over what was known then; what is found later shuts the gate again.
-  const opens = ({ answer, since }: (typeof answers)[number]) =>
-    answer === 'yes' || (answer === 'no' && override !== null && Date.parse(since) <= Date.parse(override.at));
+  const told = answers.map(({ question, answer, since }) => ({
+    question,
+    answer,
+    letOver: answer === 'no' && override !== null && Date.parse(since) <= Date.parse(override.at),
+  }));
   return {
-    answers: answers.map(({ question, answer }) => ({ question, answer })),
+    answers: told,
     override: override?.reason ?? null,
-    passed: answers.every(opens),
+    passed: told.every(({ answer, letOver }) => answer === 'yes' || letOver),
   };
 }
 

@@ -27,7 +27,8 @@ export function GateCard({ vehicle, visit, points }: GateCardProps) {
   const [reason, setReason] = useState('');
   const { id } = visit.inspection;
   const gate = coldGate(vehicle, visit.acts, points);
-  const anyNo = gate.answers.some(({ answer }) => answer === 'no');
+  const anyNo = gate.answers.some(({ answer, letOver }) => answer === 'no' && !letOver);
+  const open = gate.answers.filter(({ answer }) => answer === 'open').map(({ question }) => words.gate[question]);
   return (
     <View style={styles.stack}>
       {gate.answers.map(({ question, answer }) => (
@@ -59,6 +60,10 @@ export function GateCard({ vehicle, visit, points }: GateCardProps) {
           ) : (
             <Words>{say.aWorkshopLeadMayLet}</Words>
           )}
+        </Card>
+      ) : gate.override ? (
+        <Card ground={palette.advisoryWash}>
+          <Words role="status">{say.letOverStillToAnswer(gate.override, open.join(' '))}</Words>
         </Card>
       ) : null}
     </View>

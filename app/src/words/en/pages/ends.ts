@@ -27,6 +27,8 @@ export const ends = {
   nothingIsOpen: 'Nothing is open',
   closed: 'Closed',
   closedBy: (endTitle: string, dayAndTime: string, byOf: string) => `${endTitle}: closed ${dayAndTime} by ${byOf}`,
+  letOverStillToAnswer: (reason: string, open: string) =>
+    `A lead lets it start over that no: ${reason} Still to be answered: ${open}`,
   mayBeStartedALead: (override: string) => `May be started: ${override} (a lead said so).`,
   passedTheEngineMayBe: 'Passed: the engine may be started.',
   whyItMayBeStarted: 'Why it may be started all the same',
