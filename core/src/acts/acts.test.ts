@@ -265,6 +265,7 @@ describe('the cold gate', () => {
     expect(coldGate(CAR, no, points).passed).toBe(false);
     const over = coldGate(CAR, [...no, act(3, { kind: 'gate-override', reason: 'gauge line only' })], points);
     expect(over).toMatchObject({ passed: true, override: 'gauge line only' });
+    expect(over.answers.map(({ letOver }) => letOver)).toEqual([true, false, false, false]);
     const later = [...no, act(3, { kind: 'gate-override', reason: 'gauge line only' })];
     const second = act(4, { kind: 'gate', question: 'coolant', answer: false });
     expect(coldGate(CAR, [...later, second], points).passed).toBe(false);
