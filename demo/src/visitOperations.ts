@@ -11,6 +11,7 @@ import {
   pointKey,
   pressureFromReference,
   rulesOf,
+  torqueOf,
   walkSteps,
   type Finding,
   type FindingChange,
@@ -262,6 +263,8 @@ function truthOf(
       );
     case 'pressure':
       return point === 'walk.spare' ? 240 : pressureFromReference(story.pressureKpa(place, index), visit.ambientC);
+    case 'torque':
+      return torqueOf(story.vehicle.spec, 'wheel-bolts')?.newtonMetres ?? HEALTHY.torque ?? 0;
     case 'water':
       return visit.waterShare ?? 1;
     case 'tyre-age':
