@@ -1,5 +1,5 @@
 import { fleetBoardSchema, fleetKnowledgeSchema, scorecardSchema } from '@weskopos/contract';
-import { type LifeEntry, type Place } from '@weskopos/core';
+import type { FleetKnowledge, LifeEntry, Place, Rules } from '@weskopos/core';
 import { seededRandom } from '@weskopos/core/simulated';
 import { randomUUID } from 'node:crypto';
 import {
@@ -11,6 +11,8 @@ import {
   startWorkshop,
   type TestWorkshop,
 } from '../tests/workshop';
+import type { SqlValue } from '../db/engine';
+import { recomputeFleet } from './recomputeFleet';
 import { readVehiclePage } from './vehiclePages';
 
 let workshop: TestWorkshop;
@@ -176,4 +178,26 @@ test('what tells of persons is for a lead; two persons’ readings of one thing 
   expect(lead.repeats).toEqual([{ measure: 'lining', pairs: 3, sigma: expect.closeTo(0.2828, 3) }]);
   expect(lead.byInspector.map(({ name }) => name)).toEqual(['Maren']);
   expect(inspector).toMatchObject({ hands: [], byInspector: [], repeats: lead.repeats });
+});
+
+test('a thread that fails is one failure of the summing up, and none that ends the server', async () => {
+  const unheard: unknown[] = [];
+  const note = (reason: unknown) => unheard.push(reason);
+  process.on('unhandledRejection', note);
+  const nothing: unknown = null;
+  const { engine } = workshop.context;
+  // Each page takes its time: the thread has failed the one before by then.
+  const slow: typeof engine = {
+    ...engine,
+    query: async <T extends object>(sql: string, values?: readonly SqlValue[]) => {
+      await new Promise((resolve) => setTimeout(resolve, 20));
+      return engine.query<T>(sql, values);
+    },
+  };
+  await expect(
+    recomputeFleet(slow, nothing as FleetKnowledge, nothing as Rules, '2026-06-01T08:00:00.000Z'),
+  ).rejects.toThrow();
+  await new Promise((resolve) => setTimeout(resolve, 50));
+  process.off('unhandledRejection', note);
+  expect(unheard).toEqual([]);
 });

@@ -24,8 +24,8 @@ export async function recomputeFleet(
   worker.on('error', fail);
   worker.on('exit', (code) => fail(new Error(`the fleet's thread ended (${code})`)));
   worker.on('message', (reply: FleetReply) => asked.shift()?.resolve(reply));
-  const ask = (request: FleetRequest) =>
-    new Promise<FleetReply>((resolve, reject) => {
+  const ask = (request: FleetRequest) => {
+    const answer = new Promise<FleetReply>((resolve, reject) => {
       asked.push({ resolve, reject });
       worker.postMessage(request);
     }).then((reply) => {
@@ -33,6 +33,10 @@ export async function recomputeFleet(
       if (reply.kind === 'taken' && reply.board) boards.push(reply.board);
       return reply;
     });
+    // Each is waited for in its turn; a failure until then is no unhandled one, which would end the server.
+    answer.catch(() => undefined);
+    return answer;
+  };
   try {
     const under: Promise<FleetReply>[] = [ask({ kind: 'start', knowledge, rules })];
     for (const { id } of await engine.query<{ id: string }>('select id from vehicle order by id')) {
