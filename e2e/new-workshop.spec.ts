@@ -82,7 +82,7 @@ test('an empty workshop: set-up, a vehicle, a first visit with the mistakes of a
 
   await jump(page, 'tyre pressure nearside front');
   await type(page, 'Tyre pressure, nearside front', '33');
-  await expect(page.getByText('Is the gauge in another unit?')).toBeVisible();
+  await expect(page.getByText('Is the gauge in another one?')).toBeVisible();
   await page.getByRole('button', { name: 'It is psi' }).click();
   await expect(page.getByRole('slider', { name: 'Tyre pressure, nearside front' })).toHaveAttribute(
     'aria-valuetext',
