@@ -91,8 +91,8 @@ function allowedIn(field: ProofField, end: ActOf<'open'>): string {
 const TORQUE_OFF = 0.15;
 /** More than the capacity by this share is asked about: what the filter holds and what was left in the pan. */
 const CAPACITY_OVER = 0.05;
-/** Less than this share of the capacity is asked about: an old filling was drained, and all of it goes back. */
-const CAPACITY_UNDER = 0.8;
+/** Share of its capacity that an engine has in it when it is started, and when its filling is closed unasked. */
+export const LEAST_FILLED = 0.8;
 /** A level closed outside these is asked about, of the span between the marks. */
 const LEVEL_KEPT = { least: 0, most: 1.05 } as const;
 /** How near the other unit must come for a slip of unit to be named. */
@@ -127,7 +127,7 @@ export function proofDoubts(end: ActOf<'open'>, proof: EndProof, { spec, house }
       unitSlip: Math.abs((proof.litres * perQuart) / capacity - 1) <= UNIT_SLIP,
     });
   }
-  if (capacity && end.end === 'oil-fill' && proof.litres !== null && proof.litres < capacity * CAPACITY_UNDER)
+  if (capacity && end.end === 'oil-fill' && proof.litres !== null && proof.litres < capacity * LEAST_FILLED)
     doubts.push({ code: 'under-capacity', expected: capacity, unitSlip: false });
   if (proof.level !== null && (proof.level < LEVEL_KEPT.least || proof.level > LEVEL_KEPT.most))
     doubts.push({ code: 'level-off', expected: null, unitSlip: false });

@@ -1,7 +1,7 @@
 import type { HouseRules } from '../house/houseRules';
 import { actsOf, type Act } from './act';
 import type { EndKind } from './endKinds';
-import { looseEnds, openEnds } from './looseEnds';
+import { LEAST_FILLED, looseEnds, openEnds } from './looseEnds';
 import { vehicleState } from './vehicleState';
 
 /** The oil service, in the order of the work. */
@@ -74,9 +74,6 @@ export function oilService(
   }));
   return { steps, next: steps.find((one) => !one.done && !one.passedOver)?.step ?? null };
 }
-
-/** Share of the capacity an engine is not started under. */
-const LEAST_FILLED = 0.8;
 
 /** Open ends over which no engine is started, whoever asks. A filling that is not far enough yet counts. */
 const NOT_RUN_OVER: readonly EndKind[] = ['drain-plug', 'oil-filter', 'axle-plug', 'battery-clamp', 'funnel', 'key'];

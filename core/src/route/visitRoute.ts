@@ -273,7 +273,7 @@ function oilStops(draft: Draft, isStopped: boolean): { readonly stops: string[];
 
 function notBefore(condition: Condition, state: VehicleState, hasEngine: boolean): number {
   if (!hasEngine || state.running) return 0;
-  if (condition === 'cold') return state.hot || state.warm ? Math.max(0, COOL_S - state.sinceS) : 0;
+  if (condition === 'cold') return state.warm ? Math.max(0, COOL_S - state.sinceS) : 0;
   if (condition === 'settled' && state.startedToday) return Math.max(0, SETTLE_S - state.sinceS);
   return 0;
 }
