@@ -10,7 +10,7 @@ interface PressProps {
   readonly kind?: 'main' | 'plain' | 'quiet';
   readonly icon?: ReactNode;
   readonly disabled?: boolean;
-  /** Looks as ever, keeps the focus and takes no touch: it has only just come up. */
+  /** Looks as ever and takes no touch: it has only just come up. */
   readonly deaf?: boolean;
   /** For a choice among several. */
   readonly chosen?: boolean;
@@ -48,8 +48,8 @@ export function Press({
       aria-disabled={disabled || deaf}
       {...(role === 'radio' || role === 'checkbox' ? { 'aria-checked': chosen ?? false } : {})}
       {...(expanded === undefined ? {} : { 'aria-expanded': expanded })}
-      disabled={disabled}
-      onPress={deaf ? undefined : onPress}
+      disabled={disabled || deaf}
+      onPress={onPress}
       style={({ pressed }) => [
         styles.press,
         { minHeight: kind === 'main' ? TOUCH.hand : TOUCH.least, backgroundColor: disabled ? palette.panel : ground },
