@@ -5,7 +5,7 @@ import tseslint from 'typescript-eslint';
 const FORBIDDEN = 'The arrows between workspaces go one way; see docs/layout.md.';
 /** Folders of a workspace, lowest first: each may use those before it. */
 const LAYERS = {
-  core: 'units sums vehicle catalogue house parts inspection limits rules grading plausibility acts route wear calculators trends score states fleet outlook report simulator tests',
+  core: 'units sums vehicle catalogue house parts inspection limits rules grading plausibility acts route wear calculators jobs trends score states fleet outlook report simulator tests',
   contract: 'records',
   server: 'config db ledger http people rules photos vehicles inspections fleet trends reports live changes tests',
   app: 'sync words workers kit controls shell visit features',

@@ -30,7 +30,8 @@ export {
   storedFindingSchema,
   type StoredFinding,
 } from './records/finding';
-export { inspectionSchema, inspectionTable, visitSchema, type Visit } from './records/inspection';
+export { inspectionSchema, inspectionTable, visitSchema, type Arrival, type Visit } from './records/inspection';
+export { amendmentTable, liftSheet, type AmendmentPut, type StoredAmendment } from './records/signedSheet';
 export {
   OPERATION_RECORDS,
   liftOperation,
@@ -48,6 +49,7 @@ export { fieldErrorSchema, fieldErrors, problemSchema, type FieldError, type Pro
 export {
   liftLife,
   lifeSchema,
+  standingSchema,
   visitSummarySchema,
   yardEntrySchema,
   type Life,

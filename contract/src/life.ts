@@ -1,11 +1,12 @@
 import { z } from 'zod';
-import { GRADES } from '@weskopos/core';
+import { GRADES, type StandingSummary } from '@weskopos/core';
 import { actRecord } from './records/act';
 import { findingRecord } from './records/finding';
 import { lifeEntryRecord, storedLifeEntrySchema } from './records/lifeEntry';
 import { isRaw, lift, mapped } from './records/record';
 import { inspectionRecord, visitSchema } from './records/inspection';
 import { idSchema, instantSchema } from './records/shapes';
+import { liftSheet } from './records/signedSheet';
 import { vehicleRecord, vehicleSchema } from './records/vehicle';
 
 /** Everything about one vehicle that the device needs to work without the network. Visits oldest first, entries in the order they were written down. */
@@ -27,6 +28,9 @@ export function liftLife(raw: unknown): unknown {
           inspection: lift(inspectionRecord, visit.inspection),
           findings: mapped(visit.findings, (finding) => lift(findingRecord, finding)),
           acts: mapped(visit.acts, (act) => lift(actRecord, act)),
+          sheet: isRaw(visit.sheet) ? liftSheet(visit.sheet) : null,
+          amendments: visit.amendments ?? [],
+          voidedBy: visit.voidedBy ?? null,
         }
       : visit,
   );
@@ -46,11 +50,23 @@ export const visitSummarySchema = z.object({
 /** A visit in one line of the yard. */
 export type VisitSummary = z.infer<typeof visitSummarySchema>;
 
-/** One vehicle in the yard: its last signed visit, and the one that is half done. */
+/** How a vehicle stands over all its visits, in one line. */
+export const standingSchema = z.object({
+  grade: z.enum(GRADES),
+  counts: z.object({ fail: z.number(), advisory: z.number(), pass: z.number() }),
+  /** What the last visit looked at. */
+  last: z.object({ inspectionId: idSchema, at: instantSchema, seen: z.number(), of: z.number() }).nullable(),
+  /** Wheel bolts that want their second torque. */
+  boltsAgain: z.object({ fromKm: z.number(), toKm: z.number(), since: instantSchema }).nullable(),
+}) satisfies z.ZodType<StandingSummary>;
+
+/** One vehicle in the yard: how it stands, its last signed visit, and the one that is half done. */
 export const yardEntrySchema = z.object({
   vehicle: vehicleSchema,
+  /** Null before the first signed visit. */
+  standing: standingSchema.nullable(),
   last: visitSummarySchema.nullable(),
   open: visitSummarySchema.nullable(),
 });
-/** One vehicle in the yard: its last signed visit, and the one that is half done. */
+/** One vehicle in the yard. */
 export type YardEntry = z.infer<typeof yardEntrySchema>;

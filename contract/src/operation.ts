@@ -2,7 +2,15 @@ import { MOST_OPERATIONS, REFUSALS } from './operationKinds';
 import { z } from 'zod';
 import { actRecord } from './records/act';
 import { findingRecord } from './records/finding';
-import { MOST_AHEAD, aheadNoteSchema, inspectionRecord } from './records/inspection';
+import {
+  MOST_AHEAD,
+  aheadNoteSchema,
+  correctionRecord,
+  inspectionRecord,
+  restoringRecord,
+  voidingRecord,
+} from './records/inspection';
+import { amendmentRecord } from './records/signedSheet';
 import { lifeEntryRecord } from './records/lifeEntry';
 import { isRaw, NewerRecord, lift, recordKind, type Lifting, type RecordKind } from './records/record';
 import { rulebookRecord } from './records/rulebook';
@@ -30,6 +38,10 @@ export const OPERATION_RECORDS = {
   'inspection.start': inspectionRecord,
   'finding.put': findingRecord,
   'inspection.sign': signatureRecord,
+  'inspection.void': voidingRecord,
+  'inspection.restore': restoringRecord,
+  'inspection.correct': correctionRecord,
+  'amendment.put': amendmentRecord,
   'act.put': actRecord,
   'entry.put': lifeEntryRecord,
   'rulebook.put': rulebookRecord,
@@ -72,6 +84,10 @@ const todaysOperationSchema: z.ZodType<Operation> = z.discriminatedUnion('kind',
   declared('inspection.start'),
   declared('finding.put'),
   declared('inspection.sign'),
+  declared('inspection.void'),
+  declared('inspection.restore'),
+  declared('inspection.correct'),
+  declared('amendment.put'),
   declared('act.put'),
   declared('entry.put'),
   declared('rulebook.put'),

@@ -6,9 +6,13 @@ export const MOST_OPERATIONS = 100;
 /** Today's version of the record each kind of operation carries; held to the records by a test. */
 export const OPERATION_VERSIONS = {
   'vehicle.put': 3,
-  'inspection.start': 5,
+  'inspection.start': 6,
   'finding.put': 3,
   'inspection.sign': 1,
+  'inspection.void': 1,
+  'inspection.restore': 1,
+  'inspection.correct': 1,
+  'amendment.put': 1,
   'act.put': 1,
   'entry.put': 3,
   'rulebook.put': 4,
@@ -28,6 +32,9 @@ export const REFUSALS = [
   'ends-open',
   'no-end',
   'no-entry',
+  'not-signed',
+  'voided',
+  'not-voided',
   'cannot-be-kept',
 ] as const;
 /** Why a change was not taken, as a code that words hang on. */

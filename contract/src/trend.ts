@@ -69,6 +69,17 @@ export const trendSchema = z.object({
 /** A series of readings with its forecast, for one part. */
 export type Trend = z.infer<typeof trendSchema>;
 
+/** Where wear ends and when, as a report tells it. */
+const toldRunOutSchema = trendSchema.extend({
+  series: z.object({
+    key: z.string(),
+    point: z.enum(POINT_CODES),
+    place: placeSchema,
+    spot: z.enum(SPOTS),
+    measure: z.enum(MEASURE_CODES),
+  }),
+});
+
 /** What a report states, graded by the server from what it holds. */
 export const reportSchema = z.object({
   inspectionId: idSchema,
@@ -89,7 +100,7 @@ export const reportSchema = z.object({
     z.object({ system: z.enum(SYSTEMS), grade: z.enum(GRADES), counts: z.record(z.enum(GRADES), z.number()) }),
   ),
   notSeen: z.array(z.string()),
-  runOut: z.array(trendSchema),
+  runOut: z.array(toldRunOutSchema),
 });
 /** What a report states, graded by the server from what it holds. */
 export type ReportData = z.infer<typeof reportSchema>;

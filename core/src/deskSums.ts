@@ -14,4 +14,4 @@ export {
 } from './calculators/rotation';
 export { FILTER_MISFITS, filterFit, type FilterFitQuestion, type FilterMisfit } from './calculators/filterFit';
 export { partLeft, type PartLeft } from './calculators/partLeft';
-export { stickerOf, type NextDue, type Sticker } from './report/stickerOf';
+export { stickerOf, type NextDue, type Sticker } from './jobs/stickerOf';

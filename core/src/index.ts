@@ -154,6 +154,8 @@ export {
   type Load,
   type MeterAnswer,
   blankInspection,
+  isOpen,
+  isSigned,
 } from './inspection/inspection';
 export {
   GATE_QUESTIONS,
@@ -270,7 +272,30 @@ export { partOfPoint, threadParts, type Part, type PartBook } from './parts/thre
 export type { VisitRecord } from './inspection/visitRecord';
 export { seriesKey, seriesOf, type Series, type SeriesReading } from './trends/series';
 export { travelledByVisit } from './trends/travelled';
-export { composeReport, type Report } from './report/composeReport';
+export { composeReport, signedSheet, type Report } from './report/composeReport';
+export {
+  pointsAmended,
+  verdictAsSigned,
+  verdictOfVisit,
+  type Amendment,
+  type JudgedRecord,
+  type NamedRules,
+  type SignedPoint,
+  type SignedSheet,
+  type ToldRunOut,
+} from './report/signedSheet';
+export {
+  lifeStanding,
+  standingSummary,
+  type LifeStanding,
+  type StandingLife,
+  type StandingSummary,
+  type StandingVisit,
+} from './report/lifeStanding';
+export type { Looked, StandingPoint, StillOpen, VehicleStanding } from './report/vehicleStanding';
+export { boltsAgainOf, type BoltsAgain } from './jobs/boltsAgain';
+export { jobsOf, lastDone, type JobDone, type WorkedVisit } from './jobs/jobsOf';
+export { quantityKey, quantityOf } from './catalogue/quantities';
 export { forecastSeries, runOutOf, wearEnd, type Beside, type RunOut } from './trends/runOut';
 export { boilingFromWater } from './calculators/brakeFluidBoiling';
 export { OIL_USED_LIMITS, oilUsed, stickToLitres, type StickAdvice } from './calculators/oil';

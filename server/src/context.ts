@@ -1,3 +1,4 @@
+import { BUILT_IN_FLEET } from '@weskopos/core';
 import path from 'node:path';
 import { pino, type Logger } from 'pino';
 import type { Config } from './config/config';
@@ -5,6 +6,7 @@ import { DatabaseError, DatabaseUnavailable, type Engine } from './db/engine';
 import { lockFolder } from './db/lock';
 import { openPglite } from './db/pgliteEngine';
 import { FleetBook } from './fleet/fleetBook';
+import { freezeSigned } from './inspections/freezeSigned';
 import type { Asks } from './ledger/change';
 import { checkpointIfWorth } from './ledger/checkpoints';
 import type { Ledger } from './ledger/ledger';
@@ -47,6 +49,7 @@ export async function openContext(config: Config, clock: () => Date): Promise<Co
   try {
     let fleet: FleetBook | undefined;
     const asks: Asks = {
+      knowledge: () => fleet?.knowledge ?? BUILT_IN_FLEET,
       forecastsAt: async (tx, vehicleId, inspectionId) => {
         try {
           return (await fleet?.forecastsAt(tx, vehicleId, inspectionId)) ?? [];
@@ -72,6 +75,7 @@ export async function openContext(config: Config, clock: () => Date): Promise<Co
     if (!fleet) throw new Error('the ledger was opened without its fleet');
     const book: FleetBook = fleet;
     await book.open();
+    await freezeSigned(engine, book.knowledge);
     stops.push(() => ledger.idle());
     stops.push(() => book.close());
     const [anyone] = await engine.query('select 1 from person limit 1');

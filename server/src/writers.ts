@@ -1,4 +1,7 @@
 import { entryOf } from '@weskopos/core';
+import { putAmendment } from './inspections/amendmentWriter';
+import { correctInspection } from './inspections/correctionWriter';
+import { restoreInspection, voidInspection } from './inspections/voidWriter';
 import { putAct } from './inspections/actWriter';
 import { putFinding } from './inspections/findingWriter';
 import { signInspection } from './inspections/signWriter';
@@ -8,7 +11,7 @@ import type { Writers } from './ledger/settle';
 import { addPerson } from './people/personWriter';
 import { addPhoto } from './photos/photoWriter';
 import { putRulebook } from './rules/rulebookWriter';
-import { putLifeEntry } from './vehicles/lifeEntryWriter';
+import { putLifeEntry } from './inspections/lifeEntryWriter';
 import { putVehicle } from './vehicles/vehicleWriter';
 
 type Kind = Change['operation']['kind'];
@@ -19,6 +22,10 @@ const BY_KIND: { readonly [K in Kind]: Writer<BodyOf<K>> } = {
   'inspection.start': startInspection,
   'finding.put': putFinding,
   'inspection.sign': signInspection,
+  'inspection.void': voidInspection,
+  'inspection.restore': restoreInspection,
+  'inspection.correct': correctInspection,
+  'amendment.put': putAmendment,
   'act.put': putAct,
   'entry.put': putLifeEntry,
   'rulebook.put': putRulebook,

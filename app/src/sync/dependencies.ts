@@ -1,10 +1,25 @@
 import type { Operation } from '@weskopos/contract';
+import type { Finding } from '@weskopos/core';
 import type { QueuedOperation } from './deviceStore';
 
-/** What an operation makes that others may build on, by id; null for one that makes nothing of its own. */
-function makes({ kind, body }: Operation): string | null {
-  return kind === 'inspection.sign' || kind === 'rulebook.put' ? null : body.id;
+/** What an operation makes that others may build on, by id. */
+function makes(operation: Operation): readonly string[] {
+  switch (operation.kind) {
+    case 'amendment.put':
+      return [operation.body.id, operation.body.finding.id];
+    case 'vehicle.put':
+    case 'inspection.start':
+    case 'finding.put':
+    case 'act.put':
+    case 'entry.put':
+      return [operation.body.id];
+    default:
+      return [];
+  }
 }
+
+const follows = ({ inspectionId, parent }: Pick<Finding, 'inspectionId' | 'parent'>): readonly string[] =>
+  parent === null ? [inspectionId] : [inspectionId, parent];
 
 /** What an operation builds on, by id: the vehicle, the visit, the entry it follows, the end it closes. */
 function buildsOn(operation: Operation): readonly string[] {
@@ -15,8 +30,13 @@ function buildsOn(operation: Operation): readonly string[] {
     case 'inspection.start':
       return [operation.body.vehicleId];
     case 'finding.put':
-      return [operation.body.inspectionId, ...(operation.body.parent === null ? [] : [operation.body.parent])];
+      return follows(operation.body);
+    case 'amendment.put':
+      return follows(operation.body.finding);
     case 'inspection.sign':
+    case 'inspection.void':
+    case 'inspection.restore':
+    case 'inspection.correct':
       return [operation.body.inspectionId];
     case 'act.put': {
       const { body } = operation;
@@ -29,6 +49,9 @@ function buildsOn(operation: Operation): readonly string[] {
     }
   }
 }
+
+/** Changes of a visit that its signature comes before: without it they would be refused for good. */
+const AFTER_SIGNING: readonly Operation['kind'][] = ['amendment.put', 'inspection.void'];
 
 const visitOf = ({ body }: Operation): string | null => ('inspectionId' in body ? body.inspectionId : null);
 
@@ -47,6 +70,7 @@ export function mayGo(
 ): { readonly go: readonly Operation[]; readonly held: readonly Operation[] } {
   const missing = new Set<string>();
   const openVisits = new Set<string>();
+  const unsigned = new Set<string>();
   const go: Operation[] = [];
   const held: Operation[] = [];
   for (const { operation, by } of queue) {
@@ -55,15 +79,17 @@ export function mayGo(
       by !== person ||
       stays.has(operation.id) ||
       buildsOn(operation).some((id) => missing.has(id)) ||
-      (operation.kind === 'inspection.sign' && visit !== null && openVisits.has(visit));
+      (operation.kind === 'inspection.sign' && visit !== null && openVisits.has(visit)) ||
+      (AFTER_SIGNING.includes(operation.kind) && visit !== null && unsigned.has(visit));
     if (!waits) {
       go.push(operation);
       continue;
     }
     if (by === person) held.push(operation);
-    const made = makes(operation);
-    if (made !== null && !(operation.kind === 'vehicle.put' && knows(made))) missing.add(made);
-    if (visit !== null && operation.kind !== 'inspection.sign') openVisits.add(visit);
+    for (const made of makes(operation)) if (!(operation.kind === 'vehicle.put' && knows(made))) missing.add(made);
+    if (visit === null) continue;
+    if (operation.kind === 'inspection.sign') unsigned.add(visit);
+    else openVisits.add(visit);
   }
   return { go, held };
 }

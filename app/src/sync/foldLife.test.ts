@@ -1,4 +1,5 @@
 /** @jest-environment node */
+import { blankVisit } from './blankVisit';
 import type { Life, Operation, Visit } from '@weskopos/contract';
 import fc from 'fast-check';
 import { CAR, findingOf, inspectionOf } from '@weskopos/core/tests/builders';
@@ -73,9 +74,10 @@ test('the yard shows what this device knows better: a vehicle and a visit the se
     counts: null,
   });
   const open = fold(story.slice(0, 2)) as Life;
-  const [entry] = yardWith([], [open], (life) => summary(life));
+  const told = (life: Life) => ({ standing: null, last: null, open: summary(life) });
+  const [entry] = yardWith([], [open], told);
   expect(entry).toMatchObject({ vehicle: { fleetCode: 'T 1' }, last: null, open: { startedAt: at } });
-  expect(yardWith([{ vehicle: CAR, last: null, open: null }], [open], (life) => summary(life))).toHaveLength(1);
+  expect(yardWith([{ vehicle: CAR, standing: null, last: null, open: null }], [open], told)).toHaveLength(1);
 });
 
 describe('a life on the device’s disk', () => {
@@ -89,13 +91,8 @@ describe('a life on the device’s disk', () => {
       return Promise.resolve();
     },
   } as unknown as DeviceStore;
-  const visitOf = (n: number): Visit => ({
-    inspection: inspectionOf(CAR, { id: `00000000-0000-4000-8000-0000000000d${n}` }),
-    findings: [],
-    inspector: 'Isla',
-    acts: [],
-    signedBy: null,
-  });
+  const visitOf = (n: number): Visit =>
+    blankVisit(inspectionOf(CAR, { id: `00000000-0000-4000-8000-0000000000d${n}` }), 'Isla');
   const two: Life = { vehicle: CAR, visits: [visitOf(1), visitOf(2)], entries: [] };
 
   test('comes back as it was, and one reading writes one visit', async () => {

@@ -1,5 +1,6 @@
 import type { Life, Operation, Visit, YardEntry } from '@weskopos/contract';
-import { openEnds } from '@weskopos/core';
+import { isOpen, isSigned, openEnds } from '@weskopos/core';
+import { blankVisit } from './blankVisit';
 
 /** One vehicle's life with a change of this device laid over it; unchanged by operations of other vehicles. */
 export function foldLife(life: Life | undefined, operation: Operation, by: string): Life | undefined {
@@ -16,7 +17,7 @@ export function foldLife(life: Life | undefined, operation: Operation, by: strin
         return life;
       return {
         ...life,
-        visits: [...life.visits, { inspection: operation.body, findings: [], acts: [], inspector: by, signedBy: null }],
+        visits: [...life.visits, blankVisit(operation.body, by)],
       };
     case 'finding.put':
       return onVisit(life, operation.body.inspectionId, (visit) =>
@@ -40,6 +41,37 @@ export function foldLife(life: Life | undefined, operation: Operation, by: strin
       return { ...life, entries: [...life.entries, { ...operation.body, by }] };
     case 'rulebook.put':
       return life;
+    case 'inspection.void': {
+      const { inspectionId, at, why } = operation.body;
+      return onVisit(life, inspectionId, (visit) => ({
+        ...visit,
+        inspection: { ...visit.inspection, voidedAt: at, voidedWhy: why },
+        voidedBy: by,
+      }));
+    }
+    case 'inspection.restore':
+      return onVisit(life, operation.body.inspectionId, (visit) => ({
+        ...visit,
+        inspection: { ...visit.inspection, voidedAt: null, voidedWhy: null },
+        voidedBy: null,
+      }));
+    case 'inspection.correct':
+      return onVisit(life, operation.body.inspectionId, (visit) => ({
+        ...visit,
+        inspection: { ...visit.inspection, ...operation.body.arrival },
+      }));
+    case 'amendment.put': {
+      const { id, inspectionId, at, why, finding } = operation.body;
+      return onVisit(life, inspectionId, (visit) =>
+        visit.amendments.some((one) => one.id === id)
+          ? visit
+          : {
+              ...visit,
+              findings: [...visit.findings, { ...finding, by }],
+              amendments: [...visit.amendments, { id, inspectionId, at, why, findingId: finding.id, points: null, by }],
+            },
+      );
+    }
     case 'inspection.sign':
       return onVisit(life, operation.body.inspectionId, (visit) =>
         visit.inspection.signedAt
@@ -82,13 +114,16 @@ export function mergeLife(known: Life | undefined, fetched: Life): Life {
 
 function mergeVisit(known: Visit | undefined, fetched: Visit): Visit {
   if (!known) return fetched;
+  // An answer from before the signature arrived knows nothing of it; in all else the workshop has the last word.
   const signed = fetched.inspection.signedAt ? fetched : known;
   return {
     ...fetched,
     findings: unionOf(known.findings, fetched.findings),
     acts: unionOf(known.acts, fetched.acts),
+    amendments: unionOf(known.amendments, fetched.amendments),
     inspection: signed.inspection,
     signedBy: signed.signedBy,
+    sheet: fetched.sheet ?? known.sheet,
   };
 }
 
@@ -97,25 +132,25 @@ function unionOf<T extends { readonly id: string }>(known: readonly T[], fetched
   return [...new Map([...known, ...fetched].map((entry) => [entry.id, entry])).values()];
 }
 
+/** What the yard tells of a vehicle that this device knows the life of. */
+export type Summarise = (life: Life) => Pick<YardEntry, 'standing' | 'last' | 'open'>;
+
 /** The yard's list with the vehicles and visits this device knows better. */
-export function yardWith(
-  entries: readonly YardEntry[],
-  lives: readonly Life[],
-  summarise: (life: Life, visit: Visit) => YardEntry['last'],
-): YardEntry[] {
+export function yardWith(entries: readonly YardEntry[], lives: readonly Life[], summarise: Summarise): YardEntry[] {
   const byId = new Map(entries.map((entry) => [entry.vehicle.id, entry]));
-  for (const life of lives) {
-    const newest = (signed: boolean) =>
-      life.visits.findLast(({ inspection }) => (inspection.signedAt !== null) === signed);
-    const last = newest(true);
-    const open = newest(false);
-    byId.set(life.vehicle.id, {
-      vehicle: life.vehicle,
-      last: last ? summarise(life, last) : null,
-      open: open ? summarise(life, open) : null,
-    });
-  }
+  for (const life of lives) byId.set(life.vehicle.id, { vehicle: life.vehicle, ...summarise(life) });
   return [...byId.values()].sort((a, b) =>
     a.vehicle.fleetCode.localeCompare(b.vehicle.fleetCode, 'en', { numeric: true }),
   );
+}
+
+/** A life's last signed visit and the one that is half done; given up ones are neither. */
+export function newestVisits({ visits }: Life): {
+  readonly signed: Visit | undefined;
+  readonly open: Visit | undefined;
+} {
+  return {
+    signed: visits.findLast(({ inspection }) => isSigned(inspection)),
+    open: visits.findLast(({ inspection }) => isOpen(inspection)),
+  };
 }

@@ -2,6 +2,7 @@ import type { Life, Visit } from '@weskopos/contract';
 import { useMemo, useState } from 'react';
 import { shallow, useShallow } from 'zustand/shallow';
 import {
+  isSigned,
   lookAheadOf,
   newestRulebook,
   rulesOf,
@@ -50,7 +51,7 @@ export function useVisit(vehicleId: string, visitId: string): FoundVisit | undef
   const earlier = useStable(
     life && visit
       ? life.visits.filter(
-          ({ inspection }) => inspection.signedAt !== null && inspection.startedAt < visit.inspection.startedAt,
+          ({ inspection }) => isSigned(inspection) && inspection.startedAt < visit.inspection.startedAt,
         )
       : NO_VISITS,
   );

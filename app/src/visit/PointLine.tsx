@@ -13,10 +13,13 @@ import { visit as say } from '../words/en/pages/visit';
 export function PointLine({
   graded,
   axles,
+  seenAt,
   brief,
 }: {
   readonly graded: GradedPoint;
   readonly axles: number;
+  /** When it was looked at, where that is not the visit's own day. */
+  readonly seenAt?: string | undefined;
   readonly brief?: boolean;
 }) {
   const palette = usePalette();
@@ -33,6 +36,7 @@ export function PointLine({
             colour={gradeColours(palette, result.grade).line}
           >{`${words.grade[result.grade]}${result.corrected ? `, ${words.corrected}` : ''}${result.watch ? `, ${words.watch}` : ''}${result.carried ? say.carriedFrom(day(result.carried.at)) : ''}. `}</Words>
           {gradeSentence(result)}
+          {seenAt ? ` ${say.seenOn(day(seenAt))}` : ''}
           {finding?.note && !brief ? ` “${finding.note}”` : ''}
         </Words>
       </View>

@@ -2,6 +2,7 @@
 import type { Life, Visit } from '@weskopos/contract';
 import { CAR, findingOf, inspectionOf, readingOf, rulesWith } from '@weskopos/core/tests/builders';
 import { gradePoint, nextFinding, pointKey, type Place } from '@weskopos/core';
+import { blankVisit } from '../sync/blankVisit';
 import { canPutRight, gradingOf, historyOf, partnerOf, withDraft } from './visitContext';
 
 const ref = { point: 'pad.inner', place: '1L' } as const;
@@ -10,13 +11,10 @@ function visitOf(n: number, meter: number, pad: number | null, signed = true): V
   const id = `00000000-0000-4000-8000-0000000000b${n}`;
   const startedAt = `2026-0${n}-01T08:00:00.000Z`;
   const finding = pad === null ? null : findingOf('pad.inner', '1L', { readings: [readingOf('lining', pad)] }, id);
-  return {
-    inspection: inspectionOf(CAR, { id, startedAt, meter, signedAt: signed ? startedAt : null }),
+  return blankVisit(inspectionOf(CAR, { id, startedAt, meter, signedAt: signed ? startedAt : null }), 'Isla', {
     findings: finding ? [{ ...finding, by: 'Isla' }] : [],
-    inspector: 'Isla',
-    acts: [],
     signedBy: signed ? 'Isla' : null,
-  };
+  });
 }
 
 const earlier = [visitOf(1, 10_000, 10), visitOf(2, 12_000, 9), visitOf(3, 14_000, null)];

@@ -20,6 +20,13 @@ function whatOf(operation: Operation, lives: readonly Life[]): string {
       return `${words.refused.visit} ${day(operation.body.startedAt)}`;
     case 'inspection.sign':
       return words.refused.signature;
+    case 'amendment.put':
+      return `${words.refused.amendment}, ${findingOf(operation.body.finding, lives)}`;
+    case 'inspection.void':
+    case 'inspection.restore':
+      return words.refused.voiding;
+    case 'inspection.correct':
+      return words.refused.correction;
     case 'act.put':
       return `${words.refused.act} ${day(operation.body.at)}`;
     case 'entry.put':

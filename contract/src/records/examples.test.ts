@@ -87,7 +87,11 @@ test('what a device kept of a life, the yard and its queue is lifted to what is 
   const life = liftLife(kept.life);
   expect(lifeSchema.parse(life)).toEqual(life);
   expect(JSON.stringify(life)).toContain('"code":"brake-fluid"');
-  const yard = kept.yard.map((entry) => ({ ...entry, vehicle: lift(OPERATION_RECORDS['vehicle.put'], entry.vehicle) }));
+  const yard = kept.yard.map((entry) => ({
+    standing: null,
+    ...entry,
+    vehicle: lift(OPERATION_RECORDS['vehicle.put'], entry.vehicle),
+  }));
   expect(yard.map((entry) => yardEntrySchema.parse(entry))).toEqual(yard);
   expect(kept.pending.map((operation) => operationSchema.safeParse(operation).success)).toEqual([true, true, true]);
 });

@@ -11,6 +11,7 @@ import {
 } from '@weskopos/core';
 import { z } from 'zod';
 import { storedActSchema } from './act';
+import { signedSheetSchema, storedAmendmentSchema } from './signedSheet';
 import { storedFindingSchema } from './finding';
 import { idSchema, instantSchema, placeSchema, textSchema, versionSchema } from './shapes';
 import { recordKind } from './record';
@@ -49,6 +50,8 @@ const plainInspectionSchema = z.strictObject({
   signedAt: instantSchema.nullable(),
   ahead: z.array(aheadNoteSchema).max(MOST_AHEAD).nullable(),
   signedOver: textSchema(500).nullable(),
+  voidedAt: instantSchema.nullable(),
+  voidedWhy: textSchema(500).nullable(),
 }) satisfies z.ZodType<Inspection>;
 
 export const inspectionSchema: z.ZodType<Inspection> = plainInspectionSchema;
@@ -57,13 +60,25 @@ export const newInspectionSchema: z.ZodType<Inspection> = plainInspectionSchema.
   signedAt: z.null(),
   signedOver: z.null(),
   ahead: z.null(),
+  voidedAt: z.null(),
+  voidedWhy: z.null(),
 });
 
 export const inspectionRecord = recordKind<Inspection>({
   name: 'inspection',
   schema: newInspectionSchema,
   versionOf: (raw) =>
-    'meterKm' in raw ? 1 : !('stoodH' in raw) ? 2 : !('corners' in raw) ? 3 : !('ahead' in raw) ? 4 : 5,
+    'meterKm' in raw
+      ? 1
+      : !('stoodH' in raw)
+        ? 2
+        : !('corners' in raw)
+          ? 3
+          : !('ahead' in raw)
+            ? 4
+            : !('voidedAt' in raw)
+              ? 5
+              : 6,
   upgrades: [
     // The meter was always an odometer, the template the first fourteen points.
     ({ meterKm, limitSheet: _limitSheet, ...rest }) => ({
@@ -77,6 +92,7 @@ export const inspectionRecord = recordKind<Inspection>({
     (raw) => ({ stoodH: null, fuel: null, signedOver: null, ...raw }),
     (raw) => ({ corners: [], ...raw }),
     (raw) => ({ ahead: null, ...raw }),
+    (raw) => ({ voidedAt: null, voidedWhy: null, ...raw }),
   ],
 });
 
@@ -102,8 +118,57 @@ export const inspectionTable: Table<Inspection> = {
     signedAt: instant('signed_at'),
     ahead: json('ahead'),
     signedOver: text('signed_over'),
+    voidedAt: instant('voided_at'),
+    voidedWhy: text('voided_why'),
   },
 };
+
+const voidingSchema = z.strictObject({
+  inspectionId: idSchema,
+  at: instantSchema,
+  /** Empty only for a visit that was never signed. */
+  why: textSchema(500).trim(),
+});
+/** A visit is given up: a signed one by a lead who says why, one that is not signed by whoever is at it. It is kept. */
+export const voidingRecord = recordKind<z.infer<typeof voidingSchema>>({
+  name: 'voiding',
+  schema: voidingSchema,
+  versionOf: () => 1,
+  upgrades: [],
+});
+
+const restoringSchema = z.strictObject({ inspectionId: idSchema, at: instantSchema });
+/** A visit that was given up counts again. */
+export const restoringRecord = recordKind<z.infer<typeof restoringSchema>>({
+  name: 'restoring',
+  schema: restoringSchema,
+  versionOf: () => 1,
+  upgrades: [],
+});
+
+/** What is said on arrival and can be corrected until signing. */
+const arrivalSchema = plainInspectionSchema.pick({
+  meter: true,
+  meterAnswer: true,
+  complaint: true,
+  state: true,
+  stoodH: true,
+  fuel: true,
+  ambientC: true,
+  load: true,
+  template: true,
+  focus: true,
+});
+const correctionSchema = z.strictObject({ inspectionId: idSchema, at: instantSchema, arrival: arrivalSchema });
+/** What was said on arrival is said anew, whole; what was found stays. */
+export const correctionRecord = recordKind<z.infer<typeof correctionSchema>>({
+  name: 'correction',
+  schema: correctionSchema,
+  versionOf: () => 1,
+  upgrades: [],
+});
+/** What is said on arrival and can be corrected until signing. */
+export type Arrival = z.infer<typeof arrivalSchema>;
 
 /** One visit: the inspection, every entry made and every act done in it, and who did it. */
 export const visitSchema = z.object({
@@ -112,6 +177,12 @@ export const visitSchema = z.object({
   acts: z.array(storedActSchema),
   inspector: z.string(),
   signedBy: z.string().nullable(),
+  /** What it was signed with; null before, and while a signature waits for the workshop's answer. */
+  sheet: signedSheetSchema.nullable(),
+  /** Oldest first. */
+  amendments: z.array(storedAmendmentSchema),
+  /** Who gave the visit up; null where nobody did. */
+  voidedBy: z.string().nullable(),
 });
 /** An inspection with its entries, its acts, and who did it. */
 export type Visit = z.infer<typeof visitSchema>;

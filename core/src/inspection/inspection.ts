@@ -45,7 +45,19 @@ export interface Inspection {
   readonly ahead: readonly AheadNote[] | null;
   /** Why a lead signed over open ends; null where nothing hung. */
   readonly signedOver: string | null;
+  /** When it was given up: kept, and counted nowhere. Null while it counts. */
+  readonly voidedAt: string | null;
+  /** Why; empty for one that was never signed. */
+  readonly voidedWhy: string | null;
 }
+
+/** Whether a visit is signed and counts: what is told of a vehicle is told by these. */
+export const isSigned = ({ signedAt, voidedAt }: Pick<Inspection, 'signedAt' | 'voidedAt'>): boolean =>
+  signedAt !== null && voidedAt === null;
+
+/** Whether a visit is half done: begun, neither signed nor given up. */
+export const isOpen = ({ signedAt, voidedAt }: Pick<Inspection, 'signedAt' | 'voidedAt'>): boolean =>
+  signedAt === null && voidedAt === null;
 
 /** How an inspection begins: what nobody has said yet is null, its rules are the built-in ones. */
 export function blankInspection(
@@ -67,6 +79,8 @@ export function blankInspection(
     signedAt: null,
     ahead: null,
     signedOver: null,
+    voidedAt: null,
+    voidedWhy: null,
     ...given,
   };
 }

@@ -21,6 +21,7 @@ export const JOB_CODES = [
   'rotation',
   'alignment',
   'greasing',
+  'wheel-bolts',
   'own',
 ] as const;
 /** A job by its code; `own` for one only the workshop has a name for. */

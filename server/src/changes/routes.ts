@@ -38,13 +38,21 @@ function visitOf(operation: Operation): string | undefined {
   return 'inspectionId' in operation.body ? operation.body.inspectionId : undefined;
 }
 
+/** Changes of a visit that change what is told of its vehicle. */
+const TELLS_OF_VISIT: readonly Operation['kind'][] = [
+  'inspection.sign',
+  'inspection.void',
+  'inspection.restore',
+  'amendment.put',
+];
+
 /** Vehicles whose trends say something new: by its sheet, a signed visit, or something else that happened to them. */
 async function vehiclesTouched(engine: Queries, operations: readonly Operation[]): Promise<Set<string>> {
   const touched = new Set<string>();
   for (const operation of operations)
     if (operation.kind === 'vehicle.put') touched.add(operation.body.id);
     else if (operation.kind === 'entry.put') touched.add(operation.body.vehicleId);
-    else if (operation.kind === 'inspection.sign') {
+    else if (TELLS_OF_VISIT.includes(operation.kind) && 'inspectionId' in operation.body) {
       const [row] = await engine.query<{ vehicle_id: string }>('select vehicle_id from inspection where id = $1', [
         operation.body.inspectionId,
       ]);

@@ -106,6 +106,23 @@ export async function insertRecords<T extends object>(
   ]);
 }
 
+/** Writes some of a record's own columns anew. */
+export async function setColumns<T extends object>(
+  tx: Tx,
+  table: Table<T>,
+  id: string,
+  changed: Partial<T>,
+): Promise<void> {
+  const own = ownColumns(table).filter(({ value }) => value(changed as Flat) !== undefined);
+  const names = own.map(({ column }) => column.column);
+  const row = Object.fromEntries(own.map(({ column, value }) => [column.column, value(changed as Flat)]));
+  await tx.query(
+    `update ${table.table} t set ${names.map((name) => `${name} = r.${name}`).join(', ')}
+     from json_to_record($2::json) as r (${own.map(({ column: { column, type } }) => `${column} ${type}`).join(', ')}) where t.id = $1::uuid`,
+    [id, JSON.stringify(row)],
+  );
+}
+
 async function insertLists<T extends object>(
   tx: Tx,
   list: List,

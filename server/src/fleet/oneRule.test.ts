@@ -180,7 +180,7 @@ test('device, server, report, trends and board tell the same of what stands', as
       for (const visit of signed) {
         const { body } = await workshop.client.get(`/api/inspections/${visit.inspection.id}/report`);
         const report = reportSchema.parse(body);
-        const own = composeReport(vehicle, visit, [], rules);
+        const own = composeReport(vehicle, { ...visit, acts: [] }, [], rules);
         expect(report.points.map(({ key, grade, closeCall }) => ({ key, grade, closeCall }))).toEqual(
           own.verdict.points.map(({ key, result }) => ({ key, grade: result.grade, closeCall: result.closeCall })),
         );

@@ -31,7 +31,7 @@ const WATCHED = CATALOGUE.filter(
 ).map(({ code }) => code);
 
 /** Visits that are signed, and one that is about to be. */
-const SIGNED = '(signed_at is not null or id = $2::uuid)';
+const SIGNED = '(voided_at is null and (signed_at is not null or id = $2::uuid))';
 
 /** Which entries a vehicle's page needs; `asSigned` a visit that counts as if it were signed. */
 export function entriesOfVehicle(vehicleId: string, asSigned: string | null = null): EntriesWanted {

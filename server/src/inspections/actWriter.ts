@@ -5,6 +5,7 @@ import { AS_SAID, refused, takes, type Writer } from '../ledger/change';
 
 interface Facts {
   readonly signed_at: string | null;
+  readonly voided_at: string | null;
   readonly there: boolean;
   readonly target: Act['kind'] | null;
   readonly role: string | null;
@@ -22,7 +23,7 @@ export const putAct: Writer<Act> = {
   async decide(tx, change, act) {
     const { refers } = flatAct(act);
     const [facts] = await tx.query<Facts>(
-      `select i.signed_at, exists (select 1 from act where id = $2::uuid) as there,
+      `select i.signed_at, i.voided_at, exists (select 1 from act where id = $2::uuid) as there,
          (select kind from act where id = $3::uuid and inspection_id = i.id) as target,
          (select role from person where id = $4::uuid) as role
        from inspection i where i.id = $1::uuid`,
@@ -31,6 +32,7 @@ export const putAct: Writer<Act> = {
     if (!facts) return refused('no-inspection');
     if (facts.there) return refused('already-there');
     if (facts.signed_at !== null) return refused('already-signed');
+    if (facts.voided_at !== null) return refused('voided');
     if (refers !== null && facts.target !== REFERS_TO[act.kind]) return refused('no-end');
     if (act.kind === 'gate-override' && facts.role !== 'lead') return refused('lead-only');
     return takes(AS_SAID);

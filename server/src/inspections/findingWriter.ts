@@ -1,4 +1,4 @@
-import { findingTable } from '@weskopos/contract';
+import { findingTable, type Refusal } from '@weskopos/contract';
 import { cataloguePoint, hasPlace, type Axle, type Finding } from '@weskopos/core';
 import type { Queries, Tx } from '../db/engine';
 import { MADE_BY, insertRecords } from '../db/table';
@@ -8,12 +8,13 @@ import { mayOverride } from './mayOverride';
 interface VisitRow {
   readonly id: string;
   readonly signed_at: string | null;
+  readonly voided_at: string | null;
   readonly axles: readonly Axle[];
 }
 type EntryRow = Pick<Finding, 'id' | 'point' | 'place'> & { readonly inspection_id: string };
 
 /** What entries are judged by: their visits, and which of the entries they name are there. */
-interface Facts {
+export interface Facts {
   readonly visits: ReadonlyMap<string, VisitRow>;
   readonly entries: Map<string, EntryRow>;
 }
@@ -36,9 +37,10 @@ export const putFinding: Writer<Finding, Outcome, Facts> = {
   },
 };
 
-async function factsOf(db: Queries, findings: readonly Finding[]): Promise<Facts> {
+/** What entries are judged by. */
+export async function factsOf(db: Queries, findings: readonly Finding[]): Promise<Facts> {
   const asksVisits = db.query<VisitRow>(
-    `select i.id, i.signed_at, v.axles from inspection i join vehicle v on v.id = i.vehicle_id
+    `select i.id, i.signed_at, i.voided_at, v.axles from inspection i join vehicle v on v.id = i.vehicle_id
      where i.id = any(array(select jsonb_array_elements_text($1::jsonb)::uuid))`,
     [JSON.stringify([...new Set(findings.map(({ inspectionId }) => inspectionId))])],
   );
@@ -52,17 +54,28 @@ async function factsOf(db: Queries, findings: readonly Finding[]): Promise<Facts
 
 const byId = <T extends { readonly id: string }>(rows: readonly T[]) => new Map(rows.map((row) => [row.id, row]));
 
-function judge({ visits, entries }: Facts, finding: Finding): Decision<Outcome> {
+function judge(facts: Facts, finding: Finding): Decision<Outcome> {
+  const visit = facts.visits.get(finding.inspectionId);
+  // One that was sent twice is there already, whatever became of the visit since.
+  if (visit && !facts.entries.has(finding.id)) {
+    if (visit.signed_at !== null) return refused('already-signed');
+    if (visit.voided_at !== null) return refused('voided');
+  }
+  const refusal = fitsIn(facts, finding);
+  return refusal ? refused(refusal) : takes(AS_SAID);
+}
+
+/** Why an entry does not belong where it says it does; null when it does. */
+export function fitsIn({ visits, entries }: Facts, finding: Finding): Refusal | null {
   const { inspectionId, point, place } = finding;
   const visit = visits.get(inspectionId);
-  if (!visit) return refused('no-inspection');
-  if (entries.has(finding.id)) return refused('already-there');
-  if (visit.signed_at !== null) return refused('already-signed');
-  if (!hasPlace(visit.axles, cataloguePoint(point).repeats, place)) return refused('no-place');
-  if (finding.parent === null) return takes(AS_SAID);
+  if (!visit) return 'no-inspection';
+  if (entries.has(finding.id)) return 'already-there';
+  if (!hasPlace(visit.axles, cataloguePoint(point).repeats, place)) return 'no-place';
+  if (finding.parent === null) return null;
   const parent = entries.get(finding.parent);
   const fits = parent?.inspection_id === inspectionId && parent.point === point && parent.place === place;
-  return fits ? takes(AS_SAID) : refused('no-parent');
+  return fits ? null : 'no-parent';
 }
 
 /** From here on later entries of the same run may build on it. */

@@ -1,10 +1,19 @@
-import { openEnds, verdictFor, type AheadNote, type Grade } from '@weskopos/core';
-import type { OperationBody, Refusal } from '@weskopos/contract';
+import {
+  openEnds,
+  verdictOfVisit,
+  type AheadNote,
+  type Grade,
+  type SignedSheet,
+  type StandingSummary,
+} from '@weskopos/core';
+import type { OperationBody, Refusal, Visit } from '@weskopos/contract';
 import type { StoredForecast } from '@weskopos/core/score/storedForecast';
 import type { Tx } from '../db/engine';
 import { refused, takes, type Writer } from '../ledger/change';
 import { rulesOfVisit } from '../rules/rulesOfVisit';
-import { readLife } from './readLife';
+import { findVisit, type FoundVisit } from './findVisit';
+import { keepStandingOfVisit, lifeWith, standingOfLife } from './keptStanding';
+import { sheetOfVisit } from './sheetOfVisit';
 
 /** What signing found out: it stays as it was then, whatever the fleet or the rules say later. */
 type Signature = {
@@ -15,6 +24,10 @@ type Signature = {
   readonly ahead: readonly AheadNote[];
   /** As they are shown from now on, to be judged when the truth comes. */
   readonly forecasts: readonly StoredForecast[];
+  /** All that the report says. Signatures from before there were sheets have none, and get theirs at the next start. */
+  readonly sheet?: SignedSheet;
+  /** How the vehicle stands with this visit. */
+  readonly standing?: StandingSummary;
 };
 
 /**
@@ -23,42 +36,56 @@ type Signature = {
  * forecasts that follow: what the fleet teaches later changes neither.
  */
 export const signInspection: Writer<OperationBody<'inspection.sign'>, Signature> = {
-  async decide(tx, change, { inspectionId, over, ahead = [] }, asks) {
-    const [target] = await tx.query<{ vehicle_id: string; signed_at: string | null; role: string | null }>(
-      'select i.vehicle_id, i.signed_at, (select role from person where id = $2::uuid) as role from inspection i where i.id = $1::uuid',
-      [inspectionId, change.by],
-    );
-    const life = target && (await readLife(tx, target.vehicle_id));
-    const visit = life?.visits.find(({ inspection }) => inspection.id === inspectionId);
-    if (!life || !visit) return refused('no-inspection');
-    const hanging = openEnds(visit.acts).length > 0;
-    const refusal = refusalOf(target, hanging, over);
+  async decide(tx, change, { inspectionId, signedAt, over, ahead = [] }, asks) {
+    const found = await findVisit(tx, inspectionId, change.by);
+    if (!found) return refused('no-inspection');
+    const hanging = openEnds(found.visit.acts).length > 0;
+    const refusal = refusalOf(found, hanging, over);
     if (refusal) return refused(refusal);
-    const rules = await rulesOfVisit(tx, visit.inspection);
-    const { grade, counts } = verdictFor(life.vehicle, { ...visit.inspection, ahead }, visit.findings, rules);
+    const { life } = found;
+    const signing: Visit = { ...found.visit, inspection: { ...found.visit.inspection, ahead } };
+    const sheet = await sheetOfVisit(tx, life, signing, asks.knowledge());
+    const rules = await rulesOfVisit(tx, signing.inspection);
+    const signed: Visit = { ...signing, inspection: { ...signing.inspection, signedAt }, sheet };
+    const { grade, counts } = verdictOfVisit(life.vehicle, signed, rules);
+    const standing = await standingOfLife(tx, lifeWith(life, signed));
     const forecasts = await asks.forecastsAt(tx, life.vehicle.id, inspectionId);
-    return takes({ grade, counts: { ...counts }, over: hanging ? (over ?? null) : null, ahead, forecasts });
+    const told = { grade, counts: { ...counts }, over: hanging ? (over ?? null) : null };
+    return takes({ ...told, ahead, forecasts, sheet, standing });
   },
 
-  async effect(tx, change, { inspectionId, signedAt }, { grade, counts, over, ahead, forecasts }) {
+  async effect(
+    tx,
+    change,
+    { inspectionId, signedAt },
+    { grade, counts, over, ahead, forecasts, sheet = null, standing },
+  ) {
     await tx.query(
-      `update inspection set signed_at = $2::timestamptz, signed_by = $3::uuid, grade = $4, counts = $5::jsonb, signed_over = $6, ahead = $7::jsonb
+      `update inspection set signed_at = $2::timestamptz, signed_by = $3::uuid, grade = $4, counts = $5::jsonb, signed_over = $6,
+         ahead = $7::jsonb, sheet = $8::jsonb
        where id = $1::uuid`,
-      [inspectionId, signedAt, change.by, grade, JSON.stringify(counts), over, JSON.stringify(ahead)],
+      [
+        inspectionId,
+        signedAt,
+        change.by,
+        grade,
+        JSON.stringify(counts),
+        over,
+        JSON.stringify(ahead),
+        sheet && JSON.stringify(sheet),
+      ],
     );
+    if (standing) await keepStandingOfVisit(tx, inspectionId, standing);
     await keepForecasts(tx, inspectionId, forecasts);
   },
 };
 
-function refusalOf(
-  target: { readonly signed_at: string | null; readonly role: string | null },
-  hanging: boolean,
-  over: string | undefined,
-): Refusal | null {
-  if (target.signed_at) return 'already-signed';
+function refusalOf({ visit, role }: FoundVisit, hanging: boolean, over: string | undefined): Refusal | null {
+  if (visit.inspection.signedAt) return 'already-signed';
+  if (visit.inspection.voidedAt) return 'voided';
   if (!hanging) return null;
   if (over === undefined) return 'ends-open';
-  return target.role === 'lead' ? null : 'lead-only';
+  return role === 'lead' ? null : 'lead-only';
 }
 
 async function keepForecasts(tx: Tx, inspectionId: string, forecasts: readonly StoredForecast[]): Promise<void> {

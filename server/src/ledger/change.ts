@@ -1,4 +1,5 @@
 import type { Operation, Refusal, Role } from '@weskopos/contract';
+import type { FleetKnowledge } from '@weskopos/core';
 import type { StoredForecast } from '@weskopos/core/score/storedForecast';
 import type { Tx } from '../db/engine';
 
@@ -57,6 +58,8 @@ export const takes = <O extends Outcome>(outcome: O) => ({ refusal: null, outcom
 export interface Asks {
   /** The forecasts a vehicle would be shown with this visit signed: they go on record with the signature. */
   readonly forecastsAt: (tx: Tx, vehicleId: string, inspectionId: string) => Promise<readonly StoredForecast[]>;
+  /** What the whole fleet teaches each forecast. */
+  readonly knowledge: () => FleetKnowledge;
 }
 
 /** A change that was taken. */

@@ -6,7 +6,8 @@ import { NotFound } from '../http/problems';
 import { register, type Api } from '../people/register';
 import { previewRulebook } from './previewRulebook';
 import { rulesOfVisit } from '../rules/rulesOfVisit';
-import { readLife } from '../inspections/readLife';
+import { findVisit } from '../inspections/findVisit';
+import { visitsBefore } from '../inspections/sheetOfVisit';
 
 /** The report of a visit, and what proposed rules would change. */
 export function reportRoutes(
@@ -15,17 +16,11 @@ export function reportRoutes(
 ): void {
   register(api, ENDPOINTS.previewRulebook, ({ body }) => previewRulebook(engine, body));
   register(api, ENDPOINTS.report, async ({ params }) => {
-    const [target] = await engine.query<{ vehicle_id: string }>('select vehicle_id from inspection where id = $1', [
-      params.id,
-    ]);
-    const life = target && (await readLife(engine, target.vehicle_id));
-    const visit = life?.visits.find(({ inspection }) => inspection.id === params.id);
-    if (!life || !visit) throw new NotFound('inspection');
-    const earlier = life.visits.filter(
-      ({ inspection }) => inspection.signedAt && inspection.startedAt < visit.inspection.startedAt,
-    );
+    const found = await findVisit(engine, params.id);
+    if (!found) throw new NotFound('inspection');
+    const { life, visit } = found;
     const rules = await rulesOfVisit(engine, visit.inspection);
-    const report = composeReport(life.vehicle, visit, earlier, rules, {
+    const report = composeReport(life.vehicle, visit, visitsBefore(life, visit), rules, {
       entries: life.entries,
       fleet: fleet.knowledge,
     });

@@ -1,5 +1,5 @@
 import { ENDPOINTS } from '@weskopos/contract';
-import { runOutOf } from '@weskopos/core';
+import { isSigned, runOutOf } from '@weskopos/core';
 import type { Engine } from '../db/engine';
 import type { FleetBook } from '../fleet/fleetBook';
 import { NotFound } from '../http/problems';
@@ -12,7 +12,7 @@ export function trendRoutes(api: Api, { engine, fleet }: { readonly engine: Engi
   register(api, ENDPOINTS.trends, async ({ params }) => {
     const life = await readLife(engine, params.id);
     if (!life) throw new NotFound('vehicle');
-    const signed = life.visits.filter(({ inspection }) => inspection.signedAt);
+    const signed = life.visits.filter(({ inspection }) => isSigned(inspection));
     return [
       ...runOutOf(life.vehicle, signed, await rulesOfToday(engine), { entries: life.entries, fleet: fleet.knowledge }),
     ];

@@ -1,5 +1,6 @@
 import {
-  gradedPoints,
+  isSigned,
+  verdictOfVisit,
   newestRulebook,
   offeredFor,
   walkSteps,
@@ -13,7 +14,6 @@ import type { Life } from '@weskopos/contract';
 import { useMemo } from 'react';
 import { useRulebooks } from '../../sync/useLife';
 import { rulesFor } from '../../sync/workshop';
-import { gradingOf } from '../../visit/visitContext';
 
 /** The inspections a vehicle can be given, and what the chosen one looks at. */
 export interface Offered {
@@ -32,14 +32,14 @@ export function useOffered(life: Life, template: string | null): Offered {
   return useMemo(() => {
     const { vehicle } = life;
     const rulebook = newestRulebook(rulebooks);
-    const lastSigned = life.visits.findLast(({ inspection }) => inspection.signedAt !== null);
+    const lastSigned = life.visits.findLast(({ inspection }) => isSigned(inspection));
     const offered = offeredFor(rulebook.templates, vehicle, lastSigned !== undefined);
     const asked = template ?? lastSigned?.inspection.template;
     const chosen =
       offered.find(({ code }) => code === asked) ?? offered.find(({ code }) => code === 'interim') ?? offered[0];
     const focus =
       chosen?.onlyWatched && lastSigned
-        ? watchedPoints(gradedPoints(gradingOf(life, lastSigned, rulesFor(rulebooks, lastSigned.inspection))))
+        ? watchedPoints(verdictOfVisit(vehicle, lastSigned, rulesFor(rulebooks, lastSigned.inspection)).points)
         : null;
     const steps = chosen ? walkSteps({ vehicle, template: chosen, house: rulebook.house, focus }) : [];
     const pointCount = steps.reduce((sum, step) => sum + step.points.length, 0);

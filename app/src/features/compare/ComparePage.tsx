@@ -1,5 +1,5 @@
 import type { Visit } from '@weskopos/contract';
-import { gradedPoints, readingValue, worseGrade, type GradedPoint } from '@weskopos/core';
+import { isSigned, verdictOfVisit, readingValue, worseGrade, type GradedPoint } from '@weskopos/core';
 import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -16,7 +16,6 @@ import { words } from '../../words/en';
 import { amount, day, pointWords } from '../../words/show';
 import { PhotoStrip } from '../photo/PhotoStrip';
 import { NotHere } from '../../shell/NotHere';
-import { gradingOf } from '../../visit/visitContext';
 import { compare as say } from '../../words/en/pages/compare';
 
 /** Two visits side by side: what got worse, what got better, and every figure that moved. */
@@ -24,7 +23,7 @@ export function ComparePage() {
   const { id } = useLocalSearchParams<{ id: string }>();
   const life = useLife(id);
   const rulebooks = useRulebooks();
-  const signed = life?.visits.filter(({ inspection }) => inspection.signedAt !== null) ?? [];
+  const signed = life?.visits.filter(({ inspection }) => isSigned(inspection)) ?? [];
   const [chosen, setChosen] = useState<{ before: string | null; after: string | null }>({ before: null, after: null });
   if (!life) return <NotHere />;
   const after = signed.find(({ inspection }) => inspection.id === chosen.after) ?? signed.at(-1);
@@ -33,7 +32,10 @@ export function ComparePage() {
     signed.findLast(({ inspection }) => inspection.startedAt < (after?.inspection.startedAt ?? ''));
   const graded = (visit: Visit) =>
     new Map(
-      gradedPoints(gradingOf(life, visit, rulesFor(rulebooks, visit.inspection))).map((point) => [point.key, point]),
+      verdictOfVisit(life.vehicle, visit, rulesFor(rulebooks, visit.inspection)).points.map((point) => [
+        point.key,
+        point,
+      ]),
     );
   const ids = signed.map(({ inspection }) => inspection.id);
   const named = (one: string) =>

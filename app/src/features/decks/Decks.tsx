@@ -23,7 +23,6 @@ import { words } from '../../words/en';
 import { DeckMark } from './DeckMark';
 import { hubSpot, nearestPoint } from './nearestPoint';
 import { decks as say } from '../../words/en/pages/decks';
-import { common } from '../../words/en/pages/common';
 
 const WIDTH = 420;
 const HEIGHT = 196;
@@ -108,11 +107,15 @@ function onDeck(deck: string, points: readonly GradedPoint[]): GradedPoint[] {
 
 /** The drawing in words, for who does not see it. */
 function deckWords(deck: string, { axles, points }: DecksProps): string {
-  const bad = onDeck(deck, points).filter(({ result }) => result.grade !== 'pass');
+  const here = onDeck(deck, points);
+  const seen = here.filter(({ result }) => result.grade !== 'not-seen').length;
+  const bad = here.filter(({ result }) => result.grade !== 'pass');
   const list = bad.map(
     (point) => `${pointShort(point.point, point.place, axles.length)} ${words.grade[point.result.grade].toLowerCase()}`,
   );
-  return `${words.deck[deck]}: ${list.length > 0 ? list.join(', ') : common.allPass}`;
+  // What nobody looked at is no pass.
+  const none = seen === 0 ? say.nobodyLooked : say.lookedAllPass(seen);
+  return `${words.deck[deck]}: ${list.length > 0 ? list.join(', ') : none}`;
 }
 
 function Outline() {

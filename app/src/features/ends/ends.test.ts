@@ -1,5 +1,5 @@
 /** @jest-environment node */
-import type { Visit } from '@weskopos/contract';
+import { blankVisit } from '../../sync/blankVisit';
 import {
   ENGINE_START,
   usualSeconds,
@@ -26,7 +26,7 @@ test.each([
 
 test('the newest thing done counts, an entry or an act, and the arrival where there is none', () => {
   const inspection = inspectionOf(CAR);
-  const visit: Visit = { inspection, findings: [], acts: [], inspector: 'Isla', signedBy: null };
+  const visit = blankVisit(inspection, 'Isla');
   expect(lastDone(visit)).toBe(Date.parse(inspection.startedAt));
   const later = { ...findingOf('belt.aux', ''), at: '2026-06-01T09:00:00.000Z', by: 'Isla' };
   expect(lastDone({ ...visit, findings: [later] })).toBe(Date.parse(later.at));

@@ -1,5 +1,15 @@
 import type { Life, Visit } from '@weskopos/contract';
-import { newestRulebook, rulesOf, verdictFor, worstFirst, type FleetKnowledge, type Rulebook } from '@weskopos/core';
+import {
+  isOpen,
+  isSigned,
+  lifeStanding,
+  newestRulebook,
+  rulesOf,
+  verdictOfVisit,
+  worstFirst,
+  type FleetKnowledge,
+  type Rulebook,
+} from '@weskopos/core';
 import { outlookOf } from '@weskopos/core/outlook';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { Suspense, useMemo, useState } from 'react';
@@ -26,7 +36,7 @@ import { StatesCard } from './StatesCard';
 import { TrendPanel } from '../trend/TrendPanel';
 import { ChangesCard } from './ChangesCard';
 import { PointLine } from '../../visit/PointLine';
-import { VerdictCard } from '../overview/VerdictCard';
+import { StandingCard } from '../../visit/StandingCard';
 import { NotHere } from '../../shell/NotHere';
 import { life as say } from '../../words/en/pages/life';
 import { common } from '../../words/en/pages/common';
@@ -38,19 +48,23 @@ const TOLD_CHANCE = 0.05;
 /** What a life comes to: by its signed visits, under each one's own rules, and what runs out by today's. */
 function sheetOf(life: Life, rulebooks: readonly Rulebook[], fleet: FleetKnowledge) {
   const { vehicle, visits, entries } = life;
-  const signed = visits.filter(({ inspection }) => inspection.signedAt !== null);
-  const verdictOf = ({ inspection, findings }: Visit) =>
-    verdictFor(vehicle, inspection, findings, rulesFor(rulebooks, inspection));
+  const signed = visits.filter(({ inspection }) => isSigned(inspection));
+  const rulesOfVisit = (inspection: Visit['inspection']) => rulesFor(rulebooks, inspection);
   const last = signed.at(-1);
   const today = rulesOf(newestRulebook(rulebooks), 'full');
   return {
     signed,
     last,
-    open: visits.findLast(({ inspection }) => inspection.signedAt === null),
-    verdict: last && verdictOf(last),
+    open: visits.findLast(({ inspection }) => isOpen(inspection)),
+    standing: lifeStanding(life, rulesOfVisit),
     outlook: outlookOf(vehicle, signed, entries, today, fleet),
     today,
-    grades: new Map(signed.map((visit) => [visit.inspection.id, verdictOf(visit).grade])),
+    grades: new Map(
+      signed.map((visit) => [
+        visit.inspection.id,
+        verdictOfVisit(vehicle, visit, rulesOfVisit(visit.inspection)).grade,
+      ]),
+    ),
   };
 }
 type Sheet = ReturnType<typeof sheetOf>;
@@ -75,11 +89,11 @@ export function LifeSheet() {
   const sheet = useMemo(() => (life ? sheetOf(life, rulebooks, fleet) : undefined), [life, rulebooks, fleet]);
   if (!life || !sheet) return <NotHere />;
   const { vehicle } = life;
-  const { verdict } = sheet;
+  const standing = sheet.standing.points.map(({ graded }) => graded);
   const onTrend = (key: string) =>
     wide ? setShown(key) : router.push(`/vehicle/${id}/trend/${encodeURIComponent(key)}`);
   const part: PartProps = { life, sheet, onTrend };
-  const decks = verdict ? <Decks axles={vehicle.axles} points={verdict.points} /> : null;
+  const decks = sheet.last ? <Decks axles={vehicle.axles} points={standing} /> : null;
   const runOut = (
     <View style={styles.stack}>
       {wide ? <ShownTrend {...part} shown={shown} /> : null}
@@ -139,8 +153,9 @@ function Foot({ vehicleId, open }: { readonly vehicleId: string; readonly open: 
 }
 
 /** What it is, how it stands, and what is worst. */
-function Facts({ life: { vehicle }, sheet: { last, verdict, outlook }, onTrend }: PartProps) {
-  const worst = verdict ? worstFirst(verdict.points) : [];
+function Facts({ life: { vehicle }, sheet: { last, standing, outlook }, onTrend }: PartProps) {
+  const worst = worstFirst(standing.points.map(({ graded }) => graded));
+  const seenAt = new Map(standing.points.map(({ graded, at }) => [graded.key, at]));
   const about = [
     `${vehicle.make} ${vehicle.model}`.trim(),
     last ? meterWords(last.inspection.meter, vehicle.meterUnit) : '',
@@ -157,8 +172,8 @@ function Facts({ life: { vehicle }, sheet: { last, verdict, outlook }, onTrend }
         <Words soft>{[words.vehicleClass[vehicle.class], vehicle.year, vehicle.plate].join(' · ')}</Words>
         <Words>{about.filter(Boolean).join(' · ')}</Words>
       </View>
-      {verdict && last ? (
-        <VerdictCard verdict={verdict} when={day(last.inspection.startedAt)} />
+      {last ? (
+        <StandingCard standing={standing} />
       ) : (
         <Card>
           <Heading level={2}>{common.neverInspected}</Heading>
@@ -170,7 +185,7 @@ function Facts({ life: { vehicle }, sheet: { last, verdict, outlook }, onTrend }
           <Heading level={2}>{common.worstFirst}</Heading>
           {worst.map((graded) => (
             <Pressable key={graded.key} role="link" onPress={() => toTrendOf(graded.key)}>
-              <PointLine graded={graded} axles={vehicle.axles.length} brief />
+              <PointLine graded={graded} axles={vehicle.axles.length} seenAt={seenAt.get(graded.key)} brief />
             </Pressable>
           ))}
         </Card>
@@ -184,7 +199,7 @@ function Beside({ life, sheet: { last, outlook }, onTrend }: PartProps) {
   const meter = last?.inspection.meter ?? null;
   return (
     <Suspense fallback={null}>
-      {last ? <DueCard life={life} last={last} /> : null}
+      <DueCard life={life} />
       <ChangesCard changes={outlook.changes} leaks={outlook.leaks} axles={vehicle.axles.length} />
       <InferredCard vehicle={vehicle} series={outlook.series} />
       <PartsCard life={life} parts={outlook.parts} meter={meter} />

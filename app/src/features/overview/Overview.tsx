@@ -1,5 +1,5 @@
 import { useDeaf } from '../../kit/useDeaf';
-import { aheadNotes, currentFindings, openEnds, verdictFor, worstFirst } from '@weskopos/core';
+import { aheadNotes, currentFindings, openEnds, verdictOfVisit, worstFirst } from '@weskopos/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -41,7 +41,7 @@ export function Overview() {
   if (!found) return <NotHere />;
   const { vehicle } = found.life;
   const { inspection, findings } = found.visit;
-  const verdict = verdictFor(vehicle, inspection, findings, found.rules, found.lookAhead);
+  const verdict = verdictOfVisit(vehicle, found.visit, found.rules, found.lookAhead);
   const { forks, standing } = currentFindings(findings);
   const axles = vehicle.axles.length;
   const unseen = verdict.counts['not-seen'];

@@ -19,6 +19,7 @@ import { VerdictCard } from '../overview/VerdictCard';
 import { NotHere } from '../../shell/NotHere';
 import { EndsNote } from './EndsNote';
 import { RulesNote } from './RulesNote';
+import { StillOpenCard } from './StillOpenCard';
 import { report as say } from '../../words/en/pages/report';
 import { common } from '../../words/en/pages/common';
 
@@ -36,10 +37,9 @@ export function ReportPage() {
   const router = useRouter();
   const fleet = useFleet();
   if (!found) return <NotHere />;
-  const { vehicle } = found.life;
   const beside = { entries: found.life.entries, fleet };
-  const report = composeReport(vehicle, found.visit, found.earlier, found.rules, beside, found.lookAhead);
-  const { inspection } = report;
+  const report = composeReport(found.life.vehicle, found.visit, found.earlier, found.rules, beside, found.lookAhead);
+  const { inspection, vehicle, stillOpen } = report;
   const axles = vehicle.axles.length;
   return (
     <Page
@@ -58,9 +58,10 @@ export function ReportPage() {
         </>
       }
     >
-      <ReportHead found={found} />
+      <ReportHead found={found} report={report} />
       <VerdictCard verdict={report.verdict} when={day(inspection.startedAt)} />
       <SystemsCard systems={report.verdict.systems} />
+      <StillOpenCard open={stillOpen} axles={axles} />
       {report.verdict.counts.fail > 0 ? <Words strong>{words.caution.fail}</Words> : null}
       <WorstFirst points={worstFirst(report.verdict.points)} axles={axles} />
       {report.notSeen.length > 0 ? (
@@ -84,20 +85,20 @@ export function ReportPage() {
         </View>
       ) : null}
       <EndsNote acts={found.visit.acts} over={inspection.signedOver} axles={axles} />
-      <RulesNote rules={found.rules} />
+      <RulesNote rules={report.rules} />
     </Page>
   );
 }
 
 /** When, by whom, how it stood, what the keeper said, and whether it is signed. */
-function ReportHead({ found: { life, visit, rules } }: { readonly found: FoundVisit }) {
+function ReportHead({ found: { visit }, report }: { readonly found: FoundVisit; readonly report: Report }) {
   const { inspection, inspector, signedBy } = visit;
   const stood = [
-    meterWords(inspection.meter, life.vehicle.meterUnit),
+    meterWords(inspection.meter, report.vehicle.meterUnit),
     words.state[inspection.state].toLowerCase(),
     inspection.ambientC === null ? '' : amount('temperature', inspection.ambientC),
     words.load[inspection.load].toLowerCase(),
-    templateWords(rules.template),
+    templateWords(report.rules.template),
   ];
   return (
     <View>

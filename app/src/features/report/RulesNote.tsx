@@ -1,4 +1,4 @@
-import { HOUSE_QUESTIONS, type HouseQuestion, type HouseRules, type Rules, entryOf } from '@weskopos/core';
+import { HOUSE_QUESTIONS, type HouseQuestion, type HouseRules, type NamedRules, entryOf } from '@weskopos/core';
 import { Words } from '../../kit/Words';
 import { words } from '../../words/en';
 import { amount } from '../../words/show';
@@ -19,7 +19,7 @@ const schoolWords = (house: HouseRules, question: HouseQuestion) =>
   `${words.house[question].toLowerCase()} ${entryOf<string>(words.school[question], house[question]) ?? house[question]}`;
 
 /** By which limits and house rules a report was graded, and what it does not replace. */
-export function RulesNote({ rules: { sheet, house, version } }: { readonly rules: Rules }) {
+export function RulesNote({ rules: { sheet, house, version } }: { readonly rules: NamedRules }) {
   const schools = HOUSE_QUESTIONS.filter((question) => GRADING.includes(question)).map((question) =>
     schoolWords(house, question),
   );

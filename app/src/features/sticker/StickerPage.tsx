@@ -23,10 +23,10 @@ export function StickerPage() {
   const found = useVisit(id, visitId);
   const palette = usePalette();
   if (!found) return <NotHere />;
-  const { life, visit, rules } = found;
+  const { life, visit, earlier, rules } = found;
   const { vehicle } = life;
   const { inspection, acts } = visit;
-  const { dues, boltsAgain } = stickerOf(vehicle, inspection, acts, rules.house, life.entries);
+  const { dues, boltsAgain } = stickerOf(vehicle, [...earlier, visit], life.entries, rules.house);
   const address = `${window.location.origin}/vehicle/${vehicle.id}`;
   const frame = [styles.card, { borderColor: palette.ink, backgroundColor: palette.card }];
   const hanging = openEnds(acts);
@@ -51,7 +51,7 @@ export function StickerPage() {
             ))}
             {boltsAgain ? (
               <Label size="m" colour={palette.fail}>
-                {say.wheelBoltsAgainTo(meterWords(boltsAgain.fromKm, 'km'), meterWords(boltsAgain.toKm, 'km'))}
+                {common.wheelBoltsAgainTo(meterWords(boltsAgain.fromKm, 'km'), meterWords(boltsAgain.toKm, 'km'))}
               </Label>
             ) : null}
           </View>

@@ -1,4 +1,4 @@
-import { runOutOf } from '@weskopos/core';
+import { isSigned, runOutOf } from '@weskopos/core';
 import { outlookOf } from '@weskopos/core/outlook';
 import { useLocalSearchParams } from 'expo-router';
 import { Page } from '../../shell/Page';
@@ -16,7 +16,7 @@ export function TrendPage() {
   const rules = useRules();
   const fleet = useFleet();
   if (!life) return <NotHere />;
-  const signed = life.visits.filter(({ inspection }) => inspection.signedAt !== null);
+  const signed = life.visits.filter(({ inspection }) => isSigned(inspection));
   const trend = runOutOf(life.vehicle, signed, rules, { entries: life.entries, fleet }).find(
     ({ series }) => series.key === key,
   );

@@ -6,7 +6,7 @@ import {
   type FleetKnowledge,
   type LifeEntry,
   type SeriesReading,
-  type Report,
+  type RunOut,
   type Rules,
   type Vehicle,
 } from '@weskopos/core';
@@ -26,7 +26,7 @@ import { trend as say } from '../../words/en/pages/trend';
 
 interface TrendPanelProps {
   readonly vehicle: Vehicle;
-  readonly trend: Report['runOut'][number];
+  readonly trend: RunOut;
   readonly rules: Rules;
   readonly entries: readonly LifeEntry[];
   readonly fleet: FleetKnowledge;

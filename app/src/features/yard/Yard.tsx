@@ -13,7 +13,8 @@ import { Heading, Label, Words } from '../../kit/Words';
 import { signOut, useWorkshop } from '../../sync/workshop';
 import { words } from '../../words/en';
 import { problemWords } from '../../words/problemWords';
-import { day, dayAndTime, meterWords } from '../../words/show';
+import { dayAndTime, meterWords } from '../../words/show';
+import { lookedWords, standingCounts } from '../../words/standingWords';
 import { useYard } from './useYard';
 import { yard as say } from '../../words/en/pages/yard';
 import { common } from '../../words/en/pages/common';
@@ -97,20 +98,12 @@ export function Yard() {
   );
 }
 
-function Entry({ entry: { vehicle, last, open } }: { readonly entry: YardEntry }) {
+function Entry({ entry: { vehicle, standing, last, open } }: { readonly entry: YardEntry }) {
   const router = useRouter();
   const palette = usePalette();
-  const grade = last?.grade ?? 'not-seen';
-  const counts = last?.counts;
-  const gradeLine = !counts
-    ? common.neverInspected
-    : [
-        counts.fail && say.fail(counts.fail),
-        counts.advisory && say.advisory(counts.advisory),
-        counts['not-seen'] && say.notSeen(counts['not-seen']),
-      ]
-        .filter(Boolean)
-        .join(' · ') || common.allPass;
+  const grade = standing?.grade ?? 'not-seen';
+  const looked = standing?.last;
+  const bolts = standing?.boltsAgain;
   return (
     <Card style={styles.entry}>
       <Pressable
@@ -123,12 +116,26 @@ function Entry({ entry: { vehicle, last, open } }: { readonly entry: YardEntry }
         <View style={styles.grow}>
           <Label size="h3">{vehicle.fleetCode}</Label>
           <Words soft>{[vehicle.make, vehicle.model, vehicle.use].filter(Boolean).join(' · ')}</Words>
-          <Words size="m">
-            <Words strong colour={gradeColours(palette, grade).line}>
-              {last?.grade ? words.grade[last.grade] : ''}
+          {standing && last ? (
+            <Words size="m">
+              <Words strong colour={gradeColours(palette, grade).line}>
+                {words.grade[grade]}
+              </Words>
+              {` ${standingCounts(standing)} · ${meterWords(last.meter, vehicle.meterUnit)}`}
             </Words>
-            {last ? ` ${day(last.startedAt)}, ${meterWords(last.meter, vehicle.meterUnit)} · ${gradeLine}` : gradeLine}
-          </Words>
+          ) : (
+            <Words size="m">{common.neverInspected}</Words>
+          )}
+          {looked ? (
+            <Words size="m" soft>
+              {lookedWords(looked)}
+            </Words>
+          ) : null}
+          {bolts ? (
+            <Words size="m" strong colour={palette.fail}>
+              {common.wheelBoltsAgainTo(meterWords(bolts.fromKm, 'km'), meterWords(bolts.toKm, 'km'))}
+            </Words>
+          ) : null}
           {open ? <Words size="m">{say.halfDoneSince(dayAndTime(open.startedAt))}</Words> : null}
         </View>
       </Pressable>

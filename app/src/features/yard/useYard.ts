@@ -1,7 +1,7 @@
 import type { Life, Visit, VisitSummary, YardEntry } from '@weskopos/contract';
-import { verdictFor, type Rulebook } from '@weskopos/core';
+import { lifeStanding, standingSummary, type Rulebook } from '@weskopos/core';
 import { useMemo } from 'react';
-import { yardWith } from '../../sync/foldLife';
+import { newestVisits, yardWith } from '../../sync/foldLife';
 import { useRulebooks } from '../../sync/useLife';
 import { rulesFor, selectLife, useWorkshop } from '../../sync/workshop';
 
@@ -18,13 +18,17 @@ export function useYard(): YardEntry[] {
       ...pending.flatMap((operation) => (operation.kind === 'vehicle.put' ? [operation.body.id] : [])),
     ]);
     const known = [...ids].flatMap((id) => selectLife({ lives, pending, person }, id) ?? []);
-    return yardWith(entries ?? [], known, (life, visit) => summarise(life, visit, rulebooks));
+    return yardWith(entries ?? [], known, (life) => summarise(life, rulebooks));
   }, [entries, lives, pending, person, rulebooks]);
 }
 
-function summarise({ vehicle }: Life, { inspection, findings }: Visit, rulebooks: readonly Rulebook[]): VisitSummary {
-  const { id: inspectionId, startedAt, meter, signedAt } = inspection;
-  if (!signedAt) return { inspectionId, startedAt, meter, signedAt, grade: null, counts: null };
-  const { grade, counts } = verdictFor(vehicle, inspection, findings, rulesFor(rulebooks, inspection));
-  return { inspectionId, startedAt, meter, signedAt, grade, counts: { ...counts } };
+function summarise(life: Life, rulebooks: readonly Rulebook[]): Pick<YardEntry, 'standing' | 'last' | 'open'> {
+  const { signed, open } = newestVisits(life);
+  const standing = signed ? standingSummary(lifeStanding(life, (inspection) => rulesFor(rulebooks, inspection))) : null;
+  return { standing, last: signed ? summaryOf(signed) : null, open: open ? summaryOf(open) : null };
+}
+
+/** The verdict is left to the standing: it is the worst of more than this visit. */
+function summaryOf({ inspection: { id, startedAt, meter, signedAt } }: Visit): VisitSummary {
+  return { inspectionId: id, startedAt, meter, signedAt, grade: null, counts: null };
 }

@@ -29,7 +29,7 @@ class FakeServer {
     if (url === '/api/rulebooks') return { status: 200, json: this.rulebooks };
     if (url === '/api/fleet/knowledge') return { status: 200, json: { ...BUILT_IN_FLEET, learnedAt: LEARNED_AT } };
     if (url === '/api/yard')
-      return { status: 200, json: [{ vehicle: CAR, last: null, open: null }] satisfies YardEntry[] };
+      return { status: 200, json: [{ vehicle: CAR, standing: null, last: null, open: null }] satisfies YardEntry[] };
     if (url.endsWith('/life')) return { status: 200, json: this.life };
     if (url !== '/api/operations') return problem(404);
     const { operations } = JSON.parse(body ?? '') as { operations: Operation[] };

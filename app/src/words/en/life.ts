@@ -73,6 +73,7 @@ export const job = {
   rotation: 'Rotation of the wheels',
   alignment: 'Alignment',
   greasing: 'Greasing',
+  'wheel-bolts': 'Wheel bolts torqued again',
   own: 'A job of your own',
 } as const satisfies Record<JobCode, string>;
 

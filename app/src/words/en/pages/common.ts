@@ -12,7 +12,7 @@ export const common = {
   units: 'Units',
   drivenWheels: 'Driven wheels',
   newOne: 'New',
-  allPass: 'all pass',
+  wheelBoltsAgainTo: (from: string, to: string) => `Wheel bolts again: ${from} to ${to}`,
   writeItDownAsOpen: 'Write it down as open',
   part: 'Part',
   fleet: 'Fleet',

@@ -2,7 +2,6 @@
 export const life = {
   watchedSpots: 'Watched spots',
   dueNext: 'Due next',
-  wheelBoltsAgainTo: (meterWords: string, meterWords2: string) => `Wheel bolts again: ${meterWords} to ${meterWords2}`,
   whatWasIt: 'What was it?',
   andMore: (part: number) => `And ${part} more.`,
   betweenAnd: (day: string, day2: string) => `between ${day} and ${day2}`,

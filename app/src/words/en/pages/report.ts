@@ -8,6 +8,8 @@ export const report = {
   washer: (washer: string) => `washer ${washer}`,
   oldSealSeen: 'old seal seen',
   onTheGround: 'on the ground',
+  stillOpenFromEarlier: 'Still open from earlier visits',
+  openSince: (point: string, grade: string, day: string) => `${point}: ${grade}, seen ${day}.`,
   notSeen: 'Not seen',
   asItCame: 'As it came',
   theKeeperSays: (complaint: string) => `The keeper says: “${complaint}”`,

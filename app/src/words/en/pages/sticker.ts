@@ -2,7 +2,6 @@
 export const sticker = {
   windscreenSticker: 'Windscreen sticker',
   theSpecSheetTellsNo: 'The spec sheet tells no intervals.',
-  wheelBoltsAgainTo: (meterWords: string, meterWords2: string) => `Wheel bolts again: ${meterWords} to ${meterWords2}`,
   opensThisVehiclesLifeSheet: 'Opens this vehicle’s life sheet',
   bayCard: 'Bay card',
   inTheBay: (fleetCode: string) => `${fleetCode}, in the bay`,

@@ -3,12 +3,14 @@ import type { Vehicle } from '../vehicle/vehicle';
 import { NO_PROOF, type Act } from '../acts/act';
 import type { LifeEntry } from '../parts/lifeEntry';
 import { USUAL_HOUSE_RULES } from '../house/houseRules';
-import { CAR, inspectionOf } from '../tests/builders';
+import type { Finding } from '../inspection/finding';
+import { CAR, findingOf, inspectionOf, readingOf } from '../tests/builders';
 import { stickerOf } from './stickerOf';
 
 const BRAKE_FLUID: Job = { code: 'brake-fluid', name: 'brake fluid' };
 const OIL: Job = { code: 'engine-oil', name: 'oil and filter' };
 const visit = inspectionOf(CAR, { meter: 50_000, startedAt: '2026-01-31T08:00:00.000Z' });
+const bare = (acts: readonly Act[] = [], findings: readonly Finding[] = []) => ({ inspection: visit, acts, findings });
 const withIntervals = (hardUse: boolean): Vehicle => ({
   ...CAR,
   spec: {
@@ -34,7 +36,7 @@ const DONE = [BRAKE_FLUID, OIL].map((job) => done(job, visit.startedAt, visit.me
 
 test('an interval counts from when the job was done, not from whichever visit prints the sticker', () => {
   const long = [done({ ...OIL, name: 'said otherwise' }, '2025-10-01T08:00:00.000Z', 44_000)];
-  expect(stickerOf(withIntervals(false), visit, [], USUAL_HOUSE_RULES, long).dues).toEqual([
+  expect(stickerOf(withIntervals(false), [bare()], long, USUAL_HOUSE_RULES).dues).toEqual([
     { job: OIL, doneAt: '2025-10-01T08:00:00.000Z', meter: 59_000, by: '2026-10-01' },
     { job: BRAKE_FLUID, doneAt: null, meter: null, by: null },
   ]);
@@ -43,31 +45,31 @@ test('an interval counts from when the job was done, not from whichever visit pr
     { id: 'c', inspectionId: visit.id, at: visit.startedAt, kind: 'close', opens: 'o', proof: NO_PROOF },
   ];
   const meterAfter = (end: 'indicator' | 'oil-fill') =>
-    stickerOf(withIntervals(false), visit, closed(end), USUAL_HOUSE_RULES, long).dues[0]?.meter;
+    stickerOf(withIntervals(false), [bare(closed(end))], long, USUAL_HOUSE_RULES).dues[0]?.meter;
   expect(meterAfter('oil-fill')).toBe(65_000);
   // Setting the indicator back changes no oil.
   expect(meterAfter('indicator')).toBe(59_000);
 });
 
 test('each job by its distance and its months, the soonest first; months are those of the calendar', () => {
-  expect(stickerOf(withIntervals(false), visit, [], USUAL_HOUSE_RULES, DONE).dues).toEqual([
+  expect(stickerOf(withIntervals(false), [bare()], DONE, USUAL_HOUSE_RULES).dues).toEqual([
     { job: OIL, doneAt: visit.startedAt, meter: 65_000, by: '2027-01-31' },
     { job: BRAKE_FLUID, doneAt: visit.startedAt, meter: null, by: '2028-01-31' },
   ]);
 });
 
 test('hard use shortens both where the house does so', () => {
-  expect(stickerOf(withIntervals(true), visit, [], USUAL_HOUSE_RULES, DONE).dues[0]).toEqual({
+  expect(stickerOf(withIntervals(true), [bare()], DONE, USUAL_HOUSE_RULES).dues[0]).toEqual({
     job: OIL,
     doneAt: visit.startedAt,
     meter: 60_500,
     by: '2026-10-12',
   });
   const same = { ...USUAL_HOUSE_RULES, hardUse: 'same' as const };
-  expect(stickerOf(withIntervals(true), visit, [], same, DONE).dues[0]?.meter).toBe(65_000);
+  expect(stickerOf(withIntervals(true), [bare()], DONE, same).dues[0]?.meter).toBe(65_000);
 });
 
-test('wheel bolts come again only where a wheel was off, and only by distance', () => {
+describe('wheel bolts after a wheel was off', () => {
   const off: Act = {
     id: 'a',
     inspectionId: visit.id,
@@ -77,7 +79,33 @@ test('wheel bolts come again only where a wheel was off, and only by distance', 
     place: '1L',
     fasteners: 5,
   };
-  expect(stickerOf(CAR, visit, [], USUAL_HOUSE_RULES).boltsAgain).toBeNull();
-  expect(stickerOf(CAR, visit, [off], USUAL_HOUSE_RULES).boltsAgain).toEqual({ fromKm: 50_050, toKm: 50_100 });
-  expect(stickerOf({ ...CAR, meterUnit: 'h' }, visit, [off], USUAL_HOUSE_RULES).boltsAgain).toBeNull();
+  const later = (findings: readonly Finding[]) => ({
+    inspection: inspectionOf(CAR, { id: 'later', meter: 50_080, startedAt: '2026-02-02T08:00:00.000Z' }),
+    acts: [],
+    findings,
+  });
+  const again = (visits: Parameters<typeof stickerOf>[1], entries: LifeEntry[] = [], vehicle = CAR) =>
+    stickerOf(vehicle, visits, entries, USUAL_HOUSE_RULES).boltsAgain;
+  const due = { fromKm: 50_050, toKm: 50_100, since: visit.startedAt };
+
+  test('come again, and only by distance', () => {
+    expect(again([bare()])).toBeNull();
+    expect(again([bare([off])])).toEqual(due);
+    expect(again([bare([off])], [], { ...CAR, meterUnit: 'h' })).toBeNull();
+  });
+
+  test('are not settled by a visit that saw none, nor by the torque of the day itself', () => {
+    const torque = findingOf('close.bolts', '1L', { readings: [readingOf('torque', 120)] });
+    expect(again([bare([off], [torque]), later([findingOf('belt.aux', '')])])).toEqual(due);
+    expect(again([bare([off]), later([{ ...torque, readings: [] }])])).toEqual(due);
+    expect(again([bare([off]), later([{ ...torque, carried: { at: '2026-01-31', from: 'visit' } }])])).toEqual(due);
+  });
+
+  test('end by a torque at a later visit, or by a job that was written down since', () => {
+    const torque = findingOf('close.bolts', '1L', { readings: [readingOf('torque', 120)] });
+    expect(again([bare([off]), later([torque])])).toBeNull();
+    const job = { code: 'wheel-bolts', name: '' } as const;
+    expect(again([bare([off])], [done(job, '2026-02-01T10:00:00.000Z', 50_070)])).toBeNull();
+    expect(again([bare([off])], [done(job, '2026-01-30T10:00:00.000Z', 49_900)])).toEqual(due);
+  });
 });

@@ -1,0 +1,52 @@
+import type { Act } from '../acts/act';
+import { isSigned, type Inspection } from '../inspection/inspection';
+import { boltsAgainOf, type BoltsAgain } from '../jobs/boltsAgain';
+import { jobsOf } from '../jobs/jobsOf';
+import type { LifeEntry } from '../parts/lifeEntry';
+import type { Rules } from '../rules/rulebook';
+import type { Vehicle } from '../vehicle/vehicle';
+import { verdictOfVisit, type JudgedRecord } from './signedSheet';
+import { vehicleStanding, type VehicleStanding } from './vehicleStanding';
+
+/** A visit as far as a vehicle's standing is concerned. */
+export type StandingVisit = JudgedRecord & { readonly acts: readonly Act[] };
+
+/** A vehicle's life, as far as its standing is concerned. */
+export interface StandingLife {
+  readonly vehicle: Vehicle;
+  /** Oldest first; those that are open or given up are left out here. */
+  readonly visits: readonly StandingVisit[];
+  readonly entries: readonly LifeEntry[];
+}
+
+/** How a vehicle stands, with what its wheels still want. */
+export interface LifeStanding extends VehicleStanding {
+  readonly boltsAgain: BoltsAgain | null;
+}
+
+/** A vehicle's standing in one line of the yard. */
+export type StandingSummary = Omit<LifeStanding, 'points'>;
+
+/**
+ * How a vehicle stands by everything that is known of it. Signed visits are told from what they were signed with; `rulesFor`
+ * grades one whose signature still waits for its answer.
+ */
+export function lifeStanding(
+  { vehicle, visits, entries }: StandingLife,
+  rulesFor: (inspection: Inspection) => Rules,
+): LifeStanding {
+  const counted = visits.filter(({ inspection }) => inspection.voidedAt === null);
+  const jobs = jobsOf(counted, entries);
+  const judged = counted
+    .filter(({ inspection }) => isSigned(inspection))
+    .map((visit) => ({
+      inspection: visit.inspection,
+      verdict: verdictOfVisit(vehicle, visit, rulesFor(visit.inspection)),
+    }));
+  return { ...vehicleStanding(judged, jobs, entries), boltsAgain: boltsAgainOf(vehicle, counted, jobs) };
+}
+
+/** A standing without its points. */
+export function standingSummary({ points: _points, ...summary }: LifeStanding): StandingSummary {
+  return summary;
+}

@@ -1,0 +1,39 @@
+import type { PointCode } from '../catalogue/catalogue';
+import type { PartKind } from '../parts/lifeEntry';
+import type { JobCode } from '../vehicle/jobs';
+
+/** What was found at these points belongs to the part that sits there: it goes where the part goes, and ends with it. */
+export const POINTS_OF_PART: Readonly<Partial<Record<PartKind, readonly PointCode[]>>> = {
+  tyre: ['tyre.tread', 'tyre.wear', 'tyre.wall', 'tyre.age'],
+  pads: ['pad.inner', 'pad.outer'],
+  shoes: ['shoe'],
+  disc: ['disc'],
+  battery: ['battery.rest', 'battery.crank', 'battery.age'],
+};
+
+/** What was found at these points before a job is put right by it; how it stands since, only a look can tell. */
+export const POINTS_OF_JOB: Readonly<Partial<Record<JobCode, readonly PointCode[]>>> = {
+  'engine-oil': ['oil.level', 'oil.condition', 'plant.oil'],
+  'air-filter': ['filter.air', 'plant.aircleaner'],
+  'cabin-filter': ['cabin.filter', 'plant.cabfilter'],
+  'fuel-filter': ['filter.fuel.date'],
+  'spark-plugs': ['plugs'],
+  coolant: ['coolant.level', 'coolant.strength', 'coolant.condition', 'plant.coolant'],
+  'brake-fluid': ['brake.fluid.level', 'brake.fluid.water', 'brake.fluid.condition'],
+  'gearbox-oil': ['trans.level', 'trans.condition', 'gearbox.oil.level'],
+  'transfer-oil': ['transfer.oil.level'],
+  'axle-oil': ['axle.oil.level', 'axle.oil.condition', 'plant.finaldrive'],
+  'hydraulic-oil': ['plant.hydraulic'],
+  'timing-belt': ['belt.timing.age'],
+  'auxiliary-belt': ['belt.aux', 'belt.tension', 'plant.fan.belt'],
+  battery: ['battery.rest', 'battery.crank', 'battery.age'],
+  'key-cell': ['cabin.keycell'],
+  wipers: ['walk.wipers'],
+  greasing: [
+    'grease.points',
+    'plant.grease.front',
+    'plant.grease.rear',
+    'plant.grease.linkage',
+    'plant.grease.driveshaft',
+  ],
+};

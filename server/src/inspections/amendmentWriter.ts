@@ -1,0 +1,65 @@
+import { amendmentTable, findingTable, type AmendmentPut } from '@weskopos/contract';
+import {
+  pointsAmended,
+  verdictOfVisit,
+  type Amendment,
+  type Grade,
+  type SignedPoint,
+  type StandingSummary,
+} from '@weskopos/core';
+import { MADE_BY, insertRecords } from '../db/table';
+import { refused, takes, type Writer } from '../ledger/change';
+import { rulesOfVisit } from '../rules/rulesOfVisit';
+import { factsOf, fitsIn } from './findingWriter';
+import { findVisit } from './findVisit';
+import { keepStandingOfVisit, lifeWith, standingOfLife } from './keptStanding';
+import { mayOverride } from './mayOverride';
+
+/** What an amendment changed. */
+type Amended = {
+  readonly points: readonly SignedPoint[];
+  readonly grade: Grade;
+  readonly counts: Readonly<Record<Grade, number>>;
+  readonly standing: StandingSummary;
+};
+
+/**
+ * Adds an entry to a visit that is signed. What was signed stays as it was; the points whose grade comes out otherwise are
+ * kept beside it, with why.
+ */
+export const putAmendment: Writer<AmendmentPut, Amended> = {
+  async decide(tx, change, { id, inspectionId, at, why, finding }) {
+    const found = await findVisit(tx, inspectionId, change.by);
+    if (!found) return refused('no-inspection');
+    const { life, visit } = found;
+    const { signedAt, voidedAt } = visit.inspection;
+    if (voidedAt !== null) return refused('voided');
+    if (signedAt === null || !visit.sheet) return refused('not-signed');
+    if (visit.amendments.some((one) => one.id === id)) return refused('already-there');
+    const refusal = fitsIn(await factsOf(tx, [finding]), finding);
+    if (refusal) return refused(refusal);
+    if (finding.override && !(await mayOverride(tx, change.by, finding))) return refused('lead-only');
+    const rules = await rulesOfVisit(tx, visit.inspection);
+    const points = pointsAmended(visit, visit.sheet, finding, rules);
+    const by = '';
+    const amended = {
+      ...visit,
+      findings: [...visit.findings, { ...finding, by }],
+      amendments: [...visit.amendments, { id, inspectionId, at, why, findingId: finding.id, points, by }],
+    };
+    const { grade, counts } = verdictOfVisit(life.vehicle, amended, rules);
+    return takes({ points, grade, counts, standing: await standingOfLife(tx, lifeWith(life, amended)) });
+  },
+
+  async effect(tx, { by }, { id, inspectionId, at, why, finding }, { points, grade, counts, standing }) {
+    await insertRecords(tx, findingTable, [{ record: finding, beside: [[MADE_BY, by]] }]);
+    const record: Amendment = { id, inspectionId, at, why, findingId: finding.id, points };
+    await insertRecords(tx, amendmentTable, [{ record, beside: [[MADE_BY, by]] }]);
+    await tx.query('update inspection set grade = $2, counts = $3::jsonb where id = $1::uuid', [
+      inspectionId,
+      grade,
+      JSON.stringify(counts),
+    ]);
+    await keepStandingOfVisit(tx, inspectionId, standing);
+  },
+};

@@ -1,0 +1,46 @@
+import { flatLifeEntry, lifeEntryTable } from '@weskopos/contract';
+import type { LifeEntry, StandingSummary } from '@weskopos/core';
+import type { Tx } from '../db/engine';
+import { MADE_BY, insertRecords } from '../db/table';
+import { refused, takes, type Writer } from '../ledger/change';
+import { keepStanding, standingOfLife } from './keptStanding';
+import { readLife } from './readLife';
+
+/** Entries that can settle what was found, or take that back. */
+const SETTLES: readonly LifeEntry['kind'][] = ['fit', 'rotate', 'job', 'undo'];
+
+/** How the vehicle stands with an entry; null where the entry says nothing to it. */
+type Standing = { readonly standing?: StandingSummary | null };
+
+/** Appends an entry to a vehicle's life; an undo must name one of the same vehicle. */
+export const putLifeEntry: Writer<LifeEntry, Standing> = {
+  async decide(tx, _change, entry) {
+    const [facts] = await tx.query<{ vehicle: boolean; there: boolean; undone: boolean }>(
+      `select exists (select 1 from vehicle where id = $1::uuid) as vehicle, exists (select 1 from life_entry where id = $2::uuid) as there,
+         exists (select 1 from life_entry where id = $3::uuid and vehicle_id = $1::uuid) as undone`,
+      [entry.vehicleId, entry.id, entry.kind === 'undo' ? entry.refers : null],
+    );
+    if (!facts?.vehicle) return refused('no-vehicle');
+    if (facts.there) return refused('already-there');
+    if (entry.kind === 'undo' && !facts.undone) return refused('no-entry');
+    return takes({ standing: await standingWith(tx, entry) });
+  },
+  async effect(tx, { by, operation }, entry, { standing = null }) {
+    await insertRecords(tx, lifeEntryTable, [
+      {
+        record: flatLifeEntry(entry),
+        beside: [
+          [MADE_BY, by],
+          [{ column: 'made_at', type: 'timestamptz' }, operation.at],
+        ],
+      },
+    ]);
+    if (standing) await keepStanding(tx, entry.vehicleId, standing);
+  },
+};
+
+async function standingWith(tx: Tx, entry: LifeEntry): Promise<StandingSummary | null> {
+  if (!SETTLES.includes(entry.kind)) return null;
+  const life = await readLife(tx, entry.vehicleId);
+  return life ? standingOfLife(tx, { ...life, entries: [...life.entries, { ...entry, by: '' }] }) : null;
+}
