@@ -5,6 +5,7 @@ import { usePalette } from '../kit/theme';
 import { SPACE } from '../kit/tokens';
 import { Words } from '../kit/Words';
 import type { RefusedOperation } from '../sync/deviceStore';
+import { isLate } from '../sync/lateEntry';
 import { deleteRefused, sendAgain, useWorkshop } from '../sync/workshop';
 import { words } from '../words/en';
 import { refusedSentence } from '../words/refusedSentence';
@@ -18,7 +19,10 @@ export function RefusedChange({ refused }: { readonly refused: RefusedOperation 
     <View style={[styles.refused, { borderColor: palette.fail }]}>
       <Words>{refusedSentence(refused, Object.values(lives))}</Words>
       <View style={styles.ways}>
-        <Press label={words.refused.sendAgain} onPress={() => void sendAgain(refused)} />
+        <Press
+          label={isLate(refused) ? words.refused.amend : words.refused.sendAgain}
+          onPress={() => void sendAgain(refused, words.refused.amendWhy)}
+        />
         {sure ? (
           <>
             <Press label={words.refused.deleteForGood} onPress={() => void deleteRefused(refused.operation.id)} />

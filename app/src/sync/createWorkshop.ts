@@ -10,6 +10,7 @@ import {
   type RefusedOperation,
   type StoreOptions,
 } from './deviceStore';
+import { amendmentOf, isLate } from './lateEntry';
 import { foldLife, mergeLife } from './foldLife';
 import { memoryStore } from './memoryStore';
 import { readLife, writeLife } from './lifeDocuments';
@@ -61,8 +62,11 @@ export interface Workshop {
   readonly photoState: (id: string) => Promise<Pick<QueuedPhoto, 'state' | 'reason'> | null>;
   /** Deletes a change that was not taken: for good, so it is asked twice before. */
   readonly deleteRefused: (id: string) => Promise<void>;
-  /** Sends a change that was not taken once more, on what stands now: an entry follows the one that stands at its point. */
-  readonly sendAgain: (refused: RefusedOperation) => Promise<void>;
+  /**
+   * Sends a change that was not taken once more, on what stands now: an entry follows the one that stands at its point; one
+   * that came after its visit was signed becomes an amendment, with why.
+   */
+  readonly sendAgain: (refused: RefusedOperation, why: string) => Promise<void>;
 }
 
 /** A workshop on a device; nothing happens before it is opened. Its acts can be taken out of it. */
@@ -156,9 +160,9 @@ class OneWorkshop implements Workshop {
     void this.here.sync.kick();
   };
 
-  readonly sendAgain = async ({ operation }: RefusedOperation): Promise<void> => {
-    const { kind, body } = this.rebased(operation);
-    const again = this.stamped({ kind, body } as OperationDraft);
+  readonly sendAgain = async (refused: RefusedOperation, why: string): Promise<void> => {
+    const { operation } = refused;
+    const again = this.stamped(this.rebased(refused, why));
     this.set(({ pending }) => ({ pending: [...pending, again] }));
     await this.onDisk(this.here.store.tryAgain(operation.id, { operation: again, by: this.whoAmI() }));
     await this.showRefused();
@@ -289,6 +293,7 @@ class OneWorkshop implements Workshop {
     const { store } = this.here;
     await Promise.all(folded.map(({ id, life }) => writeLife(store, lives[id], life)));
     if (books !== rulebooks) await store.write('rulebooks', books);
+    void this.hearOf(operation);
   }
 
   private stamped(draft: OperationDraft): Operation {
@@ -315,15 +320,41 @@ class OneWorkshop implements Workshop {
     }
   }
 
-  private rebased(operation: Operation): Operation {
-    if (operation.kind !== 'finding.put') return operation;
+  /** A change that was not taken, on what stands now; one that came too late for its visit as an amendment. */
+  private rebased(refused: RefusedOperation, why: string): OperationDraft {
+    const { operation } = refused;
+    const { kind, body } = operation;
+    if (operation.kind !== 'finding.put') return { kind, body } as OperationDraft;
     const { inspectionId, point, place } = operation.body;
     const lives = Object.keys(this.get().lives).flatMap((id) => selectLife(this.get(), id) ?? []);
     const visit = lives.flatMap(({ visits }) => visits).find(({ inspection }) => inspection.id === inspectionId);
     const standing = currentFindings(visit?.findings ?? []).standing.get(pointKey(point, place));
-    return { ...operation, body: { ...operation.body, id: this.ports.newId(), parent: standing?.id ?? null } };
+    const findingId = this.ports.newId();
+    if (!isLate(refused))
+      return { kind: 'finding.put', body: { ...operation.body, id: findingId, parent: standing?.id ?? null } };
+    const stamp = { id: this.ports.newId(), findingId, at: this.ports.now(), why };
+    return { kind: 'amendment.put', body: amendmentOf(operation.body, standing, stamp) };
+  }
+
+  /** What the workshop alone can say of a visit (what it was signed with, what an amendment changed) is fetched at once. */
+  private async hearOf(operation: Operation): Promise<void> {
+    if (!ASKS_ANEW.some((kind) => kind === operation.kind) || !('inspectionId' in operation.body)) return;
+    const { inspectionId } = operation.body;
+    const life = Object.values(this.get().lives).find(({ visits }) =>
+      visits.some(({ inspection }) => inspection.id === inspectionId),
+    );
+    if (life) await quietly(this.refreshLife(life.vehicle.id));
   }
 }
+
+/** After these an answer that was under way may be too old, or lack what only the workshop knows. */
+const ASKS_ANEW: readonly Operation['kind'][] = [
+  'inspection.sign',
+  'inspection.void',
+  'inspection.restore',
+  'inspection.correct',
+  'amendment.put',
+];
 
 /** What was fetched until the server was lost stays; everything else goes on. */
 async function quietly(fetching: Promise<void>): Promise<void> {

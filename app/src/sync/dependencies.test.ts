@@ -45,3 +45,23 @@ test('acts wait for what they close, an undo for what it takes back, and for one
   expect(mayGo([fit, undo], 'b', () => true).go).toHaveLength(2);
   expect(mayGo([fit, undo], 'b', () => true, new Set([fit.operation.id])).go).toEqual([]);
 });
+
+test('an amendment waits for the signature it comes after, and for the amendment it builds on', () => {
+  const amend = (by: string, id: string, parent: string | null = null) => {
+    const finding = { ...findingOf('pad.inner', '1L'), id: `of ${id}`, inspectionId: visit.id, parent };
+    return queued(by, 'amendment.put', { id, inspectionId: visit.id, at: visit.startedAt, why: 'again', finding });
+  };
+  expect(mayGo([entry('a', '1'), sign('b'), amend('b', 'x')], 'b', () => true).go).toEqual([]);
+  expect(mayGo([sign('b'), amend('b', 'x'), amend('b', 'y', 'of x')], 'b', () => true).go).toHaveLength(3);
+  expect(mayGo([amend('a', 'x'), amend('b', 'y', 'of x'), amend('b', 'z')], 'b', () => true).held).toHaveLength(1);
+});
+
+test('a visit is given up, taken up and corrected where it is known; a rule builds on none', () => {
+  const start = queued('a', 'inspection.start', visit);
+  for (const kind of ['inspection.void', 'inspection.restore', 'inspection.correct'] as const) {
+    const change = queued('b', kind, { inspectionId: visit.id });
+    expect(mayGo([start, change], 'b', () => true).held).toHaveLength(1);
+    expect(mayGo([change], 'b', () => true).go).toHaveLength(1);
+  }
+  expect(mayGo([start, queued('b', 'rulebook.put', { version: 1 })], 'b', () => true).go).toHaveLength(1);
+});

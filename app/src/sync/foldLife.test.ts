@@ -5,7 +5,7 @@ import fc from 'fast-check';
 import { CAR, findingOf, inspectionOf } from '@weskopos/core/tests/builders';
 import type { DeviceStore } from './deviceStore';
 import { readLife, writeLife } from './lifeDocuments';
-import { foldLife, mergeLife, yardWith } from './foldLife';
+import { foldLife, mergeLife, newestVisits, yardWith } from './foldLife';
 
 const at = '2026-06-01T08:00:00.000Z';
 const made = <K extends Operation['kind']>(kind: K, body: Extract<Operation, { kind: K }>['body']) =>
@@ -156,4 +156,51 @@ test('what the server sends keeps the acts this device knows and it does not', (
   const fetched = fold(story.slice(0, -1));
   if (!known || !fetched) throw new Error('both lives were made');
   expect(mergeLife(known, fetched).visits[0]?.acts).toEqual(known.visits[0]?.acts);
+});
+
+describe('what becomes of a visit besides signing', () => {
+  const signed = fold(story) as Life;
+  const visitIn = (life: Life | undefined) => life?.visits[0];
+  const { id: inspectionId } = inspection;
+  const later = { ...findingOf('belt.aux', '', { words: ['cracked'] }), parent: findings[0]?.id ?? null };
+  const amend = made('amendment.put', { id: 'a', inspectionId, at, why: 'looked again', finding: later });
+
+  test('an amendment adds its entry and waits for what it changes; twice it is there once', () => {
+    const life = fold([amend, amend], signed);
+    expect(visitIn(life)?.amendments).toMatchObject([
+      { findingId: later.id, points: null, why: 'looked again', by: 'Isla' },
+    ]);
+    expect(visitIn(life)?.findings.filter(({ id }) => id === later.id)).toHaveLength(1);
+    expect(visitIn(life)?.inspection).toEqual(visitIn(signed)?.inspection);
+  });
+
+  test('given up it is no visit of the vehicle’s, taken up again it is', () => {
+    const voided = fold([made('inspection.void', { inspectionId, at, why: 'wrong vehicle' })], signed);
+    expect(visitIn(voided)).toMatchObject({
+      voidedBy: 'Isla',
+      inspection: { voidedAt: at, voidedWhy: 'wrong vehicle' },
+    });
+    expect(newestVisits(voided as Life)).toEqual({ signed: undefined, open: undefined });
+    const again = fold([made('inspection.restore', { inspectionId, at })], voided);
+    expect(again).toEqual(signed);
+  });
+
+  test('an arrival that is corrected keeps what was found', () => {
+    const open = fold(story.slice(0, 4)) as Life;
+    const { meterAnswer, complaint, stoodH, fuel, ambientC, load, template } = inspection;
+    const said = { meterAnswer, complaint, stoodH, fuel, ambientC, load, template, corners: [], focus: null };
+    const arrival = { ...said, meter: 61_000, state: 'hot' as const };
+    const life = fold([made('inspection.correct', { inspectionId, at, arrival })], open);
+    expect(visitIn(life)?.inspection).toMatchObject({ meter: 61_000, state: 'hot', startedAt: inspection.startedAt });
+    expect(visitIn(life)?.findings).toEqual(visitIn(open)?.findings);
+  });
+
+  test('the workshop’s answer brings what it was signed with, and a stale one takes neither that nor the amendment', () => {
+    const known = fold([amend], signed) as Life;
+    const sheet = { vehicle: CAR, points: [] } as never;
+    const told = { ...known, visits: known.visits.map((visit) => ({ ...visit, sheet })) };
+    expect(visitIn(mergeLife(known, told))?.sheet).toBe(sheet);
+    const merged = visitIn(mergeLife(told, fold(story.slice(0, 3)) as Life));
+    expect(merged).toMatchObject({ sheet, signedBy: 'Isla', amendments: [{ id: 'a' }] });
+  });
 });

@@ -115,7 +115,7 @@ export function mergeLife(known: Life | undefined, fetched: Life): Life {
 function mergeVisit(known: Visit | undefined, fetched: Visit): Visit {
   if (!known) return fetched;
   // An answer from before the signature arrived knows nothing of it; in all else the workshop has the last word.
-  const signed = fetched.inspection.signedAt ? fetched : known;
+  const signed = known.inspection.signedAt && !fetched.inspection.signedAt ? known : fetched;
   return {
     ...fetched,
     findings: unionOf(known.findings, fetched.findings),

@@ -11,13 +11,25 @@ import {
   type PointRef,
 } from '@weskopos/core';
 import { create } from 'zustand';
+import { createJSONStorage, persist } from 'zustand/middleware';
 import { nowIso, nowMs } from '../sync/clock';
+import { tabStorage } from '../sync/tabStorage';
 import { record, selectLife, useWorkshop } from '../sync/workshop';
 
 /** The visit a change belongs to. */
 export interface Target {
   readonly vehicleId: string;
   readonly visitId: string;
+  /** Changes are gathered here rather than written down one by one: an amendment is kept as a whole. */
+  readonly draft?: Draft;
+}
+
+/** An entry that is not written down yet. */
+export interface Draft {
+  readonly now: Finding | null;
+  /** What stands at the point. */
+  readonly before: Finding | undefined;
+  readonly set: (finding: Finding) => void;
 }
 
 /** One act: usually one point, several when a whole station was said to be sound. */
@@ -27,12 +39,21 @@ interface UndoEntry extends Target {
 
 interface UndoState {
   readonly entries: readonly UndoEntry[];
-  /** Ids of what was written here. */
-  readonly own: ReadonlySet<string>;
+  /** Ids of what was written here, oldest first. */
+  readonly own: readonly string[];
 }
 
-/** What can be taken back; dies with the tab. */
-export const useUndo = create<UndoState>(() => ({ entries: [], own: new Set() }));
+/** So much can be taken back, and so much is known to be one's own: nobody undoes a whole day tap by tap. */
+const MOST_UNDONE = 60;
+const MOST_OWN = 600;
+
+/** What can be taken back: outlives a reload, dies with the tab. */
+export const useUndo = create<UndoState>()(
+  persist<UndoState>(() => ({ entries: [], own: [] }), {
+    name: 'weskopos-undo',
+    storage: createJSONStorage(tabStorage),
+  }),
+);
 
 function visitNow({ vehicleId, visitId }: Target) {
   return selectLife(useWorkshop.getState(), vehicleId)?.visits.find(({ inspection }) => inspection.id === visitId);
@@ -44,7 +65,7 @@ function standingNow(target: Target, { point, place }: PointRef): Finding | unde
 
 function append(target: Target, ref: PointRef, standing: Finding | undefined, change: FindingChange): Promise<void> {
   const stamp = { id: crypto.randomUUID(), at: nowIso() };
-  useUndo.setState(({ own }) => ({ own: new Set(own).add(stamp.id) }));
+  useUndo.setState(({ own }) => ({ own: [...own, stamp.id].slice(-MOST_OWN) }));
   return record({
     kind: 'finding.put',
     body: withoutAuthor(
@@ -82,14 +103,44 @@ export async function putFindings(
   target: Target,
   acts: readonly { readonly ref: PointRef; readonly change: (standing: Finding | undefined) => FindingChange }[],
 ): Promise<void> {
+  if (target.draft) return drafted(target, target.draft, acts);
   const points = acts.map(({ ref }) => ({ ref, before: standingNow(target, ref) }));
-  useUndo.setState(({ entries }) => ({ entries: [...entries, { ...target, points }] }));
+  useUndo.setState(({ entries }) => ({ entries: [...entries, { ...target, points }].slice(-MOST_UNDONE) }));
   await Promise.all(
     acts.map(({ ref, change }, index) => {
       const before = points[index]?.before;
       return append(target, ref, before, change(before));
     }),
   );
+}
+
+/** Lays changes over what is drafted; however many, it follows what stands, and of its state nothing is known. */
+function drafted({ visitId }: Target, { now, before, set }: Draft, acts: Parameters<typeof putFindings>[1]): void {
+  const next = acts.reduce<Finding | undefined>(
+    (finding, { ref, change }) =>
+      nextFinding(
+        finding,
+        { inspectionId: visitId, ...ref },
+        { id: crypto.randomUUID(), at: nowIso() },
+        change(finding),
+      ),
+    now ?? before,
+  );
+  if (next) set(withoutAuthor({ ...next, parent: before?.id ?? null, outOf: [] }));
+}
+
+/** Takes back all that was said of a point. */
+export const clearPoint = (target: Target, ref: PointRef): Promise<void> =>
+  putFinding(target, ref, () => contentOf(undefined));
+
+/** What was said of one place was of another: the two change places, in one act. */
+export function swapPlaces(target: Target, ref: PointRef, place: PointRef['place']): Promise<void> {
+  const other = { ...ref, place };
+  const [here, there] = [standingNow(target, ref), standingNow(target, other)];
+  return putFindings(target, [
+    { ref, change: () => contentOf(there) },
+    { ref: other, change: () => contentOf(here) },
+  ]);
 }
 
 /** Settles a fork: what was chosen is said over each of the others. All entries stay. */
@@ -111,7 +162,7 @@ export function undoLast(visitId: string): Undone | undefined {
   const entry = entries[index];
   if (!entry) return undefined;
   useUndo.setState({ entries: entries.filter((_, at) => at !== index) });
-  const overtaken = entry.points.find(({ ref }) => !own.has(standingNow(entry, ref)?.id ?? ''));
+  const overtaken = entry.points.find(({ ref }) => !own.includes(standingNow(entry, ref)?.id ?? ''));
   if (overtaken) return { status: 'overtaken', ref: overtaken.ref };
   for (const { ref, before } of entry.points) void append(entry, ref, standingNow(entry, ref), contentOf(before));
   return { status: 'undone', ref: entry.points[0]?.ref };

@@ -154,6 +154,7 @@ const arrivalSchema = plainInspectionSchema.pick({
   state: true,
   stoodH: true,
   fuel: true,
+  corners: true,
   ambientC: true,
   load: true,
   template: true,

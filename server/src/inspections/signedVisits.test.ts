@@ -196,6 +196,7 @@ test('what was said on arrival is said anew until the visit is signed; what was 
     ambientC: null,
     load: 'full',
     template: 'interim',
+    corners: [] as string[],
     focus: null,
   } as const;
   const correct = () =>

@@ -1,4 +1,13 @@
-import { BLANK_ARRIVAL, arrivedWith, problemsOf, type ArrivalForm, type MeterFacts } from './arrivalForm';
+import { blankInspection } from '@weskopos/core';
+import {
+  BLANK_ARRIVAL,
+  arrivedWith,
+  formOf,
+  lastMeter,
+  problemsOf,
+  type ArrivalForm,
+  type MeterFacts,
+} from './arrivalForm';
 
 const facts: MeterFacts = {
   unit: 'km',
@@ -50,4 +59,49 @@ test('what is typed becomes the visit, in stored units', () => {
   // An answer given to a doubt that is gone is not kept.
   expect(arrivedWith(typed({ answer: 'long-trip' }), facts).meterAnswer).toBeNull();
   expect(() => arrivedWith(typed({ meter: '' }), facts)).toThrow();
+});
+
+describe('an arrival that is corrected', () => {
+  const inspection = blankInspection({
+    id: 'v',
+    vehicleId: 'c',
+    startedAt: facts.now,
+    meter: 52_000,
+    state: 'warm',
+    stoodH: 3.5,
+    ambientC: -4.5,
+    fuel: 0.75,
+    load: 'full',
+    complaint: 'pulls',
+    corners: ['one'],
+  });
+
+  test('is typed as it was said, and kept unchanged says the same', () => {
+    const form = formOf(inspection, 'km');
+    expect(form).toMatchObject({ meter: '52000', stood: '3.5', ambient: '-4.5', fuel: 'three-quarters' });
+    expect(problemsOf(form, facts)).toEqual({});
+    expect({ ...inspection, ...arrivedWith(form, facts) }).toEqual(inspection);
+    const hours = { ...inspection, meter: 812.4, stoodH: null, ambientC: null, fuel: null };
+    expect(arrivedWith(formOf(hours, 'h'), { ...facts, unit: 'h', last: null })).toMatchObject({
+      meter: 812.4,
+      stoodH: null,
+      ambientC: null,
+      fuel: null,
+    });
+  });
+
+  test('is held against the visit before it: not itself, not a later one, none that was given up', () => {
+    const of = (id: string, meter: number, startedAt: string, voidedAt: string | null = null) => ({
+      inspection: { ...inspection, id, meter, startedAt, voidedAt },
+    });
+    const visits = [
+      of('a', 50_000, '2026-01-01T08:00:00.000Z'),
+      of('b', 90_000, '2026-02-01T08:00:00.000Z', '2026-02-02T08:00:00.000Z'),
+      { inspection },
+      of('d', 53_000, '2026-07-01T08:00:00.000Z'),
+    ];
+    expect(lastMeter(visits, inspection)).toEqual({ meter: 50_000, at: '2026-01-01T08:00:00.000Z' });
+    expect(lastMeter(visits)?.meter).toBe(53_000);
+    expect(lastMeter([])).toBeNull();
+  });
 });

@@ -1,6 +1,7 @@
 import {
   METER_RANGE,
   checkMeter,
+  fromStored,
   parseMeasure,
   type ArrivalState,
   type Inspection,
@@ -134,4 +135,35 @@ function valueOf(text: string, unit: 'h' | '°C'): number | null {
 /** Hours it has stood, of one that did not come in hot; null where nobody told. */
 export function stoodHours(state: ArrivalForm['state'], stood: string): number | null {
   return state === null || state === 'hot' ? null : valueOf(stood, 'h');
+}
+
+/** The newest meter of visits, oldest first; what was given up told nothing. `before` leaves that visit and later ones out. */
+export function lastMeter(
+  visits: readonly { readonly inspection: Inspection }[],
+  before: Inspection | null = null,
+): MeterFacts['last'] {
+  const last = visits.findLast(
+    ({ inspection: { id, startedAt, voidedAt } }) =>
+      voidedAt === null && id !== before?.id && (before === null || startedAt < before.startedAt),
+  );
+  return last ? { meter: last.inspection.meter, at: last.inspection.startedAt } : null;
+}
+
+/** What was said on arrival, as it is typed again to be corrected. */
+export function formOf(inspection: Inspection, unit: MeterUnit): ArrivalForm {
+  const { meter, meterAnswer, state, stoodH, fuel, load, template, ambientC, complaint, corners } = inspection;
+  const typed = fromStored(meter, meterTypedUnit(unit));
+  const step = FUEL_STEPS.find((one) => FUEL[one] === fuel);
+  return {
+    meter: String(unit === 'h' ? tenths(typed) : Math.round(typed)),
+    answer: meterAnswer,
+    state,
+    stood: stoodH === null ? '' : String(stoodH),
+    fuel: step ?? null,
+    load,
+    template,
+    ambient: ambientC === null ? '' : String(ambientC),
+    complaint,
+    corners,
+  };
 }

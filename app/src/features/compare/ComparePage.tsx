@@ -1,5 +1,5 @@
 import type { Visit } from '@weskopos/contract';
-import { isSigned, verdictOfVisit, readingValue, worseGrade, type GradedPoint } from '@weskopos/core';
+import { isSigned, verdictOfVisit, worseGrade, type GradedPoint } from '@weskopos/core';
 import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -13,9 +13,10 @@ import { Heading, Label, Words } from '../../kit/Words';
 import { useLife, useRulebooks } from '../../sync/useLife';
 import { rulesFor } from '../../sync/workshop';
 import { words } from '../../words/en';
-import { amount, day, pointWords } from '../../words/show';
+import { day, pointWords } from '../../words/show';
 import { PhotoStrip } from '../photo/PhotoStrip';
 import { NotHere } from '../../shell/NotHere';
+import { figuresOf } from '../../visit/figuresOf';
 import { compare as say } from '../../words/en/pages/compare';
 
 /** Two visits side by side: what got worse, what got better, and every figure that moved. */
@@ -126,14 +127,6 @@ export function ComparePage() {
 }
 
 const seen = ({ result }: GradedPoint) => result.grade !== 'not-seen';
-
-/** What was read at a point, as found. */
-function figuresOf(point: GradedPoint | undefined): string {
-  return (point?.finding?.readings ?? [])
-    .filter(({ phase, bound }) => phase === 'found' && bound === 'exact')
-    .map((reading) => amount(reading.measure, readingValue(reading)))
-    .join(' / ');
-}
 
 interface FiguresProps {
   readonly pairs: readonly {

@@ -5,12 +5,14 @@ import { lazy } from 'react';
 const shapes = () => import('./shapes');
 
 const LazyArrival = lazy(() => shapes().then(({ Arrival }) => ({ default: Arrival })));
+const LazyCorrectArrival = lazy(() => shapes().then(({ CorrectArrival: page }) => ({ default: page })));
 const LazyPeople = lazy(() => shapes().then(({ People }) => ({ default: People })));
 const LazySetup = lazy(() => shapes().then(({ Setup }) => ({ default: Setup })));
 const LazyVehicleEditor = lazy(() => shapes().then(({ VehicleEditor }) => ({ default: VehicleEditor })));
 
 // The router makes each route lazy itself, and takes a component for it, not something lazy.
 export const Arrival = () => <LazyArrival />;
+export const CorrectArrival = () => <LazyCorrectArrival />;
 export const People = () => <LazyPeople />;
 export const Setup = () => <LazySetup />;
 export const VehicleEditor = () => <LazyVehicleEditor />;

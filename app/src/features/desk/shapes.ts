@@ -1,5 +1,6 @@
 export { upgradeOperation } from '@weskopos/contract';
 export { Arrival } from '../arrival/Arrival';
+export { CorrectArrival } from '../arrival/CorrectArrival';
 export { EntryForm } from '../life/EntryForm';
 export { People } from '../people/People';
 export { Setup } from '../signin/Setup';

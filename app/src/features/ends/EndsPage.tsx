@@ -1,4 +1,4 @@
-import { looseEnds } from '@weskopos/core';
+import { isOpen, looseEnds } from '@weskopos/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import { Card } from '../../kit/Card';
@@ -27,7 +27,7 @@ export function EndsPage() {
   const palette = usePalette();
   const wide = useIsWide();
   // A signed visit is fixed: nothing is opened or closed in it.
-  if (!found || found.visit.inspection.signedAt) return <NotHere />;
+  if (!found || !isOpen(found.visit.inspection)) return <NotHere />;
   const { life, visit, rules } = found;
   const { vehicle } = life;
   const walk = `/vehicle/${id}/visit/${visitId}` as const;

@@ -1,4 +1,4 @@
-import { coldGate } from '@weskopos/core';
+import { isOpen, coldGate } from '@weskopos/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { Page } from '../../shell/Page';
 import { Press } from '../../kit/Press';
@@ -17,7 +17,7 @@ export function GatePage() {
   const points = useVisitPoints(found);
   const router = useRouter();
   // A signed visit is fixed: nothing is opened or closed in it.
-  if (!found || found.visit.inspection.signedAt) return <NotHere />;
+  if (!found || !isOpen(found.visit.inspection)) return <NotHere />;
   const { vehicle } = found.life;
   const gate = coldGate(vehicle, found.visit.acts, points);
   const answered = gate.answers.every(({ answer }) => answer !== 'open');

@@ -35,6 +35,7 @@ import { StatePanel } from '../trend/StatePanel';
 import { StatesCard } from './StatesCard';
 import { TrendPanel } from '../trend/TrendPanel';
 import { ChangesCard } from './ChangesCard';
+import { GivenUpNote } from '../../visit/GivenUpNote';
 import { PointLine } from '../../visit/PointLine';
 import { StandingCard } from '../../visit/StandingCard';
 import { NotHere } from '../../shell/NotHere';
@@ -261,7 +262,7 @@ function RunsOutNext({ life: { vehicle }, sheet: { outlook }, onTrend }: PartPro
   );
 }
 
-function Visits({ life: { vehicle }, sheet: { signed, grades } }: PartProps) {
+function Visits({ life: { vehicle, visits }, sheet: { signed, grades } }: PartProps) {
   const router = useRouter();
   const palette = usePalette();
   return (
@@ -290,6 +291,11 @@ function Visits({ life: { vehicle }, sheet: { signed, grades } }: PartProps) {
           </Pressable>
         );
       })}
+      {visits
+        .filter(({ inspection }) => inspection.voidedAt !== null)
+        .map((visit) => (
+          <GivenUpNote key={visit.inspection.id} visit={visit} />
+        ))}
     </Card>
   );
 }

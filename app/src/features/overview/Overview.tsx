@@ -21,7 +21,9 @@ import { CoverageList } from '../../visit/CoverageList';
 import { useTogether } from '../../visit/useTogether';
 import { gradingOf } from '../../visit/visitContext';
 import { ForksCard } from './ForksCard';
+import { GiveUpCard } from '../../visit/GiveUpCard';
 import { PointLine } from '../../visit/PointLine';
+import { visit as aboutVisit } from '../../words/en/pages/visit';
 import { SystemsCard } from './SystemsCard';
 import { VerdictCard } from './VerdictCard';
 import { overview as say } from '../../words/en/pages/overview';
@@ -121,6 +123,12 @@ export function Overview() {
             </Card>
           ) : null}
           <Decks axles={vehicle.axles} points={verdict.points} />
+          {inspection.signedAt ? null : (
+            <>
+              <Press label={aboutVisit.correctArrival} onPress={() => router.push(`${walk}/arrival`)} />
+              <GiveUpCard visit={found.visit} onGivenUp={() => router.replace(`/vehicle/${id}`)} />
+            </>
+          )}
         </View>
         <View style={wide ? styles.pane : styles.stack}>
           <Heading level={2}>{common.everyPoint}</Heading>

@@ -17,6 +17,9 @@ import { PointLine } from '../../visit/PointLine';
 import { SystemsCard } from '../overview/SystemsCard';
 import { VerdictCard } from '../overview/VerdictCard';
 import { NotHere } from '../../shell/NotHere';
+import { GivenUpNote } from '../../visit/GivenUpNote';
+import { GiveUpCard } from '../../visit/GiveUpCard';
+import { AmendmentsCard } from './AmendmentsCard';
 import { EndsNote } from './EndsNote';
 import { RulesNote } from './RulesNote';
 import { StillOpenCard } from './StillOpenCard';
@@ -54,13 +57,18 @@ export function ReportPage() {
             onPress={() => router.push(`/vehicle/${id}/visit/${visitId}/sticker`)}
             style={{ flex: 1 }}
           />
+          {inspection.signedAt && !inspection.voidedAt ? (
+            <Press label={say.amend} onPress={() => router.push(`/vehicle/${id}/visit/${visitId}/amend`)} />
+          ) : null}
           <Press kind="main" label={common.print} onPress={() => window.print()} style={{ flex: 1 }} />
         </>
       }
     >
+      <GivenUpNote visit={found.visit} />
       <ReportHead found={found} report={report} />
       <VerdictCard verdict={report.verdict} when={day(inspection.startedAt)} />
       <SystemsCard systems={report.verdict.systems} />
+      <AmendmentsCard visit={found.visit} asSigned={report.asSigned} now={report.verdict} axles={axles} />
       <StillOpenCard open={stillOpen} axles={axles} />
       {report.verdict.counts.fail > 0 ? <Words strong>{words.caution.fail}</Words> : null}
       <WorstFirst points={worstFirst(report.verdict.points)} axles={axles} />
@@ -86,6 +94,9 @@ export function ReportPage() {
       ) : null}
       <EndsNote acts={found.visit.acts} over={inspection.signedOver} axles={axles} />
       <RulesNote rules={report.rules} />
+      {inspection.signedAt ? (
+        <GiveUpCard visit={found.visit} onGivenUp={() => router.replace(`/vehicle/${id}`)} />
+      ) : null}
     </Page>
   );
 }

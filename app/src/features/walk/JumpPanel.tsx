@@ -8,6 +8,7 @@ import { Heading, Words } from '../../kit/Words';
 import { pointWords } from '../../words/show';
 import { Decks } from '../decks/Decks';
 import { CoverageList } from '../../visit/CoverageList';
+import { visit as aboutVisit } from '../../words/en/pages/visit';
 import { walk as say } from '../../words/en/pages/walk';
 
 interface JumpPanelProps {
@@ -15,10 +16,12 @@ interface JumpPanelProps {
   readonly points: readonly GradedPoint[];
   readonly onPoint: (key: string) => void;
   readonly onClose: () => void;
+  /** To what was said on arrival, to correct it. */
+  readonly onArrival: () => void;
 }
 
 /** Any point of the visit by search, on the decks, or from the list. */
-export function JumpPanel({ vehicle, points, onPoint, onClose }: JumpPanelProps) {
+export function JumpPanel({ vehicle, points, onPoint, onClose, onArrival }: JumpPanelProps) {
   const [search, setSearch] = useState('');
   const axles = vehicle.axles.length;
   const wanted = search.trim().toLowerCase().split(/\s+/).filter(Boolean);
@@ -48,6 +51,7 @@ export function JumpPanel({ vehicle, points, onPoint, onClose }: JumpPanelProps)
         ) : found.length === 0 ? (
           <Words>{say.noPointOfThisVisit}</Words>
         ) : null}
+        {wanted.length === 0 ? <Press label={aboutVisit.correctArrival} onPress={onArrival} /> : null}
         <CoverageList points={found} axles={axles} onPoint={({ key }) => onPoint(key)} />
       </View>
     </ScrollView>

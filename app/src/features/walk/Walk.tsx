@@ -1,4 +1,4 @@
-import { openEnds } from '@weskopos/core';
+import { isOpen, openEnds } from '@weskopos/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { Suspense, useMemo } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
@@ -36,7 +36,7 @@ export function Walk() {
   const found = useVisit(id, visitId);
   const router = useRouter();
   if (!found) return <NotHere />;
-  if (found.visit.inspection.signedAt)
+  if (!isOpen(found.visit.inspection))
     return <Signed onReport={() => router.replace(`/vehicle/${id}/visit/${visitId}/report`)} />;
   return <WalkThrough key={`${visitId}${at ?? ''}`} found={found} at={at ?? null} />;
 }
@@ -109,6 +109,7 @@ function WalkThrough({ found, at }: WalkThroughProps) {
               points={points}
               onPoint={way.goToPoint}
               onClose={() => way.setJumping(false)}
+              onArrival={() => router.push(`/vehicle/${target.vehicleId}/visit/${target.visitId}/arrival`)}
             />
           </Suspense>
         ) : (

@@ -2,6 +2,13 @@
 export const arrival = {
   title: 'Arrival',
   begin: 'To the cold gate',
+  goOn: 'Go on with the visit',
+  halfDone: (when: string, by: string) =>
+    `A visit is half done since ${when}, begun by ${by}. Go on with it; or give it up on its overview, then begin another.`,
+  toOverview: 'To its overview',
+  correctTitle: 'Arrival, corrected',
+  correct: 'Keep it so',
+  correctHelp: 'What was found stays. Another inspection adds points to the walk, or leaves some out.',
   hourMeter: 'Hour meter',
   odometer: 'Odometer',
   firstVisit: 'First visit.',

@@ -1,4 +1,4 @@
-import { carriedContent, gradePoint, pointKey, type GradeOverride, type PointRef } from '@weskopos/core';
+import { carriedContent, gradePoint, pointKey, walkSteps, type GradeOverride, type PointRef } from '@weskopos/core';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Choice } from '../../../kit/Choice';
@@ -8,8 +8,8 @@ import { SPACE } from '../../../kit/tokens';
 import { Words } from '../../../kit/Words';
 import { useWorkshop } from '../../../sync/workshop';
 import { words } from '../../../words/en';
-import { day, pointShort } from '../../../words/show';
-import { putFinding, putFindings, type Target } from '../../../visit/findings';
+import { capital, day, placeWords, pointShort } from '../../../words/show';
+import { clearPoint, putFinding, putFindings, swapPlaces, type Target } from '../../../visit/findings';
 import { lookChange } from '../../../visit/readings';
 import type { Background } from '../../../visit/visitContext';
 import { panels as say } from '../../../words/en/pages/panels';
@@ -39,6 +39,7 @@ export function MorePanel({ pointRef, rest, background, target, onDone }: MorePa
           }}
         />
       ) : null}
+      <WrongPlace pointRef={pointRef} background={background} target={target} onDone={onDone} />
       <RestOfStop rest={rest} axles={grading.vehicle.axles.length} target={target} onDone={onDone} />
       <ByHand
         key={pointKey(pointRef.point, pointRef.place)}
@@ -46,6 +47,40 @@ export function MorePanel({ pointRef, rest, background, target, onDone }: MorePa
         background={background}
         target={target}
       />
+    </View>
+  );
+}
+
+/** What was said here was of another wheel, or is to be unsaid. */
+function WrongPlace({ pointRef, background, target, onDone }: Omit<MorePanelProps, 'rest'>) {
+  const [asked, setAsked] = useState(false);
+  const { vehicle, rules, inspection, standing } = background.grading;
+  const { point, place } = pointRef;
+  const finding = standing.get(pointKey(point, place));
+  if (!finding || finding.access === 'open') return null;
+  const steps = walkSteps({ vehicle, template: rules.template, house: rules.house, focus: inspection.focus });
+  const places = steps
+    .flatMap(({ points }) => points)
+    .filter((one) => one.point === point && one.place !== place)
+    .map((one) => one.place);
+  const done = (act: Promise<void>) => {
+    void act;
+    onDone();
+  };
+  return (
+    <View style={styles.group}>
+      {places.length === 0 || target.draft ? null : asked ? (
+        <Choice
+          label={say.wasOf}
+          options={places}
+          word={(one) => capital(placeWords(one, vehicle.axles.length))}
+          value={null}
+          onChoose={(one) => done(swapPlaces(target, pointRef, one))}
+        />
+      ) : (
+        <Press label={say.anotherWheel} onPress={() => setAsked(true)} />
+      )}
+      <Press label={say.clearPoint} onPress={() => done(clearPoint(target, pointRef))} />
     </View>
   );
 }

@@ -10,6 +10,15 @@ export const report = {
   onTheGround: 'on the ground',
   stillOpenFromEarlier: 'Still open from earlier visits',
   openSince: (point: string, grade: string, day: string) => `${point}: ${grade}, seen ${day}.`,
+  amend: 'Amend',
+  amended: 'Amended since it was signed',
+  signedAs: (was: string, now: string) =>
+    was === now
+      ? `Signed as ${was.toLowerCase()}, and still that.`
+      : `Signed as ${was.toLowerCase()}, now ${now.toLowerCase()}.`,
+  wasNow: (was: string, now: string) => `Signed: ${was || 'nothing'}. Now: ${now || 'nothing'}.`,
+  amendedBy: (by: string, when: string, why: string) => `${by}, ${when}: “${why}”`,
+  notYetSent: 'Not yet sent.',
   notSeen: 'Not seen',
   asItCame: 'As it came',
   theKeeperSays: (complaint: string) => `The keeper says: “${complaint}”`,

@@ -1,0 +1,1 @@
+export { AmendPage as default } from '../../../../../src/features/amend/AmendPage';

@@ -1,0 +1,1 @@
+export { CorrectArrival as default } from '../../../../../src/features/desk/lazyShapes';
