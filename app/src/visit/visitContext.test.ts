@@ -1,5 +1,6 @@
 /** @jest-environment node */
 import type { Life, Visit } from '@weskopos/contract';
+import type { LifeEntry, LifeEntryContent } from '@weskopos/core';
 import { CAR, findingOf, inspectionOf, readingOf, rulesWith } from '@weskopos/core/tests/builders';
 import { gradePoint, nextFinding, pointKey, type Place } from '@weskopos/core';
 import { blankVisit } from '../sync/blankVisit';
@@ -109,5 +110,63 @@ describe('a value under the finger', () => {
       asFound: 'fail',
       corrected: true,
     });
+  });
+});
+
+describe('parts lead', () => {
+  const life = (n: number, content: LifeEntryContent, at = '2026-03-20T08:00:00.000Z'): LifeEntry => ({
+    id: `e${n}`,
+    vehicleId: CAR.id,
+    at,
+    meter: 15_000,
+    ...content,
+  });
+  const after = (entries: LifeEntry[], visits: Visit[] = earlier) =>
+    historyOf(CAR, today.inspection, visits, rules, { entries });
+  const newPads = life(1, { kind: 'fit', what: 'pads', place: '1L', fresh: 12, note: '' });
+
+  test('a new pad’s ghost is what it was when fitted, what is expected follows it, and the old one is no last look', () => {
+    const told = after([newPads]);
+    expect(told.lastLook(ref)).toBeUndefined();
+    expect(told.ghost(ref, 'lining', 'whole')).toBe(12);
+    expect(told.fitted(ref)).toEqual({ at: newPads.at, meter: 15_000, fresh: 12 });
+    const expected = told.expected(ref, 'lining', 'whole') ?? 0;
+    expect(expected).toBeGreaterThan(10.5);
+    expect(expected).toBeLessThan(12);
+    expect(after([newPads, life(2, { kind: 'undo', refers: 'e1' })]).ghost(ref, 'lining', 'whole')).toBe(9);
+    // Nobody measured it: nothing is shown rather than the old one.
+    const unmeasured = after([life(3, { kind: 'fit', what: 'pads', place: '1L', fresh: null, note: '' })]);
+    expect(unmeasured.ghost(ref, 'lining', 'whole')).toBeNull();
+  });
+
+  test('a tyre brings its last look and what is expected of it along', () => {
+    const tread = (place: Place, mm: number) => ({
+      ...findingOf('tyre.tread', place, { readings: [readingOf('tread', mm, 'centre')] }, earlier[0]?.inspection.id),
+      by: 'Isla',
+    });
+    const read = { ...earlier[0], findings: [tread('1L', 4), tread('2L', 7)] } as Visit;
+    const moves = [
+      { from: '1L', to: '2L' },
+      { from: '2L', to: '1L' },
+    ] as const;
+    const told = after([life(4, { kind: 'rotate', moves })], [read]);
+    const front = { point: 'tyre.tread', place: '1L' } as const;
+    expect(told.ghost(front, 'tread', 'centre')).toBe(7);
+    expect(told.lastLook(front)?.finding.place).toBe('2L');
+    expect(told.expected(front, 'tread', 'centre')).toBeGreaterThan(5);
+    expect(told.expected({ ...front, place: '2L' }, 'tread', 'centre')).toBeLessThan(4);
+    expect(told.fitted(front)).toBeUndefined();
+  });
+
+  test('a bound’s ghost is no number', () => {
+    const visit = visitOf(1, 10_000, 10);
+    const [finding] = visit.findings;
+    const bound = {
+      ...visit,
+      findings: finding ? [{ ...finding, readings: [{ ...readingOf('lining', 3), bound: 'over' as const }] }] : [],
+    };
+    const told = historyOf(CAR, today.inspection, [bound], rules);
+    expect(told.ghost(ref, 'lining', 'whole')).toBeNull();
+    expect(told.lastLook(ref)).toBeDefined();
   });
 });

@@ -8,11 +8,13 @@ import {
   mainSlot,
   cataloguePoint,
   nextFinding,
+  partOfPoint,
   pointKey,
   readingAt,
   readingValue,
   seriesKey,
   seriesOf,
+  threadParts,
   travelledByVisit,
   wearLine,
   type Beside,
@@ -35,10 +37,23 @@ export interface Look {
   readonly visit: Visit;
 }
 
+/** How a part was fitted. */
+export interface Fitted {
+  readonly at: string;
+  readonly meter: number | null;
+  /** Value when fitted, stored unit; null when it was not measured. */
+  readonly fresh: number | null;
+}
+
+/** After any moment that is told: what sits there now. */
+const EVER_AFTER = '9999';
+
 /** What the signed visits before this one tell: made once a visit, not once a touch. */
 export interface History {
-  /** The last signed visit's look at a point. */
+  /** The last look of a signed visit at a point; of a part that sits there now, wherever it sat then. */
   readonly lastLook: (ref: PointRef) => Look | undefined;
+  /** How the part that sits there now was fitted; undefined for one that came with the vehicle, and where no part is followed. */
+  readonly fitted: (ref: PointRef) => Fitted | undefined;
   readonly expected: (ref: PointRef, measure: MeasureCode, spot: Spot) => number | null;
   readonly ghost: (ref: PointRef, measure: MeasureCode, spot: Spot) => number | null;
   /** The earlier look that may stand in for today's. */
@@ -63,14 +78,31 @@ export function historyOf(
   const visits = [...earlier.map((visit) => visit.inspection), inspection];
   const today = travelledByVisit(visits.map((one) => ({ ...one, at: one.startedAt }))).get(inspection.id) ?? 0;
   const series = new Map(seriesOf(earlier, entries, { vehicle, house: rules.house }).map((one) => [one.key, one]));
-  const lastLook = (ref: PointRef) => {
-    const key = pointKey(ref.point, ref.place);
-    const look = looks.findLast(({ standing }) => {
-      const finding = standing.get(key);
-      return finding !== undefined && finding.access !== 'open' && finding.access !== 'not-reached';
-    });
-    const finding = look?.standing.get(key);
-    return look && finding ? { finding, visit: look.visit } : undefined;
+  const book = threadParts(entries);
+  const partHere = ({ point, place }: PointRef) => {
+    const what = partOfPoint(point);
+    return what ? book.partAt(what, place, EVER_AFTER) : null;
+  };
+  const told = ({ access }: Finding) => access !== 'open' && access !== 'not-reached';
+  const lastLook = (ref: PointRef): Look | undefined => {
+    const part = partHere(ref);
+    for (const { visit, standing } of [...looks].reverse()) {
+      // A part brings its looks along from wherever it sat; a new one has none.
+      const finding = part
+        ? [...standing.values()].find(
+            (one) =>
+              one.point === ref.point &&
+              told(one) &&
+              book.partAt(part.what, one.place, visit.inspection.startedAt).id === part.id,
+          )
+        : standing.get(pointKey(ref.point, ref.place));
+      if (finding && told(finding)) return { finding, visit };
+    }
+    return undefined;
+  };
+  const fitted = (ref: PointRef): Fitted | undefined => {
+    const part = partHere(ref);
+    return part?.fittedAt ? { at: part.fittedAt, meter: part.fittedMeter, fresh: part.fresh } : undefined;
   };
   return {
     lastLook,
@@ -80,9 +112,13 @@ export function historyOf(
       const line = one && wearLine(one, { vehicle, fleet });
       return line ? Math.max(0, expectedAt(line, today).y) : null;
     },
+    fitted,
     ghost: (ref, measure, spot) => {
-      const reading = readingAt(lastLook(ref)?.finding, measure, spot);
-      return reading ? readingValue(reading) : null;
+      const look = lastLook(ref);
+      const reading = readingAt(look?.finding, measure, spot);
+      // A bound says on which side the truth lies: no figure to draw.
+      if (look) return reading?.bound === 'exact' ? readingValue(reading) : null;
+      return mainSlot(cataloguePoint(ref.point))?.measure === measure ? (fitted(ref)?.fresh ?? null) : null;
     },
     carriable: (ref) => {
       const look = lastLook(ref);

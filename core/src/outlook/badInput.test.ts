@@ -95,18 +95,16 @@ describe('what goes wrong in a record breaks no forecast', () => {
     expect(leftOf(told(steady, [rotate, undo]))).toBeCloseTo(leftOf(told(steady)) ?? NaN, 6);
   });
 
-  test('a part fitted after it was read, or long before the vehicle, is taken as nobody told', () => {
-    const plain = leftOf(told(steady));
-    for (const [day, meter] of [
-      [400, 90_000],
-      [-9000, 0],
-    ] as const) {
-      const outlook = told(steady, [
-        entry('odd', day, { kind: 'fit', what: 'tyre', place: '1L', fresh: 8, note: '' }, meter),
-      ]);
-      expectSound(outlook);
-      if (day > 0) expect(leftOf(outlook)).toBeCloseTo(plain ?? NaN, 6);
-    }
+  test('a part fitted since the last look leads at once, before it was read; one fitted before the vehicle was made breaks nothing', () => {
+    const fit = (day: number, meter: number) =>
+      told(steady, [entry('odd', day, { kind: 'fit', what: 'tyre', place: '1L', fresh: 8, note: '' }, meter)]);
+    const fresh = fit(400, 90_000);
+    expectSound(fresh);
+    const tread = fresh.parts.find(({ series }) => series.point === 'tyre.tread' && series.place === '1L');
+    expect(tread?.series).toMatchObject({ ofPart: [], fitted: { fresh: 8 } });
+    expect(tread?.forecast).toMatchObject({ from: 'fleet', line: { value: 8 } });
+    expect(leftOf(fresh)).toBeGreaterThan(2 * (leftOf(told(steady)) ?? NaN));
+    expectSound(fit(-9000, 0));
   });
 
   test('a reading that slipped a decimal does not tilt the line, and is told for odd', () => {

@@ -5,7 +5,7 @@ import type { Rules } from '../rules/rulebook';
 import type { FleetKnowledge } from '../trends/fleetKnowledge';
 import { chanceWithin } from '../trends/forecast';
 import { METER_STEP, partHistory } from '../trends/partHistory';
-import { lastLook, seriesFrom, type Series, type VisitMoment } from '../trends/series';
+import { lastKnown, seriesFrom, type Series, type VisitMoment } from '../trends/series';
 import { leakLooks, rawReadings, standingLooks, type RawReading, type TrendEntry } from '../trends/standingLooks';
 import { usageFrom } from '../trends/usageOf';
 import type { Vehicle, Place } from '../vehicle/vehicle';
@@ -79,7 +79,7 @@ export function vehicleOutlook({ vehicle, moments, looks, entries, rules, fleet 
   const parts = forecastSeries(vehicle, worstSpots(vehicle, series, rules), rules, { fleet, use });
   return {
     parts: parts.map((part) => {
-      const last = lastLook(part.series);
+      const last = lastKnown(part.series);
       const days = nextVisit && last ? daysBetween(last.at, nextVisit) : null;
       const told = use !== null && days !== null && part.forecast.status === 'running-out';
       return {
@@ -103,7 +103,7 @@ export function vehicleOutlook({ vehicle, moments, looks, entries, rules, fleet 
 export function worstSpots(vehicle: Vehicle, series: readonly Series[], rules: Rules): Series[] {
   const worst = new Map<string, { series: Series; left: number }>();
   for (const one of series) {
-    const last = one.readings.at(-1);
+    const last = lastKnown(one);
     const limit = runsOut(one) ? (wearEnd(vehicle, one, rules)?.value ?? null) : null;
     if (!last || limit === null) continue;
     const key = `${one.point}@${one.place}`;

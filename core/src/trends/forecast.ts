@@ -5,7 +5,7 @@ import { chanceByDay, dayOfChance, type UsageForecast } from '../wear/usageModel
 import { believe, chanceAt, crossingAt, crossingCurve, stateOf, type WearBelief } from '../wear/wearBelief';
 import { BUILT_IN_FLEET, calibrationOf, type FleetKnowledge } from './fleetKnowledge';
 import { METER_STEP, partHistory } from './partHistory';
-import { lastLook, type Series } from './series';
+import { lastKnown, type Series } from './series';
 
 /** A quantity as the middle and the ends of its 80 % interval; an end that no plan reaches is null. */
 export interface Range {
@@ -89,7 +89,7 @@ export function beliefOf(
 export function forecastOf(series: Series, limit: number, given: ForecastGiven): Forecast {
   const fleet = given.fleet ?? BUILT_IN_FLEET;
   const step = METER_STEP[given.vehicle.meterUnit];
-  const last = lastLook(series);
+  const last = lastKnown(series);
   if (!last) return { status: 'needs-readings', have: 0, want: LEAST_READINGS };
   const { part, belief } = beliefOf(series, given);
   const curve = crossingCurve(belief, limit);
@@ -129,9 +129,9 @@ function lineOf(belief: WearBelief, travelled: number, step: number): ValueLine 
   };
 }
 
-/** The line alone, without when it meets anything; undefined before the part has been read. */
+/** The line alone, without when it meets anything; undefined before anything is known of the part. */
 export function wearLine(series: Series, given: Pick<ForecastGiven, 'vehicle' | 'fleet'>): ValueLine | undefined {
-  const last = lastLook(series);
+  const last = lastKnown(series);
   if (!last) return undefined;
   const { belief } = beliefOf(series, given);
   return lineOf(belief, last.travelled, METER_STEP[given.vehicle.meterUnit]);

@@ -6,7 +6,7 @@ import type { Spot } from '../catalogue/points/point';
 import type { Bound } from '../inspection/finding';
 import type { Inspection } from '../inspection/inspection';
 import { entriesOf, standingEntries, type LifeEntry } from '../parts/lifeEntry';
-import { partOfPoint, threadParts } from '../parts/threadParts';
+import { partOfPoint, threadParts, type PartBook } from '../parts/threadParts';
 import { groupBy } from '../sums/groupBy';
 import { rawReadings, standingLooks, type LooksGiven, type RawReading } from './standingLooks';
 import { travelledByVisit } from './travelled';
@@ -126,10 +126,11 @@ export function seriesFrom(
   const all = [...drafts.values()];
   const alike = groupBy(all, ({ point, spot, measure }) => `${point} ${spot} ${measure}`);
   return all.map((series) => {
-    const part = series.readings.at(-1)?.part ?? '';
-    const ofPart = (alike.get(`${series.point} ${series.spot} ${series.measure}`) ?? [])
-      .flatMap(({ readings }) => readings.filter((reading) => reading.part === part))
+    const kin = (alike.get(`${series.point} ${series.spot} ${series.measure}`) ?? [])
+      .flatMap(({ readings }) => readings)
       .sort((a, b) => a.travelled - b.travelled);
+    const part = partNow(series, kin, book);
+    const ofPart = kin.filter((reading) => reading.part === part);
     const known = book.parts.find(({ id }) => part === `${id} ${series.point} ${series.spot} 0`);
     const fitted =
       known?.fittedAt && known.fresh !== null
@@ -144,6 +145,34 @@ export function seriesFrom(
     const bounds = boundsOf.get(part);
     return { ...series, ofPart, ...(bounds ? { bounds } : {}), fitted: sound };
   });
+}
+
+/**
+ * The part that sits at a series' place now. A part leads its series: one that was fitted or moved here counts from then on,
+ * whether or not it has been read here, or at all.
+ */
+function partNow(
+  { point, place, spot, readings }: Pick<Series, 'point' | 'place' | 'spot' | 'readings'>,
+  kin: readonly SeriesReading[],
+  book: PartBook,
+): string {
+  const read = readings.at(-1)?.part ?? '';
+  const what = partOfPoint(point);
+  if (!what) return read;
+  const sits = `${book.partAt(what, place, EVER_AFTER).id} ${point} ${spot} `;
+  if (read.startsWith(sits)) return read;
+  return kin.findLast(({ part }) => part.startsWith(sits))?.part ?? `${sits}0`;
+}
+
+/** After any moment that is told. */
+const EVER_AFTER = '9999';
+
+/** What the part that sits here now was last known to be: by a look at it, else as it was when it was fitted. */
+export function lastKnown(series: Series): Pick<SeriesReading, 'at' | 'travelled' | 'value'> | undefined {
+  const look = lastLook(series);
+  if (look) return look;
+  const { fitted } = series;
+  return fitted ? { at: fitted.at, travelled: fitted.travelled, value: fitted.fresh } : undefined;
 }
 
 /** The last look at the part that sits here now, an inequality too: forecasts count from there. */

@@ -1,5 +1,6 @@
 import {
   cataloguePoint,
+  mainSlot,
   readingAt,
   readingValue,
   type Finding,
@@ -13,7 +14,7 @@ import { CORNER, SPACE } from '../../kit/tokens';
 import { usePalette } from '../../kit/theme';
 import { Words } from '../../kit/Words';
 import { words } from '../../words/en';
-import { amount, day, figure, meterWords } from '../../words/show';
+import { amount, day, figure, meterWords, placeWords } from '../../words/show';
 import type { History } from '../../visit/visitContext';
 import { walk as say } from '../../words/en/pages/walk';
 
@@ -22,10 +23,12 @@ export const GhostNote = memo(function GhostNote({
   refs,
   history,
   unit,
+  axles,
 }: {
   readonly refs: readonly PointRef[];
   readonly history: History;
   readonly unit: MeterUnit;
+  readonly axles: number;
 }) {
   const palette = usePalette();
   const lines = refs.flatMap((ref) => {
@@ -33,7 +36,17 @@ export const GhostNote = memo(function GhostNote({
     return look ? [{ ref, look, said: saidOf(ref, look.finding, refs.length > 1) }] : [];
   });
   const [first] = lines;
-  if (!first) return null;
+  if (!first) {
+    const news = refs.flatMap((ref) => newWords(ref, history, unit) ?? []);
+    return news.length > 0 ? (
+      <View style={[styles.note, { borderColor: palette.rule }]}>
+        <Words size="m" soft>
+          {news.join(' · ')}
+        </Words>
+      </View>
+    ) : null;
+  }
+  const moved = first.look.finding.place !== first.ref.place;
   const { inspection } = first.look.visit;
   return (
     <View style={[styles.note, { borderColor: palette.rule }]}>
@@ -42,10 +55,24 @@ export const GhostNote = memo(function GhostNote({
         <Words size="m" strong>
           {lines.map(({ said }) => said).join(' · ')}
         </Words>
+        {moved ? say.whenItSat(placeWords(first.look.finding.place, axles)) : ''}
       </Words>
     </View>
   );
 });
+
+/** A part that is new here and was never read: when it was fitted and what it was. */
+function newWords(ref: PointRef, history: History, unit: MeterUnit): string | null {
+  const fitted = history.fitted(ref);
+  if (!fitted) return null;
+  const measure = mainSlot(cataloguePoint(ref.point))?.measure;
+  const fresh = fitted.fresh !== null && measure ? amount(measure, fitted.fresh) : '';
+  return say.newSince(
+    words.point[ref.point],
+    day(fitted.at),
+    [fitted.meter === null ? '' : meterWords(fitted.meter, unit), fresh].filter(Boolean).join(', '),
+  );
+}
 
 /** A last look in a few words: its figures, leaks, words, or that it was sound. */
 function saidOf(ref: PointRef, finding: Finding, named: boolean): string {

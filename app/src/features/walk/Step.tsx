@@ -83,7 +83,12 @@ export const Step = memo(function Step({ step, position, vehicle, background, ta
           ...cautions.map((caution) => words.atPoint[caution]),
         ].join(' ')}
       </Words>
-      <GhostNote refs={step.points} history={background.history} unit={vehicle.meterUnit} />
+      <GhostNote
+        refs={step.points}
+        history={background.history}
+        unit={vehicle.meterUnit}
+        axles={vehicle.axles.length}
+      />
       {canPutRight(first) && hasFound ? (
         <Choice
           label={say.asFoundOrAsLeft}

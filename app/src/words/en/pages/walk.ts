@@ -9,6 +9,8 @@ export const walk = {
   itIsRightKeepIt: 'It is right, keep it',
   misreadSetTheTapeAgain: 'Misread? Set the tape again.',
   lastLookAt: (day: string, meterWords: string) => `Last look ${day}, at ${meterWords}: `,
+  whenItSat: (place: string) => `, when it sat ${place}`,
+  newSince: (point: string, day: string, more: string) => `${point}: new on ${day}${more ? `, ${more}` : ''}`,
   lastCount: (part: string, good: number, part2: number) => `${part}${good} of ${part2}`,
   jumpTo: 'Jump to',
   close: 'Close',
