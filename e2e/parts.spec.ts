@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { beginVisit, jump, signIn } from './walk';
+import { beginVisit, expectAccessible, jump, signIn } from './walk';
 import { Workshop } from './workshop';
 
 let workshop: Workshop;
@@ -15,29 +15,59 @@ test('new pads and a rotation, written down without a network: forecast, ghost a
   await signIn(page, 'Isla', '246810');
   await page.getByRole('link', { name: 'FH 11, life sheet' }).click();
   await expect(page.getByText('Saved and sent.')).toBeVisible();
-  const treads = page.getByRole('link', { name: /^Tread (NSF|NSR) / });
-  await expect(treads.first()).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Write down fuel/ })).toBeVisible();
+  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+  const pads = page.getByRole('link', { name: /^Inner pad NSF|^Outer pad NSF/ });
   await page.context().setOffline(true);
 
   await page.getByRole('button', { name: /^Write down fuel/ }).click();
-  await page.getByRole('radio', { name: 'New part fitted' }).click();
-  await page.getByRole('radio', { name: 'Brake pads' }).click();
+  await page.getByRole('radio', { name: 'New part' }).click();
+  await page.getByRole('radio', { name: 'Pads', exact: true }).click();
   await page.getByRole('radio', { name: 'Nearside front' }).click();
-  await page.getByLabel(/^Odometer/).fill('40000');
-  await page.getByLabel(/new/i).last().fill('12');
+  await page.getByLabel('Odometer, km').fill('40000');
+  await page.getByLabel('Measured when new, mm').fill('12');
   await page.getByRole('button', { name: 'Keep', exact: true }).click();
-  await page.getByRole('button', { name: 'Rotated' }).click();
+  await expect(page.getByText(/New: pads nearside front/)).toBeVisible();
+  await expect(pads).toHaveCount(0);
+  await page.getByRole('button', { name: 'Rotate tyres' }).click();
   await page.getByRole('radio', { name: 'Front to rear' }).click();
-  await page
-    .getByRole('button', { name: /Rotated|Keep|Write it down/ })
-    .last()
-    .click();
-  await expect(page.getByText(/on this device|Saved here|waiting/i).first()).toBeVisible();
+  await page.getByRole('button', { name: 'Rotated', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'Rotated', exact: true })).toHaveCount(0);
 
-  await page.getByRole('button', { name: 'Back' }).click();
+  await page.getByRole('button', { name: 'Back', exact: true }).click();
   await beginVisit(page, 'FH 11', { meter: '41100', state: 'Stood cold', template: 'Full', ambient: '9' });
   await jump(page, 'inner pad nearside front');
   await expect(page.getByText(/new on .*, 40.000 km, 12\.0 mm/)).toBeVisible();
+  await expect(page.getByText(/Last look/)).toHaveText(/: disc sound$/);
   await jump(page, 'tread nearside front');
   await expect(page.getByText(/when it sat nearside rear/)).toBeVisible();
+});
+
+test('the past of a vehicle is asked once: what is known, by which paper, and what nobody knows; due dates and ages follow', async ({
+  page,
+}) => {
+  await page.goto(workshop.url);
+  await signIn(page, 'Isla', '246810');
+  await page.getByRole('link', { name: 'FH 03, life sheet' }).click();
+  await page.getByRole('button', { name: /^What is known of its past \(\d+ open\)/ }).click();
+  await page.getByLabel('Told by').fill('service book');
+  await page.getByRole('button', { name: 'Keep: Timing belt' }).click();
+  await expect(page.getByText(/^Day it was done: e\.g\./)).toBeVisible();
+  await page.getByLabel('Timing belt: last done').fill('03/2024');
+  await page.getByLabel('Timing belt: at, km').fill('21 000');
+  await page.getByRole('button', { name: 'Keep: Timing belt' }).click();
+  await expect(page.getByText(/^Last done 1 Mar 2024, 21.000 km\.$/)).toBeVisible();
+  await page.getByRole('button', { name: 'Not known: Coolant' }).click();
+  await expect(page.getByText(/^Not known, asked on .* \(service book\)\.$/)).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Back', exact: true }).click();
+  await expect(page.getByText(/^Coolant: Not known, asked on/)).toBeVisible();
+  await page.getByRole('button', { name: 'Back', exact: true }).click();
+
+  // At the point the age is not typed again.
+  await beginVisit(page, 'FH 03', { meter: '59100', state: 'Stood cold', template: 'Full', ambient: '9' });
+  await jump(page, 'timing belt age');
+  await expect(page.getByText(/^On record: done 1 Mar 2024, 21.000 km\.$/)).toBeVisible();
+  await page.getByRole('button', { name: /^As on record: \d+ months, 38.000 km$/ }).click();
+  await expect(page.getByText(/Pass|Advisory|Recorded|Fail/).first()).toBeVisible();
 });

@@ -14,7 +14,7 @@ export const OPERATION_VERSIONS = {
   'inspection.correct': 1,
   'amendment.put': 1,
   'act.put': 1,
-  'entry.put': 3,
+  'entry.put': 4,
   'rulebook.put': 4,
 } as const;
 

@@ -257,20 +257,23 @@ export { expectedAt, forecastOf, wearLine, type Forecast, type Outlook, type Ran
 export { BUILT_IN_FLEET, type FleetKnowledge } from './trends/fleetKnowledge';
 export {
   LOGGED_FLUIDS,
+  NO_DETAILS,
   PART_KINDS,
   entriesOf,
   rotationProblem,
   standingEntries,
+  toldBy,
   type LifeEntry,
   type LifeEntryContent,
   type LifeEntryKind,
+  type JobDetails,
   type LifeEntryOf,
   type LoggedFluid,
   type PartKind,
 } from './parts/lifeEntry';
 export { partOfPoint, threadParts, type Part, type PartBook } from './parts/threadParts';
 export type { VisitRecord } from './inspection/visitRecord';
-export { seriesKey, seriesOf, type Series, type SeriesReading } from './trends/series';
+export { lastKnown, seriesKey, seriesOf, type Series, type SeriesReading } from './trends/series';
 export { travelledByVisit } from './trends/travelled';
 export { composeReport, signedSheet, type Report } from './report/composeReport';
 export {
@@ -295,6 +298,7 @@ export {
 export type { Looked, StandingPoint, StillOpen, VehicleStanding } from './report/vehicleStanding';
 export { boltsAgainOf, type BoltsAgain } from './jobs/boltsAgain';
 export { jobsOf, lastDone, type JobDone, type WorkedVisit } from './jobs/jobsOf';
+export { jobAge, type JobAge } from './jobs/jobAge';
 export { quantityKey, quantityOf } from './catalogue/quantities';
 export { forecastSeries, runOutOf, wearEnd, type Beside, type RunOut } from './trends/runOut';
 export { boilingFromWater } from './calculators/brakeFluidBoiling';

@@ -50,9 +50,9 @@ export async function openContext(config: Config, clock: () => Date): Promise<Co
     let fleet: FleetBook | undefined;
     const asks: Asks = {
       knowledge: () => fleet?.knowledge ?? BUILT_IN_FLEET,
-      forecastsAt: async (tx, vehicleId, inspectionId) => {
+      forecastsAt: async (tx, vehicleId, inspectionId, signedAt) => {
         try {
-          return (await fleet?.forecastsAt(tx, vehicleId, inspectionId)) ?? [];
+          return (await fleet?.forecastsAt(tx, vehicleId, inspectionId, signedAt)) ?? [];
         } catch (error) {
           if (error instanceof DatabaseError || error instanceof DatabaseUnavailable) throw error;
           // A visit is signed whatever its forecasts do; none of them go on record then.

@@ -5,6 +5,8 @@ import {
   carriedFrom,
   currentFindings,
   expectedAt,
+  jobAge,
+  jobsOf,
   mainSlot,
   cataloguePoint,
   nextFinding,
@@ -21,6 +23,7 @@ import {
   type Finding,
   type GradingContext,
   type Inspection,
+  type JobAge,
   type LookAhead,
   type MeasureCode,
   type Phase,
@@ -56,6 +59,8 @@ export interface History {
   readonly fitted: (ref: PointRef) => Fitted | undefined;
   readonly expected: (ref: PointRef, measure: MeasureCode, spot: Spot) => number | null;
   readonly ghost: (ref: PointRef, measure: MeasureCode, spot: Spot) => number | null;
+  /** How old what a point looks at is by the job on record; null where none is told, or the point asks for no age. */
+  readonly jobAge: (ref: PointRef) => JobAge | null;
   /** The earlier look that may stand in for today's. */
   readonly carriable: (ref: PointRef) => Look | undefined;
 }
@@ -79,6 +84,7 @@ export function historyOf(
   const today = travelledByVisit(visits.map((one) => ({ ...one, at: one.startedAt }))).get(inspection.id) ?? 0;
   const series = new Map(seriesOf(earlier, entries, { vehicle, house: rules.house }).map((one) => [one.key, one]));
   const book = threadParts(entries);
+  const jobs = jobsOf(earlier, entries);
   const partHere = ({ point, place }: PointRef) => {
     const what = partOfPoint(point);
     return what ? book.partAt(what, place, EVER_AFTER) : null;
@@ -113,6 +119,7 @@ export function historyOf(
       return line ? Math.max(0, expectedAt(line, today).y) : null;
     },
     fitted,
+    jobAge: ({ point }) => jobAge(point, jobs, { at: inspection.startedAt, meter: inspection.meter }),
     ghost: (ref, measure, spot) => {
       const look = lastLook(ref);
       const reading = readingAt(look?.finding, measure, spot);

@@ -1,5 +1,6 @@
 import type { MeterUnit } from '@weskopos/core';
-import type { NextDue } from '@weskopos/core/desk';
+import type { JobPast, NextDue } from '@weskopos/core/desk';
+import { history } from './en/pages/history';
 import { day, jobWords, meterWords } from './show';
 
 /** When a job falls due next, or that nobody wrote down when it was done last. */
@@ -8,4 +9,18 @@ export function dueWords({ job, doneAt, meter, by }: NextDue, unit: MeterUnit): 
   if (doneAt === null) return `${name}: last time not on record`;
   const limits = [meter === null ? '' : meterWords(meter, unit), by === null ? '' : day(by)].filter(Boolean);
   return `Next ${name}: ${limits.join(' or ')}`;
+}
+
+/** What is known of a job's past. */
+export function pastWords(past: JobPast, unit: MeterUnit): string {
+  switch (past.state) {
+    case 'done': {
+      const { at, meter } = past.done;
+      return history.done(day(at), meter === null ? '' : `, ${meterWords(meter, unit)}`);
+    }
+    case 'not-known':
+      return history.unknownSince(day(past.at), past.paper);
+    case 'unsaid':
+      return '';
+  }
 }

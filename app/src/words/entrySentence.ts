@@ -16,7 +16,16 @@ export function entrySentence(
     case 'meter':
       return 'Meter read';
     case 'job':
-      return `Done: ${jobWords(entry.job)}`;
+      return [
+        `Done: ${jobWords(entry.job)}${entry.place ? `, ${placeWords(entry.place, n)}` : ''}`,
+        entry.litres === null ? '' : amount('volume', entry.litres),
+        entry.numbers,
+        entry.paper ? `by ${entry.paper}` : '',
+      ]
+        .filter(Boolean)
+        .join(', ');
+    case 'not-known':
+      return `Not known when done: ${jobWords(entry.job)}${entry.paper ? `, asked: ${entry.paper}` : ''}`;
     case 'fit':
       return `New: ${words.partKind[entry.what].toLowerCase()}${entry.place ? ` ${placeWords(entry.place, n)}` : ''}${entry.note ? `, ${entry.note}` : ''}`;
     case 'rotate':

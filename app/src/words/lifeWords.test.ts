@@ -1,3 +1,4 @@
+import { NO_DETAILS } from '@weskopos/core';
 import type { BoardPart, VehicleBoard } from '@weskopos/contract';
 import type { ChangeNote, LifeEntry, LifeEntryContent } from '@weskopos/core';
 import { dueMs, whenOf, type FleetPart } from '../features/charts/fleetPart';
@@ -65,8 +66,8 @@ describe('an entry as a line of the log', () => {
     [{ kind: 'fuel', litres: 10, full: false, price: null }, 'Fuel 10.00 L, partial'],
     [{ kind: 'top-up', fluid: 'engine-oil', litres: 0.5 }, 'Engine oil topped up, 0.50 L'],
     [{ kind: 'meter' }, 'Meter read'],
-    [{ kind: 'job', job: { code: 'brake-fluid', name: '' } }, 'Done: Brake fluid'],
-    [{ kind: 'job', job: { code: 'own', name: 'Sand out' } }, 'Done: Sand out'],
+    [{ kind: 'job', job: { code: 'brake-fluid', name: '' }, ...NO_DETAILS }, 'Done: Brake fluid'],
+    [{ kind: 'job', job: { code: 'own', name: 'Sand out' }, ...NO_DETAILS }, 'Done: Sand out'],
     [{ kind: 'fit', what: 'tyre', place: '1L', fresh: 8, note: 'winter' }, 'New: tyre nearside front, winter'],
     [{ kind: 'fit', what: 'battery', place: '', fresh: null, note: '' }, 'New: battery'],
     [

@@ -1,3 +1,4 @@
+import { NO_DETAILS } from '@weskopos/core';
 import { lifeEntrySchema, operationSchema, storedLifeEntrySchema } from '../index';
 
 const ID = '00000000-0000-4000-8000-00000000000a';
@@ -34,7 +35,7 @@ describe('an entry of a life', () => {
     ['a top-up', { ...common, kind: 'top-up', fluid: 'engine-oil', litres: 0.5 }],
     ['a top-up of urea solution', { ...common, kind: 'top-up', fluid: 'urea', litres: 5 }],
     ['the meter', { ...common, kind: 'meter' }],
-    ['a job', { ...common, kind: 'job', job: { code: 'engine-oil', name: 'Engine oil and filter' } }],
+    ['a job', { ...common, kind: 'job', job: { code: 'engine-oil', name: 'Engine oil and filter' }, ...NO_DETAILS }],
     ['a coming trip', { ...common, kind: 'plan', distance: 3000, until: '2099-01-01T08:00:00.000Z' }],
     ['an undo', { ...common, kind: 'undo', refers: ID }],
   ])('%s is taken as it is', (_, entry) => {
@@ -84,8 +85,12 @@ describe('an entry of a life', () => {
       'until',
     ],
     ['a trip round the sun', { ...common, kind: 'plan', distance: 9e8, until: '2099-01-01T08:00:00.000Z' }, 'distance'],
-    ['a job of one’s own without a name', { ...common, kind: 'job', job: { code: 'own', name: '  ' } }, 'job.name'],
-    ['a job nobody knows', { ...common, kind: 'job', job: { code: 'polishing', name: '' } }, 'job.code'],
+    [
+      'a job of one’s own without a name',
+      { ...common, kind: 'job', job: { code: 'own', name: '  ' }, ...NO_DETAILS },
+      'job.name',
+    ],
+    ['a job nobody knows', { ...common, kind: 'job', job: { code: 'polishing', name: '' }, ...NO_DETAILS }, 'job.code'],
     ['an undo of nothing', { ...common, kind: 'undo', refers: 'the last' }, 'refers'],
     ['a time that is none', { ...fit, at: 'yesterday' }, 'at'],
     ['a field nobody asked for', { ...fit, colour: 'black' }, ''],

@@ -1,4 +1,12 @@
-import { LOGGED_FLUIDS, PART_KINDS, POINT_CODES, SPOTS, rotationProblem, type LifeEntry } from '@weskopos/core';
+import {
+  LOGGED_FLUIDS,
+  NO_DETAILS,
+  PART_KINDS,
+  POINT_CODES,
+  SPOTS,
+  rotationProblem,
+  type LifeEntry,
+} from '@weskopos/core';
 import { z } from 'zod';
 import { idSchema, instantSchema, jobSchema, placeSchema, textSchema, wheelSchema } from './shapes';
 import { jobNamed } from './jobNames';
@@ -47,7 +55,16 @@ const kinds = [
   }),
   z.strictObject({ ...common, kind: z.literal('top-up'), fluid: z.enum(LOGGED_FLUIDS), litres: litresSchema }),
   z.strictObject({ ...common, kind: z.literal('meter') }),
-  z.strictObject({ ...common, kind: z.literal('job'), job: jobSchema }),
+  z.strictObject({
+    ...common,
+    kind: z.literal('job'),
+    job: jobSchema,
+    place: placeSchema,
+    litres: litresSchema.nullable(),
+    numbers: textSchema(120),
+    paper: textSchema(80),
+  }),
+  z.strictObject({ ...common, kind: z.literal('not-known'), job: jobSchema, paper: textSchema(80) }),
   z
     .strictObject({
       ...common,
@@ -75,14 +92,17 @@ const UREA_ONCE = /^ad[a-z]{4}$/;
 export const lifeEntryRecord = recordKind<LifeEntry>({
   name: 'life entry',
   schema: lifeEntrySchema,
-  versionOf: ({ job, fluid }) => {
+  versionOf: ({ kind, job, fluid, place }) => {
     if (typeof job === 'string') return 1;
-    return typeof fluid === 'string' && UREA_ONCE.test(fluid) ? 2 : 3;
+    if (typeof fluid === 'string' && UREA_ONCE.test(fluid)) return 2;
+    return kind === 'job' && place === undefined ? 3 : 4;
   },
   upgrades: [
     // A job had a name only.
     (raw) => (typeof raw.job === 'string' ? { ...raw, job: jobNamed(raw.job) } : raw),
     (raw) => (typeof raw.fluid === 'string' && UREA_ONCE.test(raw.fluid) ? { ...raw, fluid: 'urea' } : raw),
+    // A job was told by its name and day alone.
+    (raw) => (raw.kind === 'job' ? { ...NO_DETAILS, ...raw } : raw),
   ],
 });
 

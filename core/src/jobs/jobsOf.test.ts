@@ -1,7 +1,7 @@
 import type { Act } from '../acts/act';
 import { NO_PROOF } from '../acts/act';
 import type { EndKind } from '../acts/endKinds';
-import type { LifeEntry, LifeEntryContent } from '../parts/lifeEntry';
+import { NO_DETAILS, type LifeEntry, type LifeEntryContent } from '../parts/lifeEntry';
 import { CAR, inspectionOf } from '../tests/builders';
 import { jobsOf, lastDone } from './jobsOf';
 
@@ -39,7 +39,7 @@ test('a drained and filled engine is an oil change, a filter off and on a filter
 });
 
 test('entries tell jobs too, in the order they were done; what was taken back is none', () => {
-  const fluid = entry({ kind: 'job', job: { code: 'brake-fluid', name: '' } }, 8);
+  const fluid = entry({ kind: 'job', job: { code: 'brake-fluid', name: '' }, ...NO_DETAILS }, 8);
   const battery = entry({ kind: 'fit', what: 'battery', place: '', fresh: null, note: '' }, 7);
   const pads = entry({ kind: 'fit', what: 'pads', place: '1L', fresh: 12, note: '' }, 7);
   const moved = entry({ kind: 'rotate', moves: [] }, 13);
@@ -57,7 +57,7 @@ test('entries tell jobs too, in the order they were done; what was taken back is
 });
 
 test('a job of the workshop’s own is told by its name, however it is written', () => {
-  const wax = entry({ kind: 'job', job: { code: 'own', name: 'Wax the sills' } }, 8);
+  const wax = entry({ kind: 'job', job: { code: 'own', name: 'Wax the sills' }, ...NO_DETAILS }, 8);
   expect(lastDone(jobsOf([], [wax]), { code: 'own', name: ' wax the SILLS ' })).toBeDefined();
   expect(lastDone(jobsOf([], [wax]), { code: 'own', name: 'Wash the sand out' })).toBeUndefined();
 });

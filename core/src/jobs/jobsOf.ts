@@ -56,7 +56,7 @@ function jobOfEntry(entry: LifeEntry): JobDone[] {
   const told = { at, meter, place: '', litres: null, toldBy: { kind: 'entry', id } } as const;
   switch (entry.kind) {
     case 'job':
-      return [{ ...told, job: entry.job }];
+      return [{ ...told, job: entry.job, place: entry.place, litres: entry.litres }];
     case 'rotate':
       return [{ ...told, job: coded('rotation') }];
     case 'fit': {

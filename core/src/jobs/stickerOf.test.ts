@@ -1,7 +1,7 @@
 import type { Job } from '../vehicle/jobs';
 import type { Vehicle } from '../vehicle/vehicle';
 import { NO_PROOF, type Act } from '../acts/act';
-import type { LifeEntry } from '../parts/lifeEntry';
+import { NO_DETAILS, type LifeEntry } from '../parts/lifeEntry';
 import { USUAL_HOUSE_RULES } from '../house/houseRules';
 import type { Finding } from '../inspection/finding';
 import { CAR, findingOf, inspectionOf, readingOf } from '../tests/builders';
@@ -31,6 +31,7 @@ const done = (job: Job, at: string, meter: number): LifeEntry => ({
   meter,
   kind: 'job',
   job,
+  ...NO_DETAILS,
 });
 const DONE = [BRAKE_FLUID, OIL].map((job) => done(job, visit.startedAt, visit.meter));
 

@@ -14,6 +14,19 @@ export const LOGGED_FLUIDS = ['engine-oil', 'coolant', 'brake-fluid', 'washer', 
 /** A fluid that is topped up and logged. */
 export type LoggedFluid = (typeof LOGGED_FLUIDS)[number];
 
+/** What is told of a job besides when it was done. */
+export interface JobDetails {
+  /** The wheel or axle it was done on; empty for the vehicle as a whole. */
+  readonly place: Place;
+  /** What went in, L; null where it is not told. */
+  readonly litres: number | null;
+  /** Part numbers and grades of what went in. */
+  readonly numbers: string;
+  /** Which paper or person tells of it; empty for who writes it down. */
+  readonly paper: string;
+}
+export const NO_DETAILS: JobDetails = { place: '', litres: null, numbers: '', paper: '' };
+
 /** What happens to a vehicle besides its visits. Appended, never changed; taken back by an entry of its own. */
 export type LifeEntryContent =
   | {
@@ -37,8 +50,10 @@ export type LifeEntryContent =
   | { readonly kind: 'fuel'; readonly litres: number; readonly full: boolean; readonly price: number | null }
   | { readonly kind: 'top-up'; readonly fluid: LoggedFluid; readonly litres: number }
   | { readonly kind: 'meter' }
-  /** A job of the spec sheet was done: its interval begins anew. */
-  | { readonly kind: 'job'; readonly job: Job }
+  /** A job was done: its interval begins anew. */
+  | ({ readonly kind: 'job'; readonly job: Job } & JobDetails)
+  /** It was asked when a job was last done, and nobody knows: a state of its own, never taken for done. */
+  | { readonly kind: 'not-known'; readonly job: Job; readonly paper: string }
   /** A trip that is coming, over what is usual: so much of the meter's unit, done by then. */
   | { readonly kind: 'plan'; readonly distance: number; readonly until: string }
   | { readonly kind: 'undo'; readonly refers: string };
@@ -71,6 +86,11 @@ export function standingEntries(entries: readonly LifeEntry[]): LifeEntry[] {
   return entries
     .filter((entry) => entry.kind !== 'undo' && !undone.has(entry.id))
     .sort((a, b) => a.at.localeCompare(b.at) || a.id.localeCompare(b.id));
+}
+
+/** What had happened by a moment: a visit of then is told without what came later, whenever either was written down. */
+export function toldBy<E extends Pick<LifeEntry, 'at'>>(entries: readonly E[], moment: string): E[] {
+  return entries.filter(({ at }) => Date.parse(at) <= Date.parse(moment));
 }
 
 /** The entries of one kind, in their order. */

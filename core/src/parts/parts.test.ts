@@ -3,7 +3,7 @@ import type { Place } from '../vehicle/vehicle';
 import fc from 'fast-check';
 import { CAR, findingOf, inspectionOf, treadOf, plainSeries } from '../tests/builders';
 import type { VisitRecord } from '../inspection/visitRecord';
-import { rotationProblem, standingEntries, type LifeEntry, type LifeEntryContent } from './lifeEntry';
+import { NO_DETAILS, rotationProblem, standingEntries, type LifeEntry, type LifeEntryContent } from './lifeEntry';
 import { oilPer1000 } from './logs';
 import { threadParts } from './threadParts';
 
@@ -138,7 +138,12 @@ describe('oil topped up', () => {
   test('is told per 1000 km and starts anew at a change', () => {
     const filled = [topUp('a', 2, 10_000), topUp('b', 5, 11_000), topUp('c', 9, 12_000)];
     expect(oilPer1000(filled)).toBeCloseTo(0.5, 9);
-    const changed = entry('d', 10, { kind: 'job', job: { code: 'engine-oil', name: 'Engine oil and filter' } }, 12_500);
+    const changed = entry(
+      'd',
+      10,
+      { kind: 'job', job: { code: 'engine-oil', name: 'Engine oil and filter' }, ...NO_DETAILS },
+      12_500,
+    );
     expect(oilPer1000([...filled, changed])).toBeNull();
     expect(oilPer1000([...filled, changed, topUp('e', 20, 14_500, 0.8)])).toBeCloseTo(0.4, 9);
   });

@@ -1,4 +1,4 @@
-import type { LifeEntry, LifeEntryContent } from '../parts/lifeEntry';
+import { NO_DETAILS, type LifeEntry, type LifeEntryContent } from '../parts/lifeEntry';
 import { CAR, rulesWith } from '../tests/builders';
 import type { MeasureCode } from '../catalogue/measures';
 import type { PointCode } from '../catalogue/catalogue';
@@ -119,7 +119,7 @@ describe('water in brake fluid', () => {
   });
 
   test('a bleed begins a new fill, told by its job or by the reading itself', () => {
-    const bled = entry('2024-12-01', { kind: 'job', job: { code: 'brake-fluid', name: '' } });
+    const bled = entry('2024-12-01', { kind: 'job', job: { code: 'brake-fluid', name: '' }, ...NO_DETAILS });
     const readings = raw('water', 'brake.fluid.water', [1, 1.8, 2.2, 2.5, 0.5]);
     const [told, seen] = [only(readings, [bled]), only(readings)];
     expect(told.readings.map(({ startsLine }) => startsLine)).toEqual([false, false, false, false, true]);

@@ -1,5 +1,5 @@
 import type { FleetBoard, Person, Scorecard, VehicleBoard } from '@weskopos/contract';
-import { BUILT_IN_FLEET, type FleetKnowledge } from '@weskopos/core';
+import { BUILT_IN_FLEET, toldBy, type FleetKnowledge } from '@weskopos/core';
 import { setTimeout } from 'node:timers/promises';
 import type { StoredForecast } from '@weskopos/core/score/storedForecast';
 import type { Engine, Tx } from '../db/engine';
@@ -79,9 +79,15 @@ export class FleetBook {
   }
 
   /** The forecasts that are shown of a vehicle once this visit is signed: they go on record with the signature. */
-  async forecastsAt(tx: Tx, vehicleId: string, inspectionId: string): Promise<readonly StoredForecast[]> {
-    const page = await readVehiclePage(tx, vehicleId, inspectionId);
-    if (!page) return [];
+  async forecastsAt(
+    tx: Tx,
+    vehicleId: string,
+    inspectionId: string,
+    signedAt: string,
+  ): Promise<readonly StoredForecast[]> {
+    const life = await readVehiclePage(tx, vehicleId, inspectionId);
+    if (!life) return [];
+    const page = { ...life, entries: toldBy(life.entries, signedAt) };
     const { forecasts } = sumVehicle(page, await rulesOfToday(tx), this.knowledge);
     return forecasts().filter((forecast) => forecast.inspectionId === inspectionId);
   }

@@ -1,5 +1,5 @@
 import type { Life, Visit } from '@weskopos/contract';
-import { composeReport, isSigned, signedSheet, type FleetKnowledge, type SignedSheet } from '@weskopos/core';
+import { composeReport, isSigned, signedSheet, toldBy, type FleetKnowledge, type SignedSheet } from '@weskopos/core';
 import type { Queries } from '../db/engine';
 import { rulesOfVisit } from '../rules/rulesOfVisit';
 
@@ -8,9 +8,10 @@ export function visitsBefore({ visits }: Life, { inspection: { startedAt } }: Vi
   return visits.filter(({ inspection }) => isSigned(inspection) && inspection.startedAt < startedAt);
 }
 
-/** What a visit is signed with: all that its report says, by what is known now. */
+/** What a visit is signed with: all that its report says, by what is known now of what had happened by then. */
 export async function sheetOfVisit(db: Queries, life: Life, visit: Visit, fleet: FleetKnowledge): Promise<SignedSheet> {
   const rules = await rulesOfVisit(db, visit.inspection);
-  const { vehicle, entries } = life;
-  return signedSheet(composeReport(vehicle, visit, visitsBefore(life, visit), rules, { entries, fleet }));
+  const { signedAt, startedAt } = visit.inspection;
+  const entries = toldBy(life.entries, signedAt ?? startedAt);
+  return signedSheet(composeReport(life.vehicle, visit, visitsBefore(life, visit), rules, { entries, fleet }));
 }

@@ -43,13 +43,13 @@ export const signInspection: Writer<OperationBody<'inspection.sign'>, Signature>
     const refusal = refusalOf(found, hanging, over);
     if (refusal) return refused(refusal);
     const { life } = found;
-    const signing: Visit = { ...found.visit, inspection: { ...found.visit.inspection, ahead } };
+    const signing: Visit = { ...found.visit, inspection: { ...found.visit.inspection, ahead, signedAt } };
     const sheet = await sheetOfVisit(tx, life, signing, asks.knowledge());
     const rules = await rulesOfVisit(tx, signing.inspection);
-    const signed: Visit = { ...signing, inspection: { ...signing.inspection, signedAt }, sheet };
+    const signed: Visit = { ...signing, sheet };
     const { grade, counts } = verdictOfVisit(life.vehicle, signed, rules);
     const standing = await standingOfLife(tx, lifeWith(life, signed));
-    const forecasts = await asks.forecastsAt(tx, life.vehicle.id, inspectionId);
+    const forecasts = await asks.forecastsAt(tx, life.vehicle.id, inspectionId, signedAt);
     const told = { grade, counts: { ...counts }, over: hanging ? (over ?? null) : null };
     return takes({ ...told, ahead, forecasts, sheet, standing });
   },

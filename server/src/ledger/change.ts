@@ -56,8 +56,13 @@ export const takes = <O extends Outcome>(outcome: O) => ({ refusal: null, outcom
 
 /** What a decision may ask besides the database. */
 export interface Asks {
-  /** The forecasts a vehicle would be shown with this visit signed: they go on record with the signature. */
-  readonly forecastsAt: (tx: Tx, vehicleId: string, inspectionId: string) => Promise<readonly StoredForecast[]>;
+  /** The forecasts a vehicle would be shown with this visit signed then: they go on record with the signature. */
+  readonly forecastsAt: (
+    tx: Tx,
+    vehicleId: string,
+    inspectionId: string,
+    signedAt: string,
+  ) => Promise<readonly StoredForecast[]>;
   /** What the whole fleet teaches each forecast. */
   readonly knowledge: () => FleetKnowledge;
 }

@@ -363,6 +363,7 @@ describe('journals of every earlier version', () => {
     'journal-5-life.txt',
     'journal-6-look-ahead.txt',
     'journal-7-rulebook.txt',
+    'journal-8-signed-sheets.txt',
   ])('%s fills an empty database', async (name) => {
     const folder = await newFolder();
     await fs.mkdir(path.join(folder, 'journal'));

@@ -6,6 +6,7 @@ const shapes = () => import('./shapes');
 
 const LazyArrival = lazy(() => shapes().then(({ Arrival }) => ({ default: Arrival })));
 const LazyCorrectArrival = lazy(() => shapes().then(({ CorrectArrival: page }) => ({ default: page })));
+const LazyHistory = lazy(() => shapes().then(({ HistoryPage }) => ({ default: HistoryPage })));
 const LazyPeople = lazy(() => shapes().then(({ People }) => ({ default: People })));
 const LazySetup = lazy(() => shapes().then(({ Setup }) => ({ default: Setup })));
 const LazyVehicleEditor = lazy(() => shapes().then(({ VehicleEditor }) => ({ default: VehicleEditor })));
@@ -13,6 +14,7 @@ const LazyVehicleEditor = lazy(() => shapes().then(({ VehicleEditor }) => ({ def
 // The router makes each route lazy itself, and takes a component for it, not something lazy.
 export const Arrival = () => <LazyArrival />;
 export const CorrectArrival = () => <LazyCorrectArrival />;
+export const History = () => <LazyHistory />;
 export const People = () => <LazyPeople />;
 export const Setup = () => <LazySetup />;
 export const VehicleEditor = () => <LazyVehicleEditor />;

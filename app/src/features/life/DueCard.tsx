@@ -1,20 +1,26 @@
 import type { Life } from '@weskopos/contract';
-import { jobKey } from '@weskopos/core';
-import { stickerOf } from '@weskopos/core/desk';
+import { jobKey, jobsOf } from '@weskopos/core';
+import { useRouter } from 'expo-router';
+import { jobPasts, stickerOf } from '@weskopos/core/desk';
 import { Card } from '../../kit/Card';
 import { usePalette } from '../../kit/theme';
 import { Heading, Words } from '../../kit/Words';
-import { dueWords } from '../../words/dueWords';
-import { houseRules, meterWords } from '../../words/show';
+import { Press } from '../../kit/Press';
+import { history } from '../../words/en/pages/history';
+import { dueWords, pastWords } from '../../words/dueWords';
+import { houseRules, jobWords, meterWords } from '../../words/show';
 import { common } from '../../words/en/pages/common';
 import { life as say } from '../../words/en/pages/life';
 
 /** What the spec sheet's intervals ask for next, and the wheel bolts until they are torqued again. */
 export function DueCard({ life: { vehicle, visits, entries } }: { readonly life: Life }) {
   const palette = usePalette();
+  const router = useRouter();
   const counted = visits.filter(({ inspection }) => inspection.voidedAt === null);
   const { dues, boltsAgain } = stickerOf(vehicle, counted, entries, houseRules());
-  if (dues.length === 0 && !boltsAgain) return null;
+  const pasts = jobPasts(vehicle, jobsOf(counted, entries), entries);
+  const unsaid = pasts.filter(({ state }) => state === 'unsaid').length;
+  const unknown = pasts.filter(({ state }) => state === 'not-known');
   return (
     <Card>
       <Heading level={2}>{say.dueNext}</Heading>
@@ -23,11 +29,21 @@ export function DueCard({ life: { vehicle, visits, entries } }: { readonly life:
           {common.wheelBoltsAgainTo(meterWords(boltsAgain.fromKm, 'km'), meterWords(boltsAgain.toKm, 'km'))}
         </Words>
       ) : null}
-      {dues.map((due) => (
-        <Words key={jobKey(due.job)} soft={due.doneAt === null}>
-          {dueWords(due, vehicle.meterUnit)}
+      {dues
+        .filter(({ doneAt }) => doneAt !== null)
+        .map((due) => (
+          <Words key={jobKey(due.job)}>{dueWords(due, vehicle.meterUnit)}</Words>
+        ))}
+      {unknown.map((past) => (
+        <Words key={jobKey(past.job)} strong colour={palette.advisory}>
+          {`${jobWords(past.job)}: ${pastWords(past, vehicle.meterUnit)}`}
         </Words>
       ))}
+      <Press
+        kind={unsaid > 0 ? 'plain' : 'quiet'}
+        label={unsaid > 0 ? history.toHistory(unsaid) : history.title}
+        onPress={() => router.push(`/vehicle/${vehicle.id}/history`)}
+      />
     </Card>
   );
 }

@@ -1,10 +1,10 @@
-import type { Vehicle } from '@weskopos/core';
+import { AXLE_NUMBERS, type Place, type Vehicle } from '@weskopos/core';
 import type { ReactNode } from 'react';
 import { useWatch, type Control } from 'react-hook-form';
 import { FormChoice, FormField } from '../../controls/FormFields';
 import { words } from '../../words/en';
 import { capital, houseRules, jobWords, meterTypedUnit, placeWords } from '../../words/show';
-import { FLUIDS_LOGGED, OWN, PARTS, TANK, WEEKS, jobsOf, placesOf, type EntryForm } from './lifeEntryForm';
+import { FLUIDS_LOGGED, ON_AXLE, OWN, PARTS, TANK, WEEKS, jobsOf, placesOf, type EntryForm } from './lifeEntryForm';
 
 interface FieldsProps {
   readonly control: Control<EntryForm>;
@@ -74,6 +74,18 @@ function JobFields({ control, vehicle }: FieldsProps) {
         word={(one) => (one === OWN ? words.job.own : jobWords(jobs.get(one) ?? { code: OWN, name: one }))}
       />
       {job === OWN ? <FormField control={control} name="ownJob" label={told.whatDone} maxLength={80} /> : null}
+      {ON_AXLE.some((code) => code === job) ? (
+        <FormChoice
+          control={control}
+          name="axle"
+          label={told.where}
+          options={AXLE_NUMBERS.slice(0, vehicle.axles.length).map((n): Place => `${n}`)}
+          word={(one) => capital(placeWords(one, vehicle.axles.length))}
+        />
+      ) : null}
+      <FormField control={control} name="jobLitres" label={told.wentIn(houseRules().units.volume)} />
+      <FormField control={control} name="numbers" label={told.numbers} maxLength={120} />
+      <FormField control={control} name="paper" label={told.paper} placeholder={told.paperHint} maxLength={80} />
     </>
   );
 }

@@ -11,7 +11,15 @@ import { putEntry } from '../../visit/putEntry';
 import { words } from '../../words/en';
 import { meterTypedUnit, meterWords } from '../../words/show';
 import { EntryFields } from './EntryFields';
-import { FORM_KINDS, blankEntry, contentOf, entryProblems, meterOf, type EntryForm as Form } from './lifeEntryForm';
+import {
+  FORM_KINDS,
+  blankEntry,
+  contentOf,
+  entryProblems,
+  meterOf,
+  whenOf,
+  type EntryForm as Form,
+} from './lifeEntryForm';
 
 interface EntryFormProps {
   readonly vehicle: Vehicle;
@@ -24,14 +32,15 @@ interface EntryFormProps {
 export function EntryForm({ vehicle, lastMeter, onDone }: EntryFormProps) {
   const { clearErrors, control, formState, handleSubmit, setValue } = useCheckedForm<Form>(
     blankEntry(vehicle),
-    (typed) => entryProblems(typed, { vehicle, lastMeter }),
+    (typed) => entryProblems(typed, { vehicle, lastMeter, now: nowIso() }),
   );
   const kind = useWatch({ control, name: 'kind' });
   const { sure } = formState.errors;
   const keep = handleSubmit(
     async (typed) => {
-      const content = contentOf(typed, vehicle, nowIso());
-      await putEntry({ vehicleId: vehicle.id, meter: meterOf(typed, vehicle) }, content);
+      const now = nowIso();
+      const when = { vehicleId: vehicle.id, meter: meterOf(typed, vehicle), at: whenOf(typed, vehicle, now) };
+      await putEntry(when, contentOf(typed, vehicle, now));
       onDone();
     },
     // Asked once: kept again, it is meant.
@@ -57,6 +66,9 @@ export function EntryForm({ vehicle, lastMeter, onDone }: EntryFormProps) {
         }}
         help={lastMeter === null ? '' : words.entryForm.lastKnown(meterWords(lastMeter, vehicle.meterUnit))}
       />
+      {kind === 'plan' ? null : (
+        <FormField control={control} name="when" label={words.entryForm.when} placeholder={words.entryForm.whenHint} />
+      )}
       <EntryFields kind={kind} control={control} vehicle={vehicle} />
       {sure ? <Words role="alert">{sure.message}</Words> : null}
       <View style={styles.row}>

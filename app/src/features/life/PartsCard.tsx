@@ -1,6 +1,7 @@
 import type { Life } from '@weskopos/contract';
 import {
   axleAt,
+  lastKnown,
   hubPlaces,
   threadParts,
   tyresAtHub,
@@ -39,9 +40,10 @@ export function PartsCard({ life: { vehicle, entries }, parts, meter }: PartsCar
   const places = hubPlaces(vehicle.axles);
   const now = nowIso();
   // A part stands on the outlook by the worst of its spots.
-  const tread = (place: Place) =>
-    parts.find(({ series }) => series.point === 'tyre.tread' && series.place === place)?.series.readings.at(-1)
-      ?.value ?? NaN;
+  const tread = (place: Place) => {
+    const one = parts.find(({ series }) => series.point === 'tyre.tread' && series.place === place);
+    return (one && lastKnown(one.series)?.value) ?? NaN;
+  };
   const fourSingle =
     axles === 2 && vehicle.axles.every(({ dual }) => !dual) && CORNERS.every((place) => Number.isFinite(tread(place)));
   const told = (what: 'tyre' | 'pads' | 'shoes', place: Place): string[] => {

@@ -1,7 +1,8 @@
+import { NO_DETAILS } from '@weskopos/core';
 import { CAR } from '@weskopos/core/tests/builders';
-import { blankEntry, contentOf, entryProblems, meterOf, placesOf, type EntryForm } from './lifeEntryForm';
+import { blankEntry, contentOf, entryProblems, meterOf, placesOf, whenOf, type EntryForm } from './lifeEntryForm';
 
-const facts = { vehicle: CAR, lastMeter: 50_000 };
+const facts = { vehicle: CAR, lastMeter: 50_000, now: '2026-06-01T08:00:00.000Z' };
 const typed = (change: Partial<EntryForm>): EntryForm => ({ ...blankEntry(CAR), ...change });
 const wrong = (change: Partial<EntryForm>) =>
   Object.entries(entryProblems(typed(change), facts)).flatMap(([field, words]) => (words ? [field] : []));
@@ -17,6 +18,11 @@ test.each<[string, Partial<EntryForm>, string[]]>([
   ['a meter behind the last one, once', { kind: 'meter', meter: '49000' }, ['sure']],
   ['a meter behind the last one, again', { kind: 'meter', meter: '49000', sure: true }, []],
   ['a job of one’s own without its name', { kind: 'job', job: 'own', ownJob: ' ' }, ['ownJob']],
+  ['a job that is to come', { kind: 'job', when: '2.6.2026' }, ['when']],
+  ['a job before the vehicle was made', { kind: 'job', when: '2019' }, ['when']],
+  ['a job on no day', { kind: 'job', when: 'in spring' }, ['when']],
+  ['a job of long ago, on the meter of then', { kind: 'job', when: '03/2023', meter: '21000' }, []],
+  ['a job that took no oil', { kind: 'job', jobLitres: '0' }, ['jobLitres']],
   ['a trip of no length', { kind: 'plan', trip: '0' }, ['trip']],
   ['a tyre without its wheel', { kind: 'fit', what: 'tyre' }, ['place']],
   ['a battery has no wheel', { kind: 'fit', what: 'battery' }, []],
@@ -38,7 +44,21 @@ test('what is typed becomes the entry, in stored units; nothing typed is null, n
   expect(said({ kind: 'job', job: 'own', ownJob: ' new mats ' })).toEqual({
     kind: 'job',
     job: { code: 'own', name: 'new mats' },
+    ...NO_DETAILS,
   });
+  const axle = {
+    kind: 'job',
+    job: 'axle-oil',
+    axle: '2',
+    jobLitres: '1,6',
+    numbers: ' GL-5 ',
+    paper: 'invoice',
+  } as const;
+  expect(said(axle)).toMatchObject({ place: '2', litres: 1.6, numbers: 'GL-5', paper: 'invoice' });
+  // An axle chosen before is not carried over to a job of the whole vehicle.
+  expect(said({ ...axle, job: 'coolant' })).toMatchObject({ place: '' });
+  expect(whenOf(typed({ kind: 'job', when: '' }), CAR, now)).toBe(now);
+  expect(whenOf(typed({ kind: 'job', when: '2023' }), CAR, now)).toMatch(/^202[23]-/);
   expect(said({ kind: 'plan', trip: '1000mi', weeks: '2' })).toEqual({
     kind: 'plan',
     distance: expect.closeTo(1609.3, 0) as number,

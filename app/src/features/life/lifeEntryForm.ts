@@ -18,6 +18,7 @@ import {
 } from '@weskopos/core';
 import { addWeeks } from 'date-fns/addWeeks';
 import type { Problems } from '../../controls/useCheckedForm';
+import { parseDay, type TypedDay } from './parseDay';
 import { words } from '../../words/en';
 import { amount, houseRules, meterTypedUnit, meterWords } from '../../words/show';
 
@@ -34,11 +35,15 @@ const LITRES = { least: 0.01, most: 1000 } as const;
 const PRICE_MOST = 100_000;
 const FRESH = { least: 0.1, most: 60 } as const;
 const TRIP = { least: 1, most: 200_000 } as const;
+/** Jobs done axle by axle. */
+export const ON_AXLE: readonly JobCode[] = ['axle-oil'];
 const AT_WHEEL: readonly PartKind[] = ['tyre', 'pads', 'shoes', 'disc'];
 
 /** What is typed and chosen of something that happened, or is coming. */
 export interface EntryForm {
   kind: (typeof FORM_KINDS)[number];
+  /** The day it was done; empty for now. */
+  when: string;
   meter: string;
   litres: string;
   full: (typeof TANK)[number];
@@ -47,6 +52,11 @@ export interface EntryForm {
   /** By its key. */
   job: string | null;
   ownJob: string;
+  /** What went in, and which paper tells of it. */
+  jobLitres: string;
+  numbers: string;
+  paper: string;
+  axle: Place | null;
   what: PartKind;
   place: Place | null;
   fresh: string;
@@ -61,6 +71,8 @@ export interface EntryFacts {
   readonly vehicle: Vehicle;
   /** Last meter known; null before any. */
   readonly lastMeter: number | null;
+  /** ISO instant. */
+  readonly now: string;
 }
 
 /** Jobs that can be written down, by their keys: those of the spec sheet first, in its words. */
@@ -81,12 +93,13 @@ export function placesOf(what: PartKind, { axles }: Vehicle): readonly string[] 
 export function blankEntry(vehicle: Vehicle): EntryForm {
   const [job = null] = jobsOf(vehicle).keys();
   const chosen = { kind: 'fuel', full: 'full', fluid: 'engine-oil', what: 'tyre', weeks: '4' } as const;
-  const typed = { meter: '', litres: '', price: '', ownJob: '', fresh: '', trip: '' };
-  return { ...chosen, ...typed, job, place: null, sure: false };
+  const typed = { when: '', meter: '', litres: '', price: '', fresh: '', trip: '' };
+  const ofJob = { job, ownJob: '', jobLitres: '', numbers: '', paper: '', axle: null };
+  return { ...chosen, ...typed, ...ofJob, place: null, sure: false };
 }
 
 /** What is wrong with an entry, by field; only fields of its kind count. */
-export function entryProblems(form: EntryForm, { vehicle, lastMeter }: EntryFacts): Problems<EntryForm> {
+export function entryProblems(form: EntryForm, { vehicle, lastMeter, now }: EntryFacts): Problems<EntryForm> {
   const told = words.entryForm;
   const { kind } = form;
   const { meterUnit } = vehicle;
@@ -100,8 +113,10 @@ export function entryProblems(form: EntryForm, { vehicle, lastMeter }: EntryFact
   const meterRange = () => told.meterRange(range.least, meterWords(range.most, meterUnit), kind !== 'meter');
   const litres = () => told.howMuchRange(amount('volume', LITRES.least), amount('volume', LITRES.most));
   const far = () => told.howFarRange(meterWords(TRIP.least, meterUnit), meterWords(TRIP.most, meterUnit));
-  const isBehind = typeof meter === 'number' && lastMeter !== null && meter < lastMeter;
+  // What was done long ago stands on a lower meter; what is done now does not.
+  const isBehind = typeof meter === 'number' && lastMeter !== null && meter < lastMeter && form.when.trim() === '';
   const always = {
+    when: kind === 'plan' ? undefined : whenProblem(parseDay(form.when, now, vehicle.year), vehicle.year),
     meter: meter === 'outside' || (meter === null && kind === 'meter') ? meterRange() : undefined,
     // Behind the last visit it may be told late, or misread: asked once, then kept.
     sure: isBehind && !form.sure ? told.behind(meterWords(lastMeter, meterUnit)) : undefined,
@@ -118,7 +133,11 @@ export function entryProblems(form: EntryForm, { vehicle, lastMeter }: EntryFact
     case 'meter':
       return always;
     case 'job':
-      return { ...always, ownJob: form.job === OWN && form.ownJob.trim() === '' ? told.whatDoneRange : undefined };
+      return {
+        ...always,
+        ownJob: form.job === OWN && form.ownJob.trim() === '' ? told.whatDoneRange : undefined,
+        jobLitres: unlessFits(form.jobLitres, houseRules().units.volume, LITRES, litres(), true),
+      };
     case 'plan':
       return { ...always, trip: unlessFits(form.trip, typedUnit, TRIP, far()) };
     case 'fit':
@@ -128,6 +147,27 @@ export function entryProblems(form: EntryForm, { vehicle, lastMeter }: EntryFact
         fresh: unlessFits(form.fresh, 'mm', FRESH, told.whenNewRange(FRESH.most), true),
       };
   }
+}
+
+/** What is wrong with a typed day; undefined where nothing is. */
+export function whenProblem(read: TypedDay, year: number): string | undefined {
+  const told = words.entryForm;
+  switch (read.status) {
+    case 'unreadable':
+      return told.whenRange;
+    case 'future':
+      return told.whenFuture;
+    case 'too-early':
+      return told.whenTooEarly(year);
+    default:
+      return undefined;
+  }
+}
+
+/** When what a form without problems tells was done, ISO instant. */
+export function whenOf({ when, kind }: EntryForm, { year }: Vehicle, now: string): string {
+  const read = kind === 'plan' ? undefined : parseDay(when, now, year);
+  return read?.status === 'day' ? read.at : now;
 }
 
 interface Range {
@@ -163,7 +203,15 @@ export function contentOf(form: EntryForm, vehicle: Vehicle, now: string): LifeE
       return { kind };
     case 'job': {
       const own: Job = { code: OWN, name: form.ownJob.trim() };
-      return { kind, job: form.job === OWN ? own : (jobsOf(vehicle).get(form.job ?? '') ?? own) };
+      const job = form.job === OWN ? own : (jobsOf(vehicle).get(form.job ?? '') ?? own);
+      return {
+        kind,
+        job,
+        place: ON_AXLE.includes(job.code) ? (form.axle ?? '') : '',
+        litres: figure(form.jobLitres, houseRules().units.volume),
+        numbers: form.numbers.trim(),
+        paper: form.paper.trim(),
+      };
     }
     case 'plan': {
       const until = addWeeks(new Date(now), Number(form.weeks)).toISOString();

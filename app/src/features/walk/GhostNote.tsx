@@ -35,28 +35,30 @@ export const GhostNote = memo(function GhostNote({
     const look = history.lastLook(ref);
     return look ? [{ ref, look, said: saidOf(ref, look.finding, refs.length > 1) }] : [];
   });
+  const news = refs.flatMap((ref) => (history.lastLook(ref) ? [] : (newWords(ref, history, unit) ?? [])));
   const [first] = lines;
-  if (!first) {
-    const news = refs.flatMap((ref) => newWords(ref, history, unit) ?? []);
-    return news.length > 0 ? (
-      <View style={[styles.note, { borderColor: palette.rule }]}>
+  if (!first && news.length === 0) return null;
+  return (
+    <View style={[styles.note, { borderColor: palette.rule }]}>
+      {first ? (
+        <Words size="m" soft>
+          {say.lastLookAt(
+            day(first.look.visit.inspection.startedAt),
+            meterWords(first.look.visit.inspection.meter, unit),
+          )}
+          <Words size="m" strong>
+            {lines.map(({ said }) => said).join(' · ')}
+          </Words>
+          {first.look.finding.place === first.ref.place
+            ? ''
+            : say.whenItSat(placeWords(first.look.finding.place, axles))}
+        </Words>
+      ) : null}
+      {news.length > 0 ? (
         <Words size="m" soft>
           {news.join(' · ')}
         </Words>
-      </View>
-    ) : null;
-  }
-  const moved = first.look.finding.place !== first.ref.place;
-  const { inspection } = first.look.visit;
-  return (
-    <View style={[styles.note, { borderColor: palette.rule }]}>
-      <Words size="m" soft>
-        {say.lastLookAt(day(inspection.startedAt), meterWords(inspection.meter, unit))}
-        <Words size="m" strong>
-          {lines.map(({ said }) => said).join(' · ')}
-        </Words>
-        {moved ? say.whenItSat(placeWords(first.look.finding.place, axles)) : ''}
-      </Words>
+      ) : null}
     </View>
   );
 });

@@ -42,6 +42,7 @@ export const entryKind = {
   'top-up': 'Top-up',
   meter: 'Meter',
   job: 'Job done',
+  'not-known': 'Not known',
   fit: 'New part',
   rotate: 'Rotate tyres',
   misread: 'Misread',

@@ -20,6 +20,7 @@ import { Choice } from '../../../kit/Choice';
 import { Words } from '../../../kit/Words';
 import { words } from '../../../words/en';
 import { amount, capital, figure, houseRules, unitOf } from '../../../words/show';
+import { AgeOnRecord } from './AgeOnRecord';
 import type { ControlProps } from './control';
 import { StudCircle } from './StudCircle';
 import { controls as say } from '../../../words/en/pages/controls';
@@ -32,6 +33,7 @@ export function Aids(props: ControlProps) {
   return (
     <>
       {point.howRead ? <HowItWasRead {...props} /> : null}
+      {takes('part-age') ? <AgeOnRecord {...props} /> : null}
       {takes('level') ? <Litres {...props} /> : null}
       {takes('pressure') ? <Corrected {...props} /> : null}
       {takes('crank') ? <Crank {...props} /> : null}

@@ -91,4 +91,7 @@ export const controls = {
     `Taken for the first place, outside; ${open} ${open === 1 ? 'is' : 'are'} still open.`,
   figuresOutsideFirstThereWere: (wanted: number, got: number) => `${wanted} figures, outside first; there were ${got}.`,
   tellWhatYouSeeWipe: 'Tell what you see; wipe a little on white paper for the colour. Gloves.',
+  jobOnRecord: (day: string, meter: string) => `On record: done ${day}${meter ? `, ${meter}` : ''}.`,
+  asOnRecord: (age: string) => `As on record: ${age}`,
+  months: (count: number) => `${count} ${count === 1 ? 'month' : 'months'}`,
 };
