@@ -3,6 +3,7 @@ import {
   blankInspection,
   DRY,
   LAMPS,
+  NO_DETAILS,
   MEASURES,
   USUAL_LAMPS,
   cataloguePoint,
@@ -15,6 +16,7 @@ import {
   walkSteps,
   type Finding,
   type FindingChange,
+  type JobCode,
   type MeasureCode,
   type PointRef,
   type LifeEntry,
@@ -24,7 +26,7 @@ import {
   type Spot,
   type Place,
 } from '@weskopos/core';
-import { gaugeReads, healthAt, randomUuid, wornTo, type WearTruth } from '@weskopos/core/simulated';
+import { gaugeReads, healthAt, randomUuid, seededRandom, wornTo, type WearTruth } from '@weskopos/core/simulated';
 import type { Operation } from '@weskopos/contract';
 import type { Story, StoryVisit } from './world';
 
@@ -153,12 +155,12 @@ function briefKeys(story: Story, template: Rules['template'], house: Rules['hous
 /** What was written down of a vehicle between its visits. */
 export function logOperations(story: Story, vehicleId: string, now: Date, random: () => number): Operation[] {
   const at = (daysAgo: number) => new Date(now.getTime() - daysAgo * 24 * 60 * MINUTE_MS).toISOString();
-  const entry = (daysAgo: number, meter: number, content: LifeEntryContent): Operation => ({
-    id: randomUuid(random),
+  const entry = (daysAgo: number, meter: number | null, content: LifeEntryContent, ids = random): Operation => ({
+    id: randomUuid(ids),
     at: at(daysAgo),
     device: 'demo',
     kind: 'entry.put',
-    body: { id: randomUuid(random), vehicleId, at: at(daysAgo), meter, ...content } as LifeEntry,
+    body: { id: randomUuid(ids), vehicleId, at: at(daysAgo), meter, ...content } as LifeEntry,
   });
   const daysAt = (km: number) => {
     const after = story.visits.find((visit) => visit.km >= km) ?? story.visits.at(-1);
@@ -166,14 +168,43 @@ export function logOperations(story: Story, vehicleId: string, now: Date, random
     if (!after || !before || after === before) return after?.daysAgo ?? 0;
     return before.daysAgo + ((after.daysAgo - before.daysAgo) * (km - before.km)) / (after.km - before.km);
   };
+  // A stream of its own: what is told of the past moves nothing of what is measured.
+  const papers = seededRandom(Number(story.vehicle.fleetCode.replace(/\D/g, '')));
   return [
     ...(story.log ?? []).map(([daysAgo, meter, content]) => entry(daysAgo, meter, content)),
+    ...pastOf(story).map(([daysAgo, meter, content]) => entry(daysAgo, meter, content, papers)),
     ...(story.rotations ?? []).map(({ km, moves }) => entry(daysAt(km), km, { kind: 'rotate', moves })),
     ...(story.renewed ?? [])
       .filter(({ told }) => told)
       .flatMap(({ part, places, km, fresh }) =>
         places.map((place) => entry(daysAt(km), km, { kind: 'fit', what: part, place, fresh, note: '' })),
       ),
+  ];
+}
+
+const DAYS_A_YEAR = 365;
+
+/** What had been done to a vehicle by its first visit, as its papers tell; nothing of those whose papers are lost. */
+function pastOf({ vehicle, visits, papersLost }: Story): (readonly [number, number | null, LifeEntryContent])[] {
+  const [first] = visits;
+  if (!first || papersLost) return [];
+  const { spec, makeUp } = vehicle;
+  const book = { ...NO_DETAILS, paper: 'service book' };
+  const oil = spec.fluids.find(({ fluid }) => fluid === 'engine-oil');
+  const job = (code: JobCode) => ({ kind: 'job', job: { code, name: '' } }) as const;
+  const belt = makeUp.timingBelt && makeUp.power !== 'electric';
+  return [
+    ...(makeUp.power === 'electric'
+      ? []
+      : [
+          [
+            first.daysAgo,
+            first.km,
+            { ...job('engine-oil'), ...book, litres: oil?.capacityL ?? null, numbers: oil?.grade ?? '' },
+          ] as const,
+          [first.daysAgo + DAYS_A_YEAR, null, { ...job('coolant'), ...book }] as const,
+        ]),
+    ...(belt ? [[first.daysAgo + 2 * DAYS_A_YEAR, null, { ...job('timing-belt'), ...book }] as const] : []),
   ];
 }
 

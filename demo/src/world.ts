@@ -78,6 +78,8 @@ export interface Story {
     readonly moves: readonly { readonly from: Wheel; readonly to: Wheel }[];
   }[];
   /** What was written down between visits, by days ago. */
+  /** Nobody knows what was done to it before. */
+  readonly papersLost?: boolean;
   readonly log?: readonly (readonly [daysAgo: number, meter: number, entry: LifeEntryContent])[];
 }
 
@@ -203,6 +205,7 @@ export const FIRST_STORIES: readonly Story[] = [
       makeUp: { ...USUAL_MAKE_UP, power: 'petrol', steering: 'electric' },
       spec: spec({}),
     },
+    papersLost: true,
     template: 'interim',
     tread: (place) => ({ fresh: 7.4, fittedKm: -3000, per1000: front(place) ? 0.19 : 0.1 }),
     pad: () => ({ fresh: 10.4, fittedKm: -4000, per1000: 0.16 }),
@@ -242,6 +245,7 @@ export const FIRST_STORIES: readonly Story[] = [
       makeUp: { ...USUAL_MAKE_UP, drive: 'four-selectable', towbar: true },
       spec: spec({ studs: 6 }),
     },
+    papersLost: true,
     template: 'interim',
     tread: (place) => ({ fresh: 9.6, fittedKm: -500, per1000: front(place) ? 0.31 : 0.22 }),
     pad: (place) => ({ fresh: 12, fittedKm: -500, per1000: front(place) ? 0.24 : 0.15 }),

@@ -34,6 +34,13 @@ export function DueCard({ life: { vehicle, visits, entries } }: { readonly life:
         .map((due) => (
           <Words key={jobKey(due.job)}>{dueWords(due, vehicle.meterUnit)}</Words>
         ))}
+      {pasts
+        .filter(({ state }) => state === 'unsaid')
+        .map(({ job }) => (
+          <Words key={jobKey(job)} soft>
+            {dueWords({ job, doneAt: null, meter: null, by: null }, vehicle.meterUnit)}
+          </Words>
+        ))}
       {unknown.map((past) => (
         <Words key={jobKey(past.job)} strong colour={palette.advisory}>
           {`${jobWords(past.job)}: ${pastWords(past, vehicle.meterUnit)}`}

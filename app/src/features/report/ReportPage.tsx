@@ -67,9 +67,9 @@ export function ReportPage() {
       <GivenUpNote visit={found.visit} />
       <ReportHead found={found} report={report} />
       <VerdictCard verdict={report.verdict} when={day(inspection.startedAt)} />
-      <SystemsCard systems={report.verdict.systems} />
       <AmendmentsCard visit={found.visit} asSigned={report.asSigned} now={report.verdict} axles={axles} />
       <StillOpenCard open={stillOpen} axles={axles} />
+      <SystemsCard systems={report.verdict.systems} />
       {report.verdict.counts.fail > 0 ? <Words strong>{words.caution.fail}</Words> : null}
       <WorstFirst points={worstFirst(report.verdict.points)} axles={axles} />
       {report.notSeen.length > 0 ? (
