@@ -35,6 +35,7 @@ export const REFUSALS = [
   'not-signed',
   'voided',
   'not-voided',
+  'wrong-date',
   'cannot-be-kept',
 ] as const;
 /** Why a change was not taken, as a code that words hang on. */

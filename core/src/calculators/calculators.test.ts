@@ -7,7 +7,7 @@ import { dueOf, type DueQuestion } from './due';
 import { filterFit } from './filterFit';
 import { fuelUse, mpgToLitresPer100Km } from './fuelUse';
 import { drainToRaise, freezePoint, glycolShare, GLYCOLS } from './glycol';
-import { OIL_USED_LIMITS, oilUsed, stickToLitres } from './oil';
+import { OIL_USED_LIMITS, oilUseGrade, oilUsed, stickToLitres } from './oil';
 import { partLeft } from './partLeft';
 import { CORNERS, rotationOf, type RotationQuestion } from './rotation';
 import { seasonOrLeak, type TyrePressure } from './seasonOrLeak';
@@ -96,6 +96,8 @@ describe('oil', () => {
   test('1.3 L added, 0.9 to 0.4, span 1.0 L, 6,200 km is 0.290 L per 1,000 km', () => {
     expect(oilUsed(1.3, 0.9, 0.4, 1, 6200)).toBeCloseTo(0.29, 3);
     expect(oilUsed(1.3, 0.9, 0.4, 1, 6200)).toBeLessThan(OIL_USED_LIMITS.advisory);
+    const grades = [-0.01, 0, 0.3, 0.31, 0.7, 0.71].map(oilUseGrade);
+    expect(grades).toEqual(['not-told', 'pass', 'pass', 'advisory', 'advisory', 'fail']);
     expect(() => oilUsed(1, 1, 1, 1, 0)).toThrow(RangeError);
   });
 });

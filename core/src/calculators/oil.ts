@@ -25,6 +25,16 @@ export function stickToLitres(level: number, target: number, spanL: number): Sti
 export const OIL_USED_LIMITS = { advisory: 0.3, fail: 0.7 } as const;
 
 /**
+ * What an amount of oil used comes to by the house's limits. Oil does not grow: less than none was topped up and not
+ * written down, was misread, or fuel or water is in it, and is no pass.
+ */
+export function oilUseGrade(per1000: number): 'pass' | 'advisory' | 'fail' | 'not-told' {
+  if (per1000 < 0) return 'not-told';
+  if (per1000 > OIL_USED_LIMITS.fail) return 'fail';
+  return per1000 > OIL_USED_LIMITS.advisory ? 'advisory' : 'pass';
+}
+
+/**
  * Oil used, L per 1,000 km, since the last change: `(Σ top-ups + (level₀ − level₁)·span)/distance`.
  * Example: 1.3 L added, stick 0.9 → 0.4, span 1.0 L, 6,200 km → 0.290.
  */

@@ -3,7 +3,7 @@ import type { Place } from '../vehicle/vehicle';
 import fc from 'fast-check';
 import { CAR, findingOf, inspectionOf, treadOf, plainSeries } from '../tests/builders';
 import type { VisitRecord } from '../inspection/visitRecord';
-import { NO_DETAILS, rotationProblem, standingEntries, type LifeEntry, type LifeEntryContent } from './lifeEntry';
+import { rotationProblem, standingEntries, type LifeEntry, type LifeEntryContent } from './lifeEntry';
 import { oilPer1000 } from './logs';
 import { threadParts } from './threadParts';
 
@@ -138,14 +138,13 @@ describe('oil topped up', () => {
   test('is told per 1000 km and starts anew at a change', () => {
     const filled = [topUp('a', 2, 10_000), topUp('b', 5, 11_000), topUp('c', 9, 12_000)];
     expect(oilPer1000(filled)).toBeCloseTo(0.5, 9);
-    const changed = entry(
-      'd',
-      10,
-      { kind: 'job', job: { code: 'engine-oil', name: 'Engine oil and filter' }, ...NO_DETAILS },
-      12_500,
-    );
-    expect(oilPer1000([...filled, changed])).toBeNull();
-    expect(oilPer1000([...filled, changed, topUp('e', 20, 14_500, 0.8)])).toBeCloseTo(0.4, 9);
+    const changed = { at: topUp('d', 10, 0).at, meter: 12_500 };
+    expect(oilPer1000(filled, changed)).toBeNull();
+    expect(oilPer1000([...filled, topUp('e', 20, 14_500, 0.8)], changed)).toBeCloseTo(0.4, 9);
+    // Changed on a meter nobody read: the first top-up since filled what was used before anyone counted.
+    expect(
+      oilPer1000([...filled, topUp('e', 20, 14_500), topUp('f', 25, 15_500)], { ...changed, meter: null }),
+    ).toBeCloseTo(0.5, 9);
   });
 
   test('without two meters, or over no distance, it is not told', () => {

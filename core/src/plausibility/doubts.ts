@@ -9,7 +9,14 @@ import type { HouseRules } from '../house/houseRules';
 
 /** Something odd that is asked once and kept. */
 export interface Doubt {
-  readonly code: 'better-than-last' | 'decimal-slip' | 'unit-slip' | 'unlikely' | 'far-from-partner' | 'not-made-yet';
+  readonly code:
+    | 'better-than-last'
+    | 'decimal-slip'
+    | 'unit-slip'
+    | 'unlikely'
+    | 'far-from-partner'
+    | 'far-from-next'
+    | 'not-made-yet';
   readonly measure: MeasureCode;
   readonly spot: Spot;
   readonly value: number;
@@ -21,9 +28,9 @@ export interface Doubt {
 }
 
 const DECIMAL_SLIP = 5;
-/** The two pads of a brake hardly differ by more than this, mm, and by this factor: then one was misread or the sides were swapped. */
+/** The two pads of a brake, and two places of a tread, hardly differ by more than this, mm, and by this factor: then one was misread. */
 const PARTNER_GAP_MM = 4;
-const PARTNER_FACTOR = 3;
+const PARTNER_FACTOR = 2.5;
 
 /**
  * Doubts about a finding: against what is likely at all, against the last one of the same point, and against the other
@@ -43,7 +50,7 @@ export function doubtsAbout(
   const doubts = finding.readings
     .filter(({ phase, bound }) => phase === 'found' && bound === 'exact')
     .flatMap((reading): Doubt[] => {
-      const doubt = firstDoubt(reading, last, partner, at, house);
+      const doubt = firstDoubt(reading, last, partner, at, house) ?? besideDoubt(reading, finding);
       return doubt ? [doubt] : [];
     });
   return doubts.filter((doubt) => !finding.kept.includes(doubtId(doubt)));
@@ -80,7 +87,19 @@ function firstDoubt(
   return isFar ? { ...doubt, code: 'far-from-partner' } : undefined;
 }
 
-/** Two linings of one brake, mm. */
+/** One place of a tread that is told far deeper than every other place of the same tyre: hardly worn so, likelier mistyped. */
+function besideDoubt({ measure, spot, values, phase }: Reading, finding: Finding): Doubt | undefined {
+  if (measure !== 'tread') return undefined;
+  const value = readingValue({ values });
+  const others = finding.readings.filter(
+    (one) => one.measure === measure && one.phase === phase && one.spot !== spot && one.bound === 'exact',
+  );
+  const isFar =
+    others.length > 0 && others.every((one) => value > readingValue(one) && areFarApart(value, readingValue(one)));
+  return isFar ? { code: 'far-from-next', measure, spot, value, last: null, looksLike: null, inThat: null } : undefined;
+}
+
+/** Two linings of one brake, or two places of one tread, mm. */
 function areFarApart(one: number, other: number): boolean {
   const [less, more] = [Math.min(one, other), Math.max(one, other)];
   return more - less > PARTNER_GAP_MM && more > PARTNER_FACTOR * less;

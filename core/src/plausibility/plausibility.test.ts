@@ -209,6 +209,19 @@ describe('odd against its partner and its date', () => {
     ).toEqual(codes);
   });
 
+  test.each<[number, number, number, string[]]>([
+    [3, 3, 9, ['far-from-next:inner']],
+    [9, 3, 3, ['far-from-next:outer']],
+    [3, 6, 9, []],
+    [7, 7, 3, []],
+    [2, 2, 5, []],
+  ])('tread %d, %d, %d: one place far deeper than the others is asked about', (outer, centre, inner, asked) => {
+    const tread = findingOf('tyre.tread', '1L', { readings: treadOf(outer, centre, inner) });
+    const doubts = doubtsOf(tread, undefined, undefined, DAY, USUAL_HOUSE_RULES);
+    expect(doubts.map(({ code, spot }) => `${code}:${spot}`)).toEqual(asked);
+    expect(doubtsOf({ ...tread, kept: asked }, undefined, undefined, DAY, USUAL_HOUSE_RULES)).toEqual([]);
+  });
+
   test('a tyre made next week is asked about, one made last week is not', () => {
     const made = (week: number) => findingOf('tyre.age', '1L', { readings: [readingOf('tyre-age', week)] });
     expect(doubtsAbout(made(202640), undefined).map(({ code }) => code)).toEqual(['not-made-yet']);

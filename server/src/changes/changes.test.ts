@@ -53,7 +53,7 @@ describe('a visit from start to report', () => {
       spot: 'whole',
       value: 5,
       limit: 1.5,
-      chance: 0.31,
+      chance: 0.99,
       nextVisit: '2026-07-01T08:00:00.000Z',
     } as const;
     for (const [n, inspection] of visits.entries()) {
@@ -64,7 +64,7 @@ describe('a visit from start to report', () => {
         operationOf('inspection.sign', {
           inspectionId: inspection.id,
           signedAt: '2026-06-01T09:00:00.000Z',
-          ...(n === 1 ? { ahead: [chance] } : {}),
+          ...(n === 1 ? { ahead: [chance, { ...chance, place: '2R' as const }] } : {}),
         }),
       );
       expect(outcomes.every(({ status }) => status === 'applied')).toBe(true);
@@ -78,10 +78,11 @@ describe('a visit from start to report', () => {
 
     const report = reportSchema.parse((await client.get(`/api/inspections/${visits[2]!.id}/report`)).body);
     expect(report.grade).toBe('fail');
-    // Sound by its limits, an advisory by the chance it was signed with; both are on record.
-    const before = reportSchema.parse((await client.get(`/api/inspections/${visits[1]!.id}/report`)).body);
-    expect(before.points.find(({ key }) => key === 'pad.inner@1L')?.grade).toBe('advisory');
-    expect(life.visits.map(({ inspection }) => inspection.ahead)).toEqual([[], [chance], []]);
+    // Chances are held against the workshop's own: a made-up one gives way, one of a pad nobody read is not kept.
+    const [none, [held, ...more] = [], nothing] = life.visits.map(({ inspection }) => inspection.ahead ?? []);
+    expect([none, more, nothing]).toEqual([[], [], []]);
+    expect(held).toMatchObject({ point: 'pad.inner', place: '1L', value: 5, limit: 1.5 });
+    expect(held?.chance).toBeLessThan(chance.chance - 0.25);
     expect(report.points.find(({ key }) => key === 'pad.inner@1L')).toMatchObject({ grade: 'advisory' });
     expect(report.points.find(({ key }) => key === 'leak.engine')?.grade).toBe('fail');
     expect(report.notSeen).toContain('pad.outer@1L');

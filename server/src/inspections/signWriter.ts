@@ -13,6 +13,7 @@ import { refused, takes, type Writer } from '../ledger/change';
 import { rulesOfVisit } from '../rules/rulesOfVisit';
 import { findVisit, type FoundVisit } from './findVisit';
 import { keepStandingOfVisit, lifeWith, standingOfLife } from './keptStanding';
+import { heldAhead } from './heldAhead';
 import { sheetOfVisit } from './sheetOfVisit';
 
 /** What signing found out: it stays as it was then, whatever the fleet or the rules say later. */
@@ -36,22 +37,24 @@ type Signature = {
  * forecasts that follow: what the fleet teaches later changes neither.
  */
 export const signInspection: Writer<OperationBody<'inspection.sign'>, Signature> = {
-  async decide(tx, change, { inspectionId, signedAt, over, ahead = [] }, asks) {
+  async decide(tx, change, { inspectionId, signedAt, over, ahead: told = [] }, asks) {
     const found = await findVisit(tx, inspectionId, change.by);
     if (!found) return refused('no-inspection');
     const hanging = openEnds(found.visit.acts).length > 0;
     const refusal = refusalOf(found, hanging, over);
     if (refusal) return refused(refusal);
     const { life } = found;
+    const rules = await rulesOfVisit(tx, found.visit.inspection);
+    const fleet = asks.knowledge();
+    const ahead = heldAhead(told, life, found.visit, signedAt, { rules, fleet });
     const signing: Visit = { ...found.visit, inspection: { ...found.visit.inspection, ahead, signedAt } };
-    const sheet = await sheetOfVisit(tx, life, signing, asks.knowledge());
-    const rules = await rulesOfVisit(tx, signing.inspection);
+    const sheet = await sheetOfVisit(tx, life, signing, fleet);
     const signed: Visit = { ...signing, sheet };
     const { grade, counts } = verdictOfVisit(life.vehicle, signed, rules);
     const standing = await standingOfLife(tx, lifeWith(life, signed));
     const forecasts = await asks.forecastsAt(tx, life.vehicle.id, inspectionId, signedAt);
-    const told = { grade, counts: { ...counts }, over: hanging ? (over ?? null) : null };
-    return takes({ ...told, ahead, forecasts, sheet, standing });
+    const signedOver = hanging ? (over ?? null) : null;
+    return takes({ grade, counts: { ...counts }, over: signedOver, ahead, forecasts, sheet, standing });
   },
 
   async effect(

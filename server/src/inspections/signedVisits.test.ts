@@ -227,3 +227,14 @@ test('a vehicle nobody has inspected has no standing', async () => {
   const yard = (await workshop.client.get('/api/yard')).body;
   expect(yard.find((one: { vehicle: Vehicle }) => one.vehicle.id === vehicle.id)).toMatchObject({ standing: null });
 });
+
+test.each(['1970-01-01T00:00:00.000Z', '2099-01-01T00:00:00.000Z'])(
+  'a visit that a lost clock dates %s is refused',
+  async (startedAt) => {
+    const vehicle = newVehicle();
+    const visit = newInspection(vehicle.id, { startedAt });
+    expect(
+      await workshop.client.operations(operationOf('vehicle.put', vehicle), operationOf('inspection.start', visit)),
+    ).toMatchObject([{ status: 'applied' }, { refusal: 'wrong-date' }]);
+  },
+);

@@ -3,6 +3,7 @@ import {
   OIL_USED_LIMITS,
   boilingFromWater,
   dripLoss,
+  oilUseGrade,
   oilUsed,
   stickToLitres,
 } from '@weskopos/core';
@@ -59,8 +60,8 @@ export const FLUID_SUMS: readonly Sum[] = [
     ],
     work: (v) => {
       const used = oilUsed(v.number('added'), v.number('then'), v.number('now'), v.number('span'), v.number('km'));
-      const grade = used > OIL_USED_LIMITS.fail ? 'fail' : used > OIL_USED_LIMITS.advisory ? 'advisory' : 'pass';
-      return [say.lPer1000Km(used.toFixed(3), grade)];
+      const grade = oilUseGrade(used);
+      return [grade === 'not-told' ? say.oilDoesNotGrow(used.toFixed(3)) : say.lPer1000Km(used.toFixed(3), grade)];
     },
   },
   {

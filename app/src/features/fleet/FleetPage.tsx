@@ -16,6 +16,7 @@ import { ExpectedTable } from './ExpectedTable';
 import { dueMs, whenOf, type FleetPart } from '../charts/fleetPart';
 import { RunOutCalendar } from '../charts/lazyCharts';
 import { BayLoad } from './BayLoad';
+import { StandCard } from './StandCard';
 import { useDesk } from './useDesk';
 import { call } from '../../sync/workshop';
 import { fleet as say } from '../../words/en/pages/fleet';
@@ -100,6 +101,7 @@ export function FleetPage() {
                 <ExpectedTable parts={parts} />
               </View>
               <View style={wide ? styles.pane : styles.stack}>
+                <StandCard classOf={of} />
                 <Soonest parts={parts} />
                 <UnlikePeers parts={parts} />
                 <NotAsBefore vehicles={vehicles} />

@@ -1,5 +1,5 @@
 import type { Life } from '@weskopos/contract';
-import { entriesOf, standingEntries } from '@weskopos/core';
+import { entriesOf, jobsOf, lastDone, oilUseGrade, standingEntries } from '@weskopos/core';
 import { fuelUse } from '@weskopos/core/desk';
 import { oilPer1000 } from '@weskopos/core/parts/logs';
 import { Suspense, useState } from 'react';
@@ -7,8 +7,9 @@ import { StyleSheet, View } from 'react-native';
 import { Card } from '../../kit/Card';
 import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
-import { usePalette } from '../../kit/theme';
+import { gradeColours, usePalette } from '../../kit/theme';
 import { Heading, Words } from '../../kit/Words';
+import { words } from '../../words/en';
 import { amount, day, meterWords } from '../../words/show';
 import { EntryForm } from '../desk/lazyShapes';
 import { entrySentence } from '../../words/entrySentence';
@@ -24,7 +25,7 @@ interface LogCardProps {
 }
 
 /** What happened between visits, newest first, each to be taken back; and what fuel and oil it used. */
-export function LogCard({ life: { vehicle, entries }, lastMeter }: LogCardProps) {
+export function LogCard({ life: { vehicle, visits, entries }, lastMeter }: LogCardProps) {
   const palette = usePalette();
   const [writing, setWriting] = useState(false);
   const [all, setAll] = useState(false);
@@ -33,14 +34,24 @@ export function LogCard({ life: { vehicle, entries }, lastMeter }: LogCardProps)
     meter === null ? [] : [{ km: meter, litres, full }],
   );
   const used = vehicle.meterUnit === 'km' ? fuelUse(fills).at(-1) : undefined;
-  const oil = vehicle.meterUnit === 'km' ? oilPer1000(entries) : null;
+  const counted = visits.filter(({ inspection }) => inspection.voidedAt === null);
+  const changed = lastDone(jobsOf(counted, entries), { code: 'engine-oil', name: '' });
+  const oil = vehicle.meterUnit === 'km' ? oilPer1000(entries, changed) : null;
+  const grade = oil === null ? 'pass' : oilUseGrade(oil);
   return (
     <Card>
       <Heading level={2}>{say.betweenVisits}</Heading>
       {used ? (
         <Words>{say.usesLPer100Km(used.litresPer100Km.toFixed(1), meterWords(used.toKm - used.fromKm, 'km'))}</Words>
       ) : null}
-      {oil !== null ? <Words>{say.oilToppedUpSinceThe(amount('volume', oil))}</Words> : null}
+      {oil !== null ? (
+        <Words>
+          {grade === 'advisory' || grade === 'fail' ? (
+            <Words strong colour={gradeColours(palette, grade).line}>{`${words.grade[grade]}. `}</Words>
+          ) : null}
+          {say.oilToppedUpSinceThe(amount('volume', oil))}
+        </Words>
+      ) : null}
       {standing.length === 0 ? <Words soft>{say.nothingWrittenDownYet}</Words> : null}
       {standing.slice(0, all ? undefined : MOST).map((entry) => (
         <View key={entry.id} style={[styles.row, { borderColor: palette.rule }]}>

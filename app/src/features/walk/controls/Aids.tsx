@@ -2,6 +2,7 @@ import {
   CRANK_STANDARDS,
   HOW_READ,
   TORQUE_STAGES,
+  CHARGED_V,
   axleAt,
   batteryHealth,
   boilingFromWater,
@@ -115,7 +116,9 @@ function Corrected({ pointRef, finding, background, phase }: ControlProps) {
 }
 
 function Crank({ pointRef, finding, background, put }: ControlProps) {
-  const { battery } = background.grading.vehicle.spec;
+  const { battery, systemVolts } = background.grading.vehicle.spec;
+  const rest = readingAt(background.grading.standing.get('battery.rest'), 'rest-voltage');
+  const low = rest !== undefined && (readingValue(rest) * 12) / systemVolts < CHARGED_V;
   const reading = readingAt(finding, 'crank');
   const rated =
     battery.ratedA !== null && battery.standard !== null
@@ -143,6 +146,7 @@ function Crank({ pointRef, finding, background, put }: ControlProps) {
             )
           : say.noRatedCurrent}
       </Words>
+      {reading && low ? <Words role="status">{say.chargeFirst}</Words> : null}
     </>
   );
 }

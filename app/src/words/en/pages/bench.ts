@@ -13,6 +13,8 @@ export const bench = {
   addInAll: (amount: string) => `Add ${amount} in all`,
   firstSettleReadAgain: (amount: string) => `First ${amount}, settle, read again`,
   oilUsed: 'Oil used',
+  oilDoesNotGrow: (used: string) =>
+    `${used} L per 1,000 km: oil does not grow. Topped up and not written down, misread, or fuel or water is in it.`,
   topUpsLevelThenLevel: '(Σ top-ups + (level then − level now) · span) / distance',
   houseLimitsAndLPer: (advisory: number, fail: number) =>
     `House limits ${advisory} and ${fail} L per 1,000 km. Restart at every oil change.`,

@@ -94,4 +94,6 @@ export const controls = {
   jobOnRecord: (day: string, meter: string) => `On record: done ${day}${meter ? `, ${meter}` : ''}.`,
   asOnRecord: (age: string) => `As on record: ${age}`,
   months: (count: number) => `${count} ${count === 1 ? 'month' : 'months'}`,
+  chargeFirst:
+    'Read on a battery that is not charged: it tells nothing of its health. Charge it, let it rest, read again.',
 };

@@ -26,4 +26,6 @@ export const fleet = {
     `${fleetCode}: ${part}, ${part2}: ${part3} now. ${worse}`,
   ofUnknownSize: 'of unknown size',
   axleSet: (kind: string) => `${kind}, axle set`,
+  howTheyStand: 'How they stand',
+  nothingUnsettled: 'Nothing is unsettled on any of them.',
 };

@@ -1,0 +1,59 @@
+import type { YardEntry } from '@weskopos/contract';
+import { useRouter } from 'expo-router';
+import { Pressable, StyleSheet } from 'react-native';
+import { Card } from '../../kit/Card';
+import { GradeMark } from '../../kit/GradeMark';
+import { SPACE, TOUCH } from '../../kit/tokens';
+import { usePalette } from '../../kit/theme';
+import { Heading, Words } from '../../kit/Words';
+import { words } from '../../words/en';
+import { common } from '../../words/en/pages/common';
+import { fleet as say } from '../../words/en/pages/fleet';
+import { meterWords } from '../../words/show';
+import { standingCounts } from '../../words/standingWords';
+import { useYard } from '../yard/useYard';
+
+const RANK = { fail: 0, advisory: 1 } as const;
+const rankOf = ({ standing }: YardEntry) =>
+  standing && (standing.grade === 'fail' || standing.grade === 'advisory') ? RANK[standing.grade] : 2;
+const wants = (entry: YardEntry) => rankOf(entry) < 2 || Boolean(entry.standing?.boltsAgain);
+
+/** Which vehicles stand with something unsettled, worst first, and whose wheel bolts come again. */
+export function StandCard({ classOf }: { readonly classOf: string }) {
+  const router = useRouter();
+  const palette = usePalette();
+  const entries = useYard()
+    .filter((entry) => wants(entry) && (classOf === 'all' || entry.vehicle.class === classOf))
+    .sort((a, b) => rankOf(a) - rankOf(b));
+  return (
+    <Card>
+      <Heading level={2}>{say.howTheyStand}</Heading>
+      {entries.length === 0 ? <Words soft>{say.nothingUnsettled}</Words> : null}
+      {entries.map(({ vehicle, standing }) => {
+        const bolts = standing?.boltsAgain;
+        return (
+          <Pressable
+            key={vehicle.id}
+            role="link"
+            onPress={() => router.push(`/vehicle/${vehicle.id}`)}
+            style={[styles.row, { borderColor: palette.rule }]}
+          >
+            <GradeMark grade={standing?.grade ?? 'not-seen'} height={30} />
+            <Words style={styles.grow}>
+              <Words strong>{`${vehicle.fleetCode} `}</Words>
+              {standing ? `${words.grade[standing.grade]}: ${standingCounts(standing)}` : ''}
+              {bolts
+                ? `. ${common.wheelBoltsAgainTo(meterWords(bolts.fromKm, 'km'), meterWords(bolts.toKm, 'km'))}`
+                : ''}
+            </Words>
+          </Pressable>
+        );
+      })}
+    </Card>
+  );
+}
+
+const styles = StyleSheet.create({
+  row: { minHeight: TOUCH.least, flexDirection: 'row', alignItems: 'center', gap: SPACE.s, borderTopWidth: 1 },
+  grow: { flex: 1 },
+});
