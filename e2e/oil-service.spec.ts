@@ -43,6 +43,11 @@ test('an oil service on a cold-gated van, signed; the due date counts from it, a
   await toWalk(page);
   await type(page, 'Engine oil on the stick', '0.1');
   await expect(page.getByText('Advisory', { exact: true }).first()).toBeVisible();
+  // The same oil with the bonnet up: what it was is said, and taken again with one tap.
+  await jump(page, 'oil.level');
+  await expect(page.getByText('Earlier today, engine oil on the stick: 0.10.')).toBeVisible();
+  await page.getByRole('button', { name: 'Still 0.10: nothing was done to it' }).click();
+  await expect(page.getByText('Advisory', { exact: true }).first()).toBeVisible();
 
   await toEnds(page);
   await page.getByRole('button', { name: 'Start engine' }).click();

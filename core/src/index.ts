@@ -299,7 +299,7 @@ export type { Looked, StandingPoint, StillOpen, VehicleStanding } from './report
 export { boltsAgainOf, type BoltsAgain } from './jobs/boltsAgain';
 export { jobsOf, lastDone, type JobDone, type WorkedVisit } from './jobs/jobsOf';
 export { jobAge, type JobAge } from './jobs/jobAge';
-export { quantityKey, quantityOf } from './catalogue/quantities';
+export { momentsOf, quantityKey, quantityOf } from './catalogue/quantities';
 export { forecastSeries, runOutOf, wearEnd, type Beside, type RunOut } from './trends/runOut';
 export { boilingFromWater } from './calculators/brakeFluidBoiling';
 export { CHARGED_V } from './vehicle/specSheet';

@@ -1,5 +1,5 @@
 import { entryOf } from '../sums/keyed';
-import { pointKey, type PointCode } from './catalogue';
+import { CATALOGUE, pointKey, type PointCode } from './catalogue';
 import type { Place } from '../vehicle/vehicle';
 
 /**
@@ -24,4 +24,15 @@ export function quantityOf(point: PointCode): PointCode {
 /** As the key of a point, of the quantity it reads. */
 export function quantityKey(point: PointCode, place: Place): string {
   return pointKey(quantityOf(point), place);
+}
+
+const MOMENTS = new Map<PointCode, PointCode[]>();
+for (const { code } of CATALOGUE) {
+  const quantity = quantityOf(code);
+  MOMENTS.set(quantity, [...(MOMENTS.get(quantity) ?? []), code]);
+}
+
+/** The points that read one quantity, in the order of a visit; only the point itself where no other reads the same. */
+export function momentsOf(point: PointCode): readonly PointCode[] {
+  return MOMENTS.get(quantityOf(point)) ?? [point];
 }

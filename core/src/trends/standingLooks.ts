@@ -1,5 +1,6 @@
 import { MEASURES, MEASURE_CODES, type MeasureCode } from '../catalogue/measures';
 import { uncertaintyOf } from '../grading/compared';
+import { momentsOf, quantityOf } from '../catalogue/quantities';
 import { standingOf } from '../inspection/currentFindings';
 import { PHASES, readingValue, type Bound, type Finding, type Phase, type Reading } from '../inspection/finding';
 import type { PointCode } from '../catalogue/catalogue';
@@ -71,7 +72,39 @@ const inOrder = (a: Reading, b: Reading) =>
  * read out of condition says nothing; a bound tells of what wears only; a cranking current by another standard than the
  * rating's is never converted.
  */
-export function rawReadings(looks: readonly TrendEntry[], { vehicle, house }: LooksGiven): RawReading[] {
+export function rawReadings(looks: readonly TrendEntry[], given: LooksGiven): RawReading[] {
+  return byQuantity(bareReadings(looks, given));
+}
+
+/**
+ * One quantity, one series: what is read of it at several moments of a visit is as found at the first of them, and as left
+ * where a later one tells something else. Read again the same, it is the same reading.
+ */
+function byQuantity(readings: readonly RawReading[]): RawReading[] {
+  const isAgain = ({ point }: RawReading) => momentsOf(point).length > 1;
+  const found = new Map<string, RawReading>();
+  const again = readings
+    .filter(isAgain)
+    .sort((a, b) => momentsOf(a.point).indexOf(a.point) - momentsOf(b.point).indexOf(b.point))
+    .flatMap((reading): RawReading[] => {
+      const { inspectionId, place, spot, measure, value, u } = reading;
+      const point = quantityOf(reading.point);
+      const key = [inspectionId, point, place, spot, measure].join(' ');
+      const first = found.get(key);
+      if (!first) {
+        found.set(key, reading);
+        return [{ ...reading, point }];
+      }
+      const isSame = reading.phase === 'found' && Math.abs(value - first.value) <= SAME_SIGMAS * Math.hypot(u, first.u);
+      return isSame ? [] : [{ ...reading, point, phase: 'left' }];
+    });
+  return [...readings.filter((reading) => !isAgain(reading)), ...again];
+}
+
+/** Two readings of one thing that differ by less than this many standard deviations of the difference are the same. */
+const SAME_SIGMAS = 3;
+
+function bareReadings(looks: readonly TrendEntry[], { vehicle, house }: LooksGiven): RawReading[] {
   return looks.flatMap(({ inspectionId, point, place, outOf, standard, readings }) =>
     outOf.length > 0
       ? []

@@ -4,6 +4,7 @@ import {
   isSigned,
   lifeStanding,
   newestRulebook,
+  quantityKey,
   rulesOf,
   verdictOfVisit,
   worstFirst,
@@ -185,7 +186,7 @@ function Facts({ life: { vehicle }, sheet: { last, standing, outlook }, onTrend 
         <Card>
           <Heading level={2}>{common.worstFirst}</Heading>
           {worst.map((graded) => (
-            <Pressable key={graded.key} role="link" onPress={() => toTrendOf(graded.key)}>
+            <Pressable key={graded.key} role="link" onPress={() => toTrendOf(quantityKey(graded.point, graded.place))}>
               <PointLine graded={graded} axles={vehicle.axles.length} seenAt={seenAt.get(graded.key)} brief />
             </Pressable>
           ))}

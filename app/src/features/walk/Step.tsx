@@ -26,6 +26,7 @@ import { DoubtCard } from './DoubtCard';
 import { putFinding, type Target } from '../../visit/findings';
 import { GhostNote } from './GhostNote';
 import { readingChange } from '../../visit/readings';
+import { EarlierToday } from './EarlierToday';
 import { fitNewPart } from './fitNewPart';
 import { ReasonCard } from './ReasonCard';
 import { canPutRight, partnerOf, withDraft, type Background, type Draft } from '../../visit/visitContext';
@@ -89,6 +90,7 @@ export const Step = memo(function Step({ step, position, vehicle, background, ta
         unit={vehicle.meterUnit}
         axles={vehicle.axles.length}
       />
+      {step.points.length === 1 ? <EarlierToday pointRef={first} background={background} put={put} /> : null}
       {canPutRight(first) && hasFound ? (
         <Choice
           label={say.asFoundOrAsLeft}

@@ -11,6 +11,8 @@ export const walk = {
   lastLookAt: (day: string, meterWords: string) => `Last look ${day}, at ${meterWords}: `,
   whenItSat: (place: string) => `, when it sat ${place}`,
   newSince: (point: string, day: string, more: string) => `${point}: new on ${day}${more ? `, ${more}` : ''}`,
+  earlierToday: (point: string, amount: string) => `Earlier today, ${point.toLowerCase()}: ${amount}.`,
+  stillSo: (amount: string) => `Still ${amount}: nothing was done to it`,
   lastCount: (part: string, good: number, part2: number) => `${part}${good} of ${part2}`,
   jumpTo: 'Jump to',
   close: 'Close',
