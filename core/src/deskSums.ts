@@ -14,5 +14,3 @@ export {
 } from './calculators/rotation';
 export { FILTER_MISFITS, filterFit, type FilterFitQuestion, type FilterMisfit } from './calculators/filterFit';
 export { partLeft, type PartLeft } from './calculators/partLeft';
-export { jobPasts, type JobPast } from './jobs/jobHistory';
-export { stickerOf, type NextDue, type Sticker } from './jobs/stickerOf';

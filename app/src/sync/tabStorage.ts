@@ -1,32 +1,25 @@
-import type { StateStorage } from 'zustand/middleware';
+/** What lives as long as the tab; undefined where nothing is kept, or the browser keeps nothing. What was written comes out. */
+export function readTab<T>(name: string): T | undefined {
+  const text = sessionOf()?.getItem(name);
+  return text ? (JSON.parse(text) as T) : undefined;
+}
 
-/** What lives as long as the tab. Where the browser keeps nothing, or no more, it lives as long as the page. */
-export function tabStorage(): StateStorage {
-  const page = new Map<string, string>();
+/** Keeps something for as long as the tab lives. Where the browser keeps no more, nothing stale is left behind. */
+export function writeTab(name: string, value: unknown): void {
   const tab = sessionOf();
-  return {
-    getItem: (name) => page.get(name) ?? tab?.getItem(name) ?? null,
-    setItem: (name, value) => {
-      page.set(name, value);
-      try {
-        tab?.setItem(name, value);
-      } catch (error) {
-        // Full: what is older than this page could not be trusted any more.
-        if (!(error instanceof DOMException)) throw error;
-        tab?.removeItem(name);
-      }
-    },
-    removeItem: (name) => {
-      page.delete(name);
-      tab?.removeItem(name);
-    },
-  };
+  try {
+    tab?.setItem(name, JSON.stringify(value));
+  } catch (error) {
+    if (!(error instanceof DOMException)) throw error;
+    tab?.removeItem(name);
+  }
 }
 
 function sessionOf(): Storage | null {
   try {
     return typeof sessionStorage === 'undefined' ? null : sessionStorage;
   } catch (error) {
+    // Denied: what is kept lives as long as the page.
     if (error instanceof DOMException) return null;
     throw error;
   }

@@ -11,9 +11,8 @@ import {
   type PointRef,
 } from '@weskopos/core';
 import { create } from 'zustand';
-import { createJSONStorage, persist } from 'zustand/middleware';
 import { nowIso, nowMs } from '../sync/clock';
-import { tabStorage } from '../sync/tabStorage';
+import { readTab, writeTab } from '../sync/tabStorage';
 import { record, selectLife, useWorkshop } from '../sync/workshop';
 
 /** The visit a change belongs to. */
@@ -47,13 +46,11 @@ interface UndoState {
 const MOST_UNDONE = 60;
 const MOST_OWN = 600;
 
+const UNDO = 'weskopos-undo';
 /** What can be taken back: outlives a reload, dies with the tab. */
-export const useUndo = create<UndoState>()(
-  persist<UndoState>(() => ({ entries: [], own: [] }), {
-    name: 'weskopos-undo',
-    storage: createJSONStorage(tabStorage),
-  }),
-);
+export const useUndo = create<UndoState>(() => readTab<UndoState>(UNDO) ?? { entries: [], own: [] });
+// The store's own middleware for this would come with all the others, into the piece that every page waits for.
+useUndo.subscribe((state) => writeTab(UNDO, state));
 
 function visitNow({ vehicleId, visitId }: Target) {
   return selectLife(useWorkshop.getState(), vehicleId)?.visits.find(({ inspection }) => inspection.id === visitId);

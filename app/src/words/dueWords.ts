@@ -1,5 +1,6 @@
 import type { MeterUnit } from '@weskopos/core';
-import type { JobPast, NextDue } from '@weskopos/core/desk';
+import type { JobPast } from '@weskopos/core/jobs/jobHistory';
+import type { NextDue } from '@weskopos/core/jobs/stickerOf';
 import { history } from './en/pages/history';
 import { day, jobWords, meterWords } from './show';
 

@@ -1,7 +1,8 @@
 import type { Life } from '@weskopos/contract';
 import { jobKey, jobsOf } from '@weskopos/core';
 import { useRouter } from 'expo-router';
-import { jobPasts, stickerOf } from '@weskopos/core/desk';
+import { jobPasts } from '@weskopos/core/jobs/jobHistory';
+import { stickerOf } from '@weskopos/core/jobs/stickerOf';
 import { Card } from '../../kit/Card';
 import { usePalette } from '../../kit/theme';
 import { Heading, Words } from '../../kit/Words';

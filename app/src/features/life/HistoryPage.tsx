@@ -1,5 +1,5 @@
 import { jobKey, jobsOf, type Job, type Vehicle } from '@weskopos/core';
-import { jobPasts, type JobPast } from '@weskopos/core/desk';
+import { jobPasts, type JobPast } from '@weskopos/core/jobs/jobHistory';
 import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';

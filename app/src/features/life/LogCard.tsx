@@ -1,6 +1,6 @@
 import type { Life } from '@weskopos/contract';
 import { entriesOf, jobsOf, lastDone, oilUseGrade, standingEntries } from '@weskopos/core';
-import { fuelUse } from '@weskopos/core/desk';
+import { fuelUse } from '@weskopos/core/calculators/fuelUse';
 import { oilPer1000 } from '@weskopos/core/parts/logs';
 import { Suspense, useState } from 'react';
 import { StyleSheet, View } from 'react-native';

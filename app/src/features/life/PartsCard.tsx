@@ -11,7 +11,7 @@ import {
   type Vehicle,
   type Wheel,
 } from '@weskopos/core';
-import { CORNERS, rotationOf } from '@weskopos/core/desk';
+import { CORNERS, rotationOf } from '@weskopos/core/calculators/rotation';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Card } from '../../kit/Card';

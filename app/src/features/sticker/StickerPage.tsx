@@ -1,5 +1,5 @@
 import { jobKey, openEnds, waitsOf } from '@weskopos/core';
-import { stickerOf } from '@weskopos/core/desk';
+import { stickerOf } from '@weskopos/core/jobs/stickerOf';
 import { useLocalSearchParams } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import { Page } from '../../shell/Page';

@@ -1,1 +1,1 @@
-export { AmendPage as default } from '../../../../../src/features/amend/AmendPage';
+export { Amend as default } from '../../../../../src/features/walk/lazyWalk';

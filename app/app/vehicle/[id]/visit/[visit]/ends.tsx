@@ -1,1 +1,1 @@
-export { EndsPage as default } from '../../../../../src/features/ends/EndsPage';
+export { Ends as default } from '../../../../../src/features/walk/lazyWalk';

@@ -1,1 +1,1 @@
-export { GatePage as default } from '../../../../../src/features/ends/GatePage';
+export { Gate as default } from '../../../../../src/features/walk/lazyWalk';

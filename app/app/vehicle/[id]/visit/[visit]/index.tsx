@@ -1,1 +1,1 @@
-export { Walk as default } from '../../../../../src/features/walk/Walk';
+export { Walk as default } from '../../../../../src/features/walk/lazyWalk';

@@ -1,1 +1,1 @@
-export { Overview as default } from '../../../../../src/features/overview/Overview';
+export { Overview as default } from '../../../../../src/features/walk/lazyWalk';
