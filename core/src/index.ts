@@ -130,6 +130,7 @@ export {
   BOUNDS,
   PHASES,
   contentOf,
+  isLookChange,
   nextFinding,
   readingAt,
   readingValue,

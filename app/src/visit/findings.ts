@@ -2,6 +2,7 @@ import {
   cataloguePoint,
   contentOf,
   currentFindings,
+  isLookChange,
   nextFinding,
   pointKey,
   unmetNeeds,
@@ -74,12 +75,9 @@ function append(target: Target, ref: PointRef, standing: Finding | undefined, ch
   });
 }
 
-/** What makes an entry a look at the thing itself; a note or a photo of it is none. */
-const LOOKS: readonly (keyof FindingChange)[] = ['access', 'readings', 'words', 'leaks', 'counts', 'codes'];
-
 /** The states a new look lacks; what only adds to a look leaves them as they were, and what is brought back keeps its own. */
 function stateOf(target: Target, { point }: PointRef, change: FindingChange): FindingChange {
-  if (change.outOf || !LOOKS.some((field) => field in change)) return {};
+  if (change.outOf || !isLookChange(change)) return {};
   const visit = visitNow(target);
   if (!visit) return {};
   const state = vehicleState(visit.inspection, visit.acts, nowMs());

@@ -3,7 +3,7 @@ import type { PointCode } from '../catalogue/catalogue';
 import type { Finding, FindingChange } from '../inspection/finding';
 import type { HouseRules } from '../house/houseRules';
 import type { Place, Vehicle } from '../vehicle/vehicle';
-import { CAR, MINIBUS, contextOf, findingOf, readingOf, rulesWith } from '../tests/builders';
+import { CAR, MINIBUS, contextOf, findingOf, readingOf, rulesWith, treadOf } from '../tests/builders';
 import { GRADES } from './grade';
 import { gradePoint } from './gradePoint';
 import type { Reason } from './reason';
@@ -169,4 +169,25 @@ test('what holds nothing but figures is not seen by being called sound; unmeasur
   ).toEqual(['not-seen', 'not-seen', 'not-seen']);
   const disc = sound('disc', '1L');
   expect([disc.grade, rulesOfReasons(disc.reasons)]).toEqual(['recorded', ['no-limit']]);
+});
+
+test('not reached never passes, whatever grade was given by hand and whatever was read before', () => {
+  fc.assert(
+    fc.property(
+      fc.constantFrom<'open' | 'not-reached'>('open', 'not-reached'),
+      fc.constantFrom<'pass' | 'advisory' | 'fail'>('pass', 'advisory', 'fail'),
+      fc.constantFrom<PointCode>('tyre.tread', 'pad.inner', 'belt.aux', 'leak.engine', 'battery.rest'),
+      fc.integer({ min: 0, max: 12 }),
+      (access, grade, point, mm) => {
+        const place = point === 'tyre.tread' || point === 'pad.inner' ? '1L' : '';
+        const readings = point === 'tyre.tread' ? treadOf(mm, mm, mm) : [];
+        const finding = findingOf(point, place, { readings, access, override: { grade, reason: 'by hand' } });
+        expect(gradePoint({ point, place }, contextOf(CAR, [finding]))).toMatchObject({
+          grade: 'not-seen',
+          override: null,
+        });
+      },
+    ),
+    { numRuns: 2000 },
+  );
 });

@@ -25,7 +25,8 @@ export function gradePoint(ref: PointRef, context: GradingContext): PointGrade {
   const found = putRight
     ? worstGrade(reasonsFor(ref, finding, context, 'found').map((reason) => reason.grade))
     : computed;
-  const override = finding?.override ?? null;
+  // Nobody grades what was not looked at.
+  const override = finding && finding.access !== 'open' && finding.access !== 'not-reached' ? finding.override : null;
   return {
     grade: override?.grade ?? computed,
     computed,

@@ -154,7 +154,16 @@ export function contentOf(finding: Finding | undefined): FindingContent {
   return Object.fromEntries(CONTENT_FIELDS.map((field) => [field, finding[field]])) as unknown as FindingContent;
 }
 
-/** The next entry for a point: what stood there with `change` laid over it, naming it as parent; blank and `open` where nothing stood. */
+/** What makes an entry a look at the thing itself; a note or a photo of it is none. */
+const LOOK_FIELDS: readonly (keyof FindingChange)[] = ['access', 'readings', 'words', 'leaks', 'counts', 'codes'];
+
+/** Whether a change says something of the thing itself. */
+export const isLookChange = (change: FindingChange): boolean => LOOK_FIELDS.some((field) => field in change);
+
+/**
+ * The next entry for a point: what stood there with `change` laid over it, naming it as parent; blank and `open` where
+ * nothing stood. A grade by hand belongs to the look it was given for: a new look lets it lapse, the old entry keeps it.
+ */
 export function nextFinding(
   standing: Finding | undefined,
   target: Pick<Finding, 'inspectionId' | 'point' | 'place'>,
@@ -165,6 +174,7 @@ export function nextFinding(
   return {
     ...BLANK_CONTENT,
     ...standing,
+    ...(isLookChange(change) ? { override: null } : {}),
     ...change,
     inspectionId,
     point,

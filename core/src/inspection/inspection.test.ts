@@ -3,9 +3,9 @@ import { pressureAtReference, pressureFromReference } from '../grading/pressureA
 import { gaugeReads } from '../simulator/gauge';
 import { wornTo } from '../simulator/wear';
 import { seededRandom } from '../simulator/random';
-import { findingOf } from '../tests/builders';
+import { findingOf, readingOf } from '../tests/builders';
 import { currentFindings } from './currentFindings';
-import { nextFinding, type Finding } from './finding';
+import { contentOf, nextFinding, type Finding, type FindingChange } from './finding';
 
 describe('findings are added, never overwritten', () => {
   const first = findingOf('belt.aux', '', { words: ['noisy'] });
@@ -65,5 +65,31 @@ describe('simulated wear', () => {
     expect(reads()).toEqual(reads());
     expect(new Set(reads()).size).toBeGreaterThan(1);
     for (const value of reads()) expect((value * 2) % 1).toBe(0);
+  });
+});
+
+describe('a grade by hand', () => {
+  const override = { grade: 'pass', reason: 'seen by a lead' } as const;
+  const graded = findingOf('tyre.tread', '1L', { readings: [readingOf('tread', 1, 'outer')], override });
+  const next = (change: FindingChange) =>
+    nextFinding(graded, graded, { id: 'n', at: '2026-06-01T09:00:00.000Z' }, change);
+
+  test.each<[string, FindingChange]>([
+    ['a new reading', { readings: [readingOf('tread', 5, 'outer')] }],
+    ['not reached', { access: 'not-reached' }],
+    ['a word', { words: ['bulge'] }],
+    ['cleared', { ...contentOf(undefined) }],
+  ])('lapses with %s; the entry it was given on keeps it', (_, change) => {
+    expect(next(change).override).toBeNull();
+    expect(graded.override).toEqual(override);
+  });
+
+  test.each<[string, FindingChange]>([
+    ['a note', { note: 'inner edge' }],
+    ['a photo', { photos: [] }],
+    ['what is brought back whole', contentOf(graded)],
+    ['another grade', { override: { grade: 'advisory', reason: 'again' } }],
+  ])('stays with %s', (_, change) => {
+    expect(next(change).override).not.toBeNull();
   });
 });

@@ -70,7 +70,7 @@ export async function readVehiclePage(
   const shown = await db.query<{ body: StoredForecast; inspector: string }>(
     `select f.body, p.name as inspector
      from forecast f join inspection i on i.id = f.inspection_id join person p on p.id = i.started_by
-     where i.vehicle_id = $1`,
+     where i.vehicle_id = $1 and i.voided_at is null`,
     [vehicleId],
   );
   return {

@@ -19,7 +19,7 @@ export async function previewRulebook(db: Queries, proposed: Rulebook): Promise<
   for (const { id } of vehicles) {
     const life = await readLife(db, id);
     for (const visit of life?.visits ?? []) {
-      if (!life) continue;
+      if (!life || visit.inspection.voidedAt !== null) continue;
       visits += 1;
       const { startedAt } = visit.inspection;
       const { fleetCode } = life.vehicle;

@@ -37,7 +37,7 @@ export function Walk() {
   const router = useRouter();
   if (!found) return <NotHere />;
   if (!isOpen(found.visit.inspection))
-    return <Signed onReport={() => router.replace(`/vehicle/${id}/visit/${visitId}/report`)} />;
+    return <Ended onReport={() => router.replace(`/vehicle/${id}/visit/${visitId}/report`)} />;
   return <WalkThrough key={`${visitId}${at ?? ''}`} found={found} at={at ?? null} />;
 }
 
@@ -163,10 +163,10 @@ function WalkThrough({ found, at }: WalkThroughProps) {
   );
 }
 
-function Signed({ onReport }: { readonly onReport: () => void }) {
+function Ended({ onReport }: { readonly onReport: () => void }) {
   return (
     <View style={styles.signed}>
-      <Press kind="main" label={say.thisVisitIsSignedSee} onPress={onReport} />
+      <Press kind="main" label={say.thisVisitHasEnded} onPress={onReport} />
     </View>
   );
 }

@@ -66,7 +66,7 @@ export const walk = {
   more: (part: number) => `${part} more`,
   toTheLooseEnds: (part: string) => `To the loose ends: ${part}`,
   positionOf: (part: number, length: number) => `${part} of ${length}`,
-  thisVisitIsSignedSee: 'This visit is signed. See the report',
+  thisVisitHasEnded: 'This visit is signed or given up. See the report',
   advisoryOrFailByHand: 'advisory or fail by hand, and carry',
   typeTheFirstReading: 'type the first reading',
   jumpKey: 'jump to a point',
