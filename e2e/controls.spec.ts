@@ -135,6 +135,10 @@ test('play at two clock positions, lamps by lamp, fixings counted', async () => 
   await jump(page, 'undertray');
   await page.getByRole('button', { name: 'Undertray fasteners: one less' }).click();
   await card('4 of 5.').toBeVisible();
+  await jump(page, 'cabin.oillamp');
+  await page.getByRole('checkbox', { name: 'It stays on' }).click();
+  await card('Fail').toBeVisible();
+  await expect(page.getByText(/^Stop the engine now\./)).toBeVisible();
 });
 
 test('two leaks at one point, what the second is asked from its looks, and its drops counted', async () => {

@@ -191,3 +191,15 @@ test('not reached never passes, whatever grade was given by hand and whatever wa
     { numRuns: 2000 },
   );
 });
+
+test.each<[number, 'exact' | 'over', string]>([
+  [3, 'exact', 'pass'],
+  [7, 'exact', 'advisory'],
+  [14, 'exact', 'fail'],
+  [10, 'over', 'fail'],
+])('an oil lamp out after %d s (%s) is %s', (seconds, bound, grade) => {
+  const readings = [{ ...readingOf('seconds', seconds), bound }];
+  expect(
+    gradePoint({ point: 'cabin.oillamp', place: '' }, contextOf(CAR, [findingOf('cabin.oillamp', '', { readings })])),
+  ).toMatchObject({ grade });
+});

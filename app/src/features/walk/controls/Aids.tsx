@@ -23,6 +23,7 @@ import { words } from '../../../words/en';
 import { amount, capital, figure, houseRules, unitOf } from '../../../words/show';
 import { AgeOnRecord } from './AgeOnRecord';
 import type { ControlProps } from './control';
+import { OilLamp } from './OilLamp';
 import { StudCircle } from './StudCircle';
 import { controls as say } from '../../../words/en/pages/controls';
 import { common } from '../../../words/en/pages/common';
@@ -34,6 +35,7 @@ export function Aids(props: ControlProps) {
   return (
     <>
       {point.howRead ? <HowItWasRead {...props} /> : null}
+      {takes('seconds') ? <OilLamp {...props} /> : null}
       {takes('part-age') ? <AgeOnRecord {...props} /> : null}
       {takes('level') ? <Litres {...props} /> : null}
       {takes('pressure') ? <Corrected {...props} /> : null}

@@ -96,4 +96,6 @@ export const controls = {
   months: (count: number) => `${count} ${count === 1 ? 'month' : 'months'}`,
   chargeFirst:
     'Read on a battery that is not charged: it tells nothing of its health. Charge it, let it rest, read again.',
+  staysOn: 'It stays on',
+  stopTheEngine: 'Stop the engine now. Do not start it again before the oil is looked at and its pressure is proven.',
 };
