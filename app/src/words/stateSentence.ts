@@ -1,12 +1,22 @@
 import { capacityL, type SpecSheet, type StateTrend } from '@weskopos/core';
 import { litresUntilThin } from '@weskopos/core/outlook';
 import { dateRange } from './forecastSentence';
+import { levelWords, spanOf } from './levelWords';
 import { amount, day, figure, figureIn, unitOf } from './show';
 
 /** A state's figure in the terms of its limits. */
 export function stateFigure({ measure, told }: Pick<StateTrend, 'measure' | 'told'>, value: number): string {
   return told === 'of-rated' ? `${share(value)} of rated` : amount(measure, value);
 }
+
+/** A state's figure with what it means: of a level where it stands between its marks. */
+export function stateWords(trend: Pick<StateTrend, 'measure' | 'told' | 'point'>, value: number, spec: Spec): string {
+  const told = stateFigure(trend, value);
+  return trend.measure === 'level' ? `${told}, ${levelWords(value, spanOf(trend.point, spec))}` : told;
+}
+
+/** What of the spec sheet a state is told by. */
+type Spec = Pick<SpecSheet, 'fluids' | 'stickSpanL'>;
 
 /** The same as short as it goes, for the edge of a drawing. */
 export function stateEdge({ measure, told }: Pick<StateTrend, 'measure' | 'told'>, value: number): string {
@@ -23,20 +33,20 @@ export const STATE_TOLD: Readonly<Record<StateTrend['told'], string>> = {
 };
 
 /** What a state does, and when what ages runs out. */
-export function stateSentence(trend: StateTrend, spec: Pick<SpecSheet, 'fluids'>): string {
+export function stateSentence(trend: StateTrend, spec: Spec): string {
   if (trend.forecast) return ageSentence(trend, trend.forecast);
   if (trend.measure === 'glycol') return mixtureSentence(trend, spec);
   if (trend.lostPerMonth === null) return trend.readings.length < 2 ? 'Read once.' : 'Holds.';
   const since = trend.readings.findLast(({ startsLine }) => startsLine)?.at ?? trend.readings[0]?.at ?? '';
   const put = trend.readings.some(({ startsLine }) => startsLine) ? 'it was put right on ' : '';
-  return `Loses ${lossFigure(trend, trend.lostPerMonth)} a month since ${put}${day(since)}.`;
+  return `Loses ${lossFigure(trend, trend.lostPerMonth, spec)} a month since ${put}${day(since)}.`;
 }
 
 /** A loss has no zero of its own: only its size is told in the workshop's unit. */
-function lossFigure({ measure }: StateTrend, lost: number): string {
-  return measure === 'level'
-    ? `${figureIn('level', lost, 2)} of the marks’ span`
-    : `${figure(measure, lost)} ${unitOf(measure)}`;
+function lossFigure({ measure, point }: StateTrend, lost: number, spec: Spec): string {
+  if (measure !== 'level') return `${figure(measure, lost)} ${unitOf(measure)}`;
+  const span = spanOf(point, spec);
+  return span === null ? `${figureIn('level', lost, 2)} of the marks’ span` : amount('volume', lost * span);
 }
 
 function ageSentence(trend: StateTrend, forecast: NonNullable<StateTrend['forecast']>): string {

@@ -25,7 +25,7 @@ import {
   treadOf,
 } from '@weskopos/core/tests/builders';
 import { forecastSentence, lookAgainSentence, shortWhen } from './forecastSentence';
-import { stateSentence } from './stateSentence';
+import { stateSentence, stateWords } from './stateSentence';
 import { gradeSentence, reasonSource } from './reasonSentence';
 import {
   amount,
@@ -323,7 +323,7 @@ describe('a state in a sentence', () => {
     forecast: null,
   };
   const [first, last] = base.readings;
-  const coolant = { fluids: [{ fluid: 'coolant', grade: '', capacityL: 7.5 }] } as const;
+  const coolant = { stickSpanL: null, fluids: [{ fluid: 'coolant', grade: '', capacityL: 7.5 }] } as const;
   const age: AgeForecast = {
     status: 'running-out',
     at: '2026-11-01T08:00:00.000Z',
@@ -378,8 +378,17 @@ describe('a state in a sentence', () => {
     ['far off', { ...battery, limits: fail, forecast: { ...age, status: 'far-off' } }, 'Does not reach 60 % of rated'],
   ])('%s', (_, trend, sentence) => expect(stateSentence(trend, coolant)).toContain(sentence));
 
+  test('a level is told in litres where the spec sheet knows the span', () => {
+    const level = { ...base, measure: 'level', point: 'oil.level', lostPerMonth: 0.123 } as const;
+    const known = { ...coolant, stickSpanL: 1.2 };
+    expect(stateSentence(level, known)).toContain('Loses 0.15 L a month since');
+    expect(stateWords(level, 0.5, known)).toBe('0.50, 0.60 L under the top mark');
+    expect(stateWords(level, 0.1, coolant)).toBe('0.10, just over the lower mark');
+    expect(stateWords(pressure, 230, known)).toBe('230 kPa');
+  });
+
   test('without a capacity no litres are told; what ages says when to look again', () => {
-    expect(stateSentence(base, { fluids: [] })).not.toContain('water');
+    expect(stateSentence(base, { fluids: [], stickSpanL: null })).not.toContain('water');
     expect(lookAgainSentence(age)).toContain('Look again by 21 Mar 2027');
     expect(shortWhen(age, 'km')).toBe('about Apr 2027');
     expect(shortWhen({ ...age, days: { low: 9, mid: null, high: null } }, 'km')).toBe('far off');

@@ -8,7 +8,7 @@ import { usePalette } from '../../kit/theme';
 import { Heading, Label, Words } from '../../kit/Words';
 import { shortWhen } from '../../words/forecastSentence';
 import { pointShort } from '../../words/show';
-import { stateFigure, stateSentence } from '../../words/stateSentence';
+import { stateSentence, stateWords } from '../../words/stateSentence';
 import { life as say } from '../../words/en/pages/life';
 
 interface StatesCardProps {
@@ -39,7 +39,7 @@ export function StatesCard({ vehicle, states, onShow }: StatesCardProps) {
             style={[styles.row, { borderColor: palette.rule }]}
           >
             <View style={styles.grow}>
-              <Words>{`${pointShort(point, place, vehicle.axles.length)} ${last ? stateFigure(trend, last.value) : ''}`}</Words>
+              <Words>{`${pointShort(point, place, vehicle.axles.length)} ${last ? stateWords(trend, last.value, vehicle.spec) : ''}`}</Words>
               {forecast ? null : (
                 <Words size="m" soft>
                   {stateSentence(trend, vehicle.spec)}

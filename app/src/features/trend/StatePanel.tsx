@@ -5,7 +5,7 @@ import { SPACE } from '../../kit/tokens';
 import { Heading, Label, Words } from '../../kit/Words';
 import { lookAgainSentence } from '../../words/forecastSentence';
 import { capital, day, pointWords } from '../../words/show';
-import { STATE_TOLD, stateFigure, stateSentence } from '../../words/stateSentence';
+import { STATE_TOLD, stateFigure, stateSentence, stateWords } from '../../words/stateSentence';
 import { StateChart } from '../charts/lazyCharts';
 import { trend as say } from '../../words/en/pages/trend';
 
@@ -26,7 +26,7 @@ export function StatePanel({ vehicle, trend }: { readonly vehicle: Vehicle; read
         <StateChart trend={trend} title={title} sentence={sentence} />
       </Card>
       <Card>
-        {last ? <Label size="h3">{stateFigure(trend, last.value)}</Label> : null}
+        {last ? <Label size="h3">{stateWords(trend, last.value, vehicle.spec)}</Label> : null}
         <Words>{sentence}</Words>
         {again ? <Words strong>{again}</Words> : null}
         <Words size="s" soft>
