@@ -5,7 +5,7 @@ import { findingRecord } from './records/finding';
 import { lifeEntryRecord, storedLifeEntrySchema } from './records/lifeEntry';
 import { isRaw, lift, mapped } from './records/record';
 import { inspectionRecord, visitSchema } from './records/inspection';
-import { idSchema, instantSchema } from './records/shapes';
+import { idSchema, instantSchema, jobSchema } from './records/shapes';
 import { liftSheet } from './records/signedSheet';
 import { vehicleRecord, vehicleSchema } from './records/vehicle';
 
@@ -58,6 +58,7 @@ export const standingSchema = z.object({
   last: z.object({ inspectionId: idSchema, at: instantSchema, seen: z.number(), of: z.number() }).nullable(),
   /** Wheel bolts that want their second torque. */
   boltsAgain: z.object({ fromKm: z.number(), toKm: z.number(), since: instantSchema }).nullable(),
+  unknownJobs: z.array(jobSchema).readonly(),
 }) satisfies z.ZodType<StandingSummary>;
 
 /** One vehicle in the yard: how it stands, its last signed visit, and the one that is half done. */

@@ -1,11 +1,12 @@
 import type { Looked, StandingSummary } from '@weskopos/core';
 import { visit as say } from './en/pages/visit';
-import { day } from './show';
+import { day, jobWords } from './show';
 
 /** What of a vehicle is unsettled, or that nothing is. */
-export function standingCounts({ counts }: Pick<StandingSummary, 'counts'>): string {
+export function standingCounts({ counts, unknownJobs }: Pick<StandingSummary, 'counts' | 'unknownJobs'>): string {
+  const unknown = unknownJobs.map((job) => say.unknownAge(jobWords(job)));
   const open = [counts.fail > 0 ? say.fail(counts.fail) : '', counts.advisory > 0 ? say.advisory(counts.advisory) : ''];
-  return open.filter(Boolean).join(' · ') || say.nothingOpen;
+  return [...open, ...unknown].filter(Boolean).join(' · ') || say.nothingOpen;
 }
 
 /** How much the last visit looked at, and when. */

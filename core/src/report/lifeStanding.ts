@@ -1,9 +1,11 @@
 import type { Act } from '../acts/act';
 import { isSigned, type Inspection } from '../inspection/inspection';
 import { boltsAgainOf, type BoltsAgain } from '../jobs/boltsAgain';
+import { jobPasts } from '../jobs/jobHistory';
 import { jobsOf } from '../jobs/jobsOf';
 import type { LifeEntry } from '../parts/lifeEntry';
 import type { Rules } from '../rules/rulebook';
+import type { Job, JobCode } from '../vehicle/jobs';
 import type { Vehicle } from '../vehicle/vehicle';
 import { verdictOfVisit, type JudgedRecord } from './signedSheet';
 import { vehicleStanding, type VehicleStanding } from './vehicleStanding';
@@ -22,7 +24,12 @@ export interface StandingLife {
 /** How a vehicle stands, with what its wheels still want. */
 export interface LifeStanding extends VehicleStanding {
   readonly boltsAgain: BoltsAgain | null;
+  /** Jobs that ruin something when they are late and that nobody knows the last time of: each an advisory until one is done. */
+  readonly unknownJobs: readonly Job[];
 }
+
+/** A timing belt of unknown age may part at any time, and the engine with it. */
+const NOT_LEFT_UNKNOWN: readonly JobCode[] = ['timing-belt'];
 
 /** A vehicle's standing in one line of the yard. */
 export type StandingSummary = Omit<LifeStanding, 'points'>;
@@ -43,7 +50,18 @@ export function lifeStanding(
       inspection: visit.inspection,
       verdict: verdictOfVisit(vehicle, visit, rulesFor(visit.inspection)),
     }));
-  return { ...vehicleStanding(judged, jobs, entries), boltsAgain: boltsAgainOf(vehicle, counted, jobs) };
+  const unknownJobs = jobPasts(vehicle, jobs, entries)
+    .filter(({ job, state }) => state === 'not-known' && NOT_LEFT_UNKNOWN.includes(job.code))
+    .map(({ job }) => job);
+  const standing = vehicleStanding(judged, jobs, entries);
+  const { fail, advisory, pass } = standing.counts;
+  return {
+    ...standing,
+    ...(unknownJobs.length > 0 && standing.grade !== 'fail' ? { grade: 'advisory' } : {}),
+    counts: { fail, advisory: advisory + unknownJobs.length, pass },
+    boltsAgain: boltsAgainOf(vehicle, counted, jobs),
+    unknownJobs,
+  };
 }
 
 /** A standing without its points. */

@@ -7,7 +7,7 @@ import { keepStanding, standingOfLife } from './keptStanding';
 import { readLife } from './readLife';
 
 /** Entries that can settle what was found, or take that back. */
-const SETTLES: readonly LifeEntry['kind'][] = ['fit', 'rotate', 'job', 'undo'];
+const SETTLES: readonly LifeEntry['kind'][] = ['fit', 'rotate', 'job', 'not-known', 'undo'];
 
 /** How the vehicle stands with an entry; null where the entry says nothing to it. */
 type Standing = { readonly standing?: StandingSummary | null };

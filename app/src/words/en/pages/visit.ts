@@ -9,6 +9,7 @@ export const visit = {
   fail: (count: number) => `${count} fail`,
   advisory: (count: number) => `${count} advisory`,
   nothingOpen: 'nothing open',
+  unknownAge: (job: string) => `${job.toLowerCase()}: age not known`,
   looked: (seen: number, of: number, day: string) => `${seen} of ${of} looked at on ${day}`,
   seenOn: (day: string) => `Seen ${day}.`,
   giveUp: 'Give this visit up',
