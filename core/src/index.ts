@@ -274,7 +274,7 @@ export {
 } from './parts/lifeEntry';
 export { partOfPoint, threadParts, type Part, type PartBook } from './parts/threadParts';
 export type { VisitRecord } from './inspection/visitRecord';
-export { lastKnown, seriesKey, seriesOf, type Series, type SeriesReading } from './trends/series';
+export { lastFigure, seriesKey, seriesOf, type Series, type SeriesReading } from './trends/series';
 export { travelledByVisit } from './trends/travelled';
 export { composeReport, signedSheet, type Report } from './report/composeReport';
 export {

@@ -49,6 +49,7 @@ export async function openContext(config: Config, clock: () => Date): Promise<Co
   try {
     let fleet: FleetBook | undefined;
     const asks: Asks = {
+      asTold: false,
       knowledge: () => fleet?.knowledge ?? BUILT_IN_FLEET,
       forecastsAt: async (tx, vehicleId, inspectionId, signedAt) => {
         try {

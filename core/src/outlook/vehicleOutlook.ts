@@ -5,7 +5,7 @@ import type { Rules } from '../rules/rulebook';
 import type { FleetKnowledge } from '../trends/fleetKnowledge';
 import { chanceWithin } from '../trends/forecast';
 import { METER_STEP, partHistory } from '../trends/partHistory';
-import { lastKnown, seriesFrom, type Series, type VisitMoment } from '../trends/series';
+import { lastFigure, lastKnown, seriesFrom, type Series, type VisitMoment } from '../trends/series';
 import { leakLooks, rawReadings, standingLooks, type RawReading, type TrendEntry } from '../trends/standingLooks';
 import { usageFrom } from '../trends/usageOf';
 import type { Vehicle, Place } from '../vehicle/vehicle';
@@ -103,11 +103,11 @@ export function vehicleOutlook({ vehicle, moments, looks, entries, rules, fleet 
 export function worstSpots(vehicle: Vehicle, series: readonly Series[], rules: Rules): Series[] {
   const worst = new Map<string, { series: Series; left: number }>();
   for (const one of series) {
-    const last = lastKnown(one);
+    const last = lastFigure(one);
     const limit = runsOut(one) ? (wearEnd(vehicle, one, rules)?.value ?? null) : null;
-    if (!last || limit === null) continue;
+    if (last === undefined || limit === null) continue;
     const key = `${one.point}@${one.place}`;
-    const left = last.value - limit;
+    const left = last - limit;
     if (left < (worst.get(key)?.left ?? Infinity)) worst.set(key, { series: one, left });
   }
   return [...worst.values()].map((one) => one.series);

@@ -167,12 +167,17 @@ function partNow(
 /** After any moment that is told. */
 const EVER_AFTER = '9999';
 
-/** What the part that sits here now was last known to be: by a look at it, else as it was when it was fitted. */
+/** From where the part that sits here now is told: the last look at it, a bound too, else as it was when it was fitted. */
 export function lastKnown(series: Series): Pick<SeriesReading, 'at' | 'travelled' | 'value'> | undefined {
   const look = lastLook(series);
   if (look) return look;
   const { fitted } = series;
   return fitted ? { at: fitted.at, travelled: fitted.travelled, value: fitted.fresh } : undefined;
+}
+
+/** The last figure known of the part that sits here now: read, or told when it was fitted. A bound is none. */
+export function lastFigure({ ofPart, fitted }: Pick<Series, 'ofPart' | 'fitted'>): number | undefined {
+  return ofPart.at(-1)?.value ?? fitted?.fresh;
 }
 
 /** The last look at the part that sits here now, an inequality too: forecasts count from there. */

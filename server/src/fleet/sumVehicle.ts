@@ -5,7 +5,7 @@ import { ageingSeries, ageingToStore } from '@weskopos/core/states/ageScore';
 import { judge, type Judgement } from '@weskopos/core/score/judge';
 import { toStore, type StoredForecast } from '@weskopos/core/score/storedForecast';
 import { allPartsOf, peersRate } from '@weskopos/core/trends/partHistory';
-import { lastKnown } from '@weskopos/core/trends/series';
+import { lastFigure } from '@weskopos/core/trends/series';
 import { meterPoints } from '@weskopos/core/trends/usageOf';
 import type { PartHistory } from '@weskopos/core/wear/fleetRates';
 import type { MeterPoint } from '@weskopos/core/wear/usageModel';
@@ -28,8 +28,8 @@ export function sumVehicle(page: VehiclePage, rules: Rules, fleet: FleetKnowledg
   const { series, use } = outlook;
   const wearing = new Set(outlook.parts.map(({ series: { key } }) => key));
   const parts = outlook.parts.flatMap(({ series: one, forecast, limit, basis }): BoardPart[] => {
-    const last = lastKnown(one);
-    if (!last || forecast.status === 'needs-readings') return [];
+    const value = lastFigure(one);
+    if (value === undefined || forecast.status === 'needs-readings') return [];
     const { key, point, place, spot, measure } = one;
     const { status, at, distance, days, line, from } = forecast;
     return [
@@ -40,7 +40,7 @@ export function sumVehicle(page: VehiclePage, rules: Rules, fleet: FleetKnowledg
         spot,
         measure,
         size: measure === 'tread' ? (axleAt(vehicle.axles, place)?.tyreSize ?? '') : '',
-        value: last.value,
+        value,
         limit,
         basis,
         status,

@@ -46,7 +46,7 @@ export const signInspection: Writer<OperationBody<'inspection.sign'>, Signature>
     const { life } = found;
     const rules = await rulesOfVisit(tx, found.visit.inspection);
     const fleet = asks.knowledge();
-    const ahead = heldAhead(told, life, found.visit, signedAt, { rules, fleet });
+    const ahead = asks.asTold ? told : heldAhead(told, life, found.visit, signedAt, { rules, fleet });
     const signing: Visit = { ...found.visit, inspection: { ...found.visit.inspection, ahead, signedAt } };
     const sheet = await sheetOfVisit(tx, life, signing, fleet);
     const signed: Visit = { ...signing, sheet };

@@ -65,6 +65,8 @@ export interface Asks {
   ) => Promise<readonly StoredForecast[]>;
   /** What the whole fleet teaches each forecast. */
   readonly knowledge: () => FleetKnowledge;
+  /** What is judged was taken once before: a journal of the first format brings it back, and its own figures stand. */
+  readonly asTold: boolean;
 }
 
 /** A change that was taken. */

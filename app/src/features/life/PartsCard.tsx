@@ -1,7 +1,7 @@
 import type { Life } from '@weskopos/contract';
 import {
   axleAt,
-  lastKnown,
+  lastFigure,
   hubPlaces,
   threadParts,
   tyresAtHub,
@@ -42,7 +42,7 @@ export function PartsCard({ life: { vehicle, entries }, parts, meter }: PartsCar
   // A part stands on the outlook by the worst of its spots.
   const tread = (place: Place) => {
     const one = parts.find(({ series }) => series.point === 'tyre.tread' && series.place === place);
-    return (one && lastKnown(one.series)?.value) ?? NaN;
+    return (one && lastFigure(one.series)) ?? NaN;
   };
   const fourSingle =
     axles === 2 && vehicle.axles.every(({ dual }) => !dual) && CORNERS.every((place) => Number.isFinite(tread(place)));
