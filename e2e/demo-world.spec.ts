@@ -34,7 +34,8 @@ test('what is ready is signed, and its forecasts stand on the board at once', as
   await expect(page.getByText(/Signed by Callum/)).toBeVisible();
   await expect(page.getByText('Saved and sent.')).toBeVisible();
   await page.goto(`${workshop.url}/fleet`);
-  await expect(page.getByRole('link', { name: /FH 04/ })).toBeVisible();
+  await expect(page.getByRole('link', { name: /^FH 04 Tread/ })).toBeVisible();
+  await expect(page.getByRole('link', { name: /^FH 04 Advisory: / })).toBeVisible();
 });
 
 test('a no at the gate waits for a lead, who says why it may be started', async ({ page }) => {
