@@ -155,6 +155,7 @@ export {
   type Load,
   type MeterAnswer,
   blankInspection,
+  countedVisits,
   isOpen,
   isSigned,
 } from './inspection/inspection';

@@ -48,9 +48,6 @@ export interface Fitted {
   readonly fresh: number | null;
 }
 
-/** After any moment that is told: what sits there now. */
-const EVER_AFTER = '9999';
-
 /** What the signed visits before this one tell: made once a visit, not once a touch. */
 export interface History {
   /** The last look of a signed visit at a point; of a part that sits there now, wherever it sat then. */
@@ -87,7 +84,7 @@ export function historyOf(
   const jobs = jobsOf(earlier, entries);
   const partHere = ({ point, place }: PointRef) => {
     const what = partOfPoint(point);
-    return what ? book.partAt(what, place, EVER_AFTER) : null;
+    return what ? book.partNow(what, place) : null;
   };
   const told = ({ access }: Finding) => access !== 'open' && access !== 'not-reached';
   const lastLook = (ref: PointRef): Look | undefined => {

@@ -59,6 +59,13 @@ export const isSigned = ({ signedAt, voidedAt }: Pick<Inspection, 'signedAt' | '
 export const isOpen = ({ signedAt, voidedAt }: Pick<Inspection, 'signedAt' | 'voidedAt'>): boolean =>
   signedAt === null && voidedAt === null;
 
+/** Visits that were not given up: what was done and seen in them counts, signed or not. */
+export function countedVisits<V extends { readonly inspection: Pick<Inspection, 'voidedAt'> }>(
+  visits: readonly V[],
+): V[] {
+  return visits.filter(({ inspection }) => inspection.voidedAt === null);
+}
+
 /** How an inspection begins: what nobody has said yet is null, its rules are the built-in ones. */
 export function blankInspection(
   given: Pick<Inspection, 'id' | 'vehicleId' | 'startedAt' | 'meter'> & Partial<Inspection>,

@@ -21,6 +21,8 @@ export interface PartBook {
   readonly parts: readonly Part[];
   /** The part at a place at a moment; what came with the vehicle until something else was fitted. */
   readonly partAt: (what: PartKind, place: Seat, at: string) => Part;
+  /** The part that sits at a place after all that is told. */
+  readonly partNow: (what: PartKind, place: Seat) => Part;
 }
 
 /** Before anything that is told: what came with the vehicle sat there always. */
@@ -81,7 +83,7 @@ export function threadParts(entries: readonly LifeEntry[]): PartBook {
         (part.removedAt === null || at < part.removedAt) &&
         part.places.findLast(({ since }) => since <= at)?.place === place,
     ) ?? present(what, place);
-  return { parts: drafts, partAt };
+  return { parts: drafts, partAt, partNow: present };
 }
 
 /** The kind of part a point looks at; null where what it looks at has no identity of its own. */

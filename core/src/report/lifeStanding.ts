@@ -1,5 +1,5 @@
 import type { Act } from '../acts/act';
-import { isSigned, type Inspection } from '../inspection/inspection';
+import { countedVisits, isSigned, type Inspection } from '../inspection/inspection';
 import { boltsAgainOf, type BoltsAgain } from '../jobs/boltsAgain';
 import { jobPasts } from '../jobs/jobHistory';
 import { jobsOf } from '../jobs/jobsOf';
@@ -42,7 +42,7 @@ export function lifeStanding(
   { vehicle, visits, entries }: StandingLife,
   rulesFor: (inspection: Inspection) => Rules,
 ): LifeStanding {
-  const counted = visits.filter(({ inspection }) => inspection.voidedAt === null);
+  const counted = countedVisits(visits);
   const jobs = jobsOf(counted, entries);
   const judged = counted
     .filter(({ inspection }) => isSigned(inspection))

@@ -1,15 +1,23 @@
 import type { PointCode } from '../catalogue/catalogue';
 import type { PartKind } from '../parts/lifeEntry';
+import { partOfPoint } from '../parts/threadParts';
+import { entryOf } from '../sums/keyed';
 import type { JobCode } from '../vehicle/jobs';
 
-/** What was found at these points belongs to the part that sits there: it goes where the part goes, and ends with it. */
-export const POINTS_OF_PART: Readonly<Partial<Record<PartKind, readonly PointCode[]>>> = {
-  tyre: ['tyre.tread', 'tyre.wear', 'tyre.wall', 'tyre.age'],
-  pads: ['pad.inner', 'pad.outer'],
-  shoes: ['shoe'],
-  disc: ['disc'],
-  battery: ['battery.rest', 'battery.crank', 'battery.age'],
+/** Besides what a part wears by: what else is found of it. */
+const ALSO_OF_PART: Readonly<Partial<Record<PointCode, PartKind>>> = {
+  'tyre.wear': 'tyre',
+  'tyre.wall': 'tyre',
+  'tyre.age': 'tyre',
+  'battery.rest': 'battery',
+  'battery.crank': 'battery',
+  'battery.age': 'battery',
 };
+
+/** The part that what is found at a point belongs to: it goes where the part goes, and ends with it. */
+export function partFoundAt(point: PointCode): PartKind | null {
+  return partOfPoint(point) ?? entryOf<PartKind>(ALSO_OF_PART, point) ?? null;
+}
 
 /** What was found at these points before a job is put right by it; how it stands since, only a look can tell. */
 export const POINTS_OF_JOB: Readonly<Partial<Record<JobCode, readonly PointCode[]>>> = {

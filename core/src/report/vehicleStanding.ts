@@ -1,16 +1,16 @@
 import { pointKey, type PointCode } from '../catalogue/catalogue';
-import { quantityOf } from '../catalogue/quantities';
+import { quantityKey, quantityOf } from '../catalogue/quantities';
 import { GRADES, worstGrade, type Grade } from '../grading/grade';
 import type { GradedPoint, Verdict } from '../grading/verdict';
 import type { Inspection } from '../inspection/inspection';
 import type { PointRef } from '../inspection/pointRef';
 import type { JobDone } from '../jobs/jobsOf';
-import { PART_KINDS, type LifeEntry, type PartKind } from '../parts/lifeEntry';
+import type { LifeEntry, PartKind } from '../parts/lifeEntry';
 import { threadParts, type PartBook } from '../parts/threadParts';
 import { isPlace } from '../vehicle/place';
 import type { Place } from '../vehicle/vehicle';
 import { JOB_CODES, type JobCode } from '../vehicle/jobs';
-import { POINTS_OF_JOB, POINTS_OF_PART } from './settledBy';
+import { POINTS_OF_JOB, partFoundAt } from './settledBy';
 
 /** A visit with what it came to. */
 export interface JudgedVisit {
@@ -53,17 +53,14 @@ export interface VehicleStanding {
 }
 
 const TELLS: readonly Grade[] = ['pass', 'advisory', 'fail'];
-const PART_OF = new Map(
-  PART_KINDS.flatMap((part) => (POINTS_OF_PART[part] ?? []).map((point) => [point, part] as const)),
-);
 const JOBS_FOR = new Map<PointCode, JobCode[]>();
 for (const code of JOB_CODES)
   for (const point of POINTS_OF_JOB[code] ?? []) JOBS_FOR.set(point, [...(JOBS_FOR.get(point) ?? []), code]);
 
 /** What a look is a look at: the part that sat there then, else the quantity at that place. */
 function subjectOf({ point, place }: GradedPoint, at: string, book: PartBook): string {
-  const part = PART_OF.get(point);
-  return part ? `${point} of ${book.partAt(part, place, at).id}` : pointKey(quantityOf(point), place);
+  const part = partFoundAt(point);
+  return part ? `${point} of ${book.partAt(part, place, at).id}` : quantityKey(point, place);
 }
 
 /** Where the part that was looked at sits now; null where it is gone. */
@@ -115,7 +112,7 @@ function standsNow(one: StandingPoint, jobs: readonly JobDone[], book: PartBook)
       (place === '' || graded.place === '' || place === graded.place),
   );
   if (settled) return null;
-  const part = PART_OF.get(graded.point);
+  const part = partFoundAt(graded.point);
   if (!part) return one;
   const place = placeNow(part, graded.place, at, book);
   if (place === null) return null;

@@ -159,13 +159,10 @@ function partNow(
   const read = readings.at(-1)?.part ?? '';
   const what = partOfPoint(point);
   if (!what) return read;
-  const sits = `${book.partAt(what, place, EVER_AFTER).id} ${point} ${spot} `;
+  const sits = `${book.partNow(what, place).id} ${point} ${spot} `;
   if (read.startsWith(sits)) return read;
   return kin.findLast(({ part }) => part.startsWith(sits))?.part ?? `${sits}0`;
 }
-
-/** After any moment that is told. */
-const EVER_AFTER = '9999';
 
 /** From where the part that sits here now is told: the last look at it, a bound too, else as it was when it was fitted. */
 export function lastKnown(series: Series): Pick<SeriesReading, 'at' | 'travelled' | 'value'> | undefined {

@@ -3,7 +3,8 @@ import type { FleetKnowledge, LifeEntry, Place, Rules } from '@weskopos/core';
 import { seededRandom } from '@weskopos/core/simulated';
 import { randomUUID } from 'node:crypto';
 import {
-  Client,
+  inspectorIn,
+  type Client,
   newFinding,
   newInspection,
   newVehicle,
@@ -140,10 +141,7 @@ test.each([
 });
 
 test('what tells of persons is for a lead; two persons’ readings of one thing say how they differ', async () => {
-  const person = { name: 'Isla', secret: '246810', role: 'inspector' };
-  await workshop.client.send('POST', '/api/people', person);
-  const isla = new Client(workshop.client.base);
-  await isla.send('POST', '/api/session', { name: person.name, secret: person.secret });
+  const isla = await inspectorIn(workshop);
   const inspection = newInspection(vehicles[2]?.id ?? '', { meter: 60_000, startedAt: '2026-03-01T08:00:00.000Z' });
   await workshop.client.operations(operationOf('inspection.start', inspection));
   const read = async (client: Client, place: Place, values: number[], parent: string | null) => {

@@ -5,7 +5,8 @@ import fs from 'node:fs/promises';
 import path from 'node:path';
 import { ledgerTables } from '../tests/tables';
 import {
-  Client,
+  inspectorIn,
+  type Client,
   newFinding,
   newInspection,
   newVehicle,
@@ -22,10 +23,7 @@ beforeAll(async () => {
   workshop = await startWorkshop();
   maren = workshop.client;
   await maren.setUp(workshop.context.setupCode);
-  const person = { name: 'Isla', secret: '246810', role: 'inspector' };
-  await maren.send('POST', '/api/people', person);
-  isla = new Client(maren.base);
-  await isla.send('POST', '/api/session', { name: person.name, secret: person.secret });
+  isla = await inspectorIn(workshop);
 });
 afterAll(() => workshop.stop());
 

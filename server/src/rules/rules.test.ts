@@ -1,16 +1,21 @@
 import { BUILT_IN_RULEBOOK, type Finding, type Rulebook } from '@weskopos/core';
 import { randomUUID } from 'node:crypto';
-import { Client, newFinding, openVisit, operationOf, startWorkshop, type TestWorkshop } from '../tests/workshop';
+import {
+  inspectorIn,
+  type Client,
+  newFinding,
+  openVisit,
+  operationOf,
+  startWorkshop,
+  type TestWorkshop,
+} from '../tests/workshop';
 
 let workshop: TestWorkshop;
 let isla: Client;
 beforeAll(async () => {
   workshop = await startWorkshop();
   await workshop.client.setUp(workshop.context.setupCode);
-  const person = { name: 'Isla', secret: '246810', role: 'inspector' };
-  await workshop.client.send('POST', '/api/people', person);
-  isla = new Client(workshop.client.base);
-  await isla.send('POST', '/api/session', { name: person.name, secret: person.secret });
+  isla = await inspectorIn(workshop);
 });
 afterAll(() => workshop.stop());
 

@@ -28,6 +28,15 @@ export interface TestWorkshop {
   stop(): Promise<void>;
 }
 
+/** A second person beside the lead, signed in: an inspector. */
+export async function inspectorIn({ client }: Pick<TestWorkshop, 'client'>): Promise<Client> {
+  const person = { name: 'Isla', secret: '246810', role: 'inspector' };
+  await client.send('POST', '/api/people', person);
+  const isla = new Client(client.base);
+  await isla.send('POST', '/api/session', { name: person.name, secret: person.secret });
+  return isla;
+}
+
 export async function newFolder(): Promise<string> {
   return fs.mkdtemp(path.join(os.tmpdir(), 'weskopos-test-'));
 }

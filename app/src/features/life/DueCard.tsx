@@ -1,5 +1,5 @@
 import type { Life } from '@weskopos/contract';
-import { jobKey, jobsOf } from '@weskopos/core';
+import { countedVisits, jobKey, jobsOf } from '@weskopos/core';
 import { useRouter } from 'expo-router';
 import { jobPasts } from '@weskopos/core/jobs/jobHistory';
 import { stickerOf } from '@weskopos/core/jobs/stickerOf';
@@ -17,7 +17,7 @@ import { life as say } from '../../words/en/pages/life';
 export function DueCard({ life: { vehicle, visits, entries } }: { readonly life: Life }) {
   const palette = usePalette();
   const router = useRouter();
-  const counted = visits.filter(({ inspection }) => inspection.voidedAt === null);
+  const counted = countedVisits(visits);
   const { dues, boltsAgain } = stickerOf(vehicle, counted, entries, houseRules());
   const pasts = jobPasts(vehicle, jobsOf(counted, entries), entries);
   const unsaid = pasts.filter(({ state }) => state === 'unsaid').length;

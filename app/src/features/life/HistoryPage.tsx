@@ -1,4 +1,4 @@
-import { jobKey, jobsOf, type Job, type Vehicle } from '@weskopos/core';
+import { countedVisits, jobKey, jobsOf, type Job, type Vehicle } from '@weskopos/core';
 import { jobPasts, type JobPast } from '@weskopos/core/jobs/jobHistory';
 import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
@@ -28,7 +28,7 @@ export function HistoryPage() {
   const [paper, setPaper] = useState('');
   if (!life) return <NotHere />;
   const { vehicle, visits, entries } = life;
-  const counted = visits.filter(({ inspection }) => inspection.voidedAt === null);
+  const counted = countedVisits(visits);
   const pasts = jobPasts(vehicle, jobsOf(counted, entries), entries);
   const open = pasts.filter(({ state }) => state === 'unsaid').length;
   return (

@@ -1,5 +1,5 @@
 import type { Life } from '@weskopos/contract';
-import { entriesOf, jobsOf, lastDone, oilUseGrade, standingEntries } from '@weskopos/core';
+import { countedVisits, entriesOf, jobsOf, lastDone, oilUseGrade, standingEntries } from '@weskopos/core';
 import { fuelUse } from '@weskopos/core/calculators/fuelUse';
 import { oilPer1000 } from '@weskopos/core/parts/logs';
 import { Suspense, useState } from 'react';
@@ -34,7 +34,7 @@ export function LogCard({ life: { vehicle, visits, entries }, lastMeter }: LogCa
     meter === null ? [] : [{ km: meter, litres, full }],
   );
   const used = vehicle.meterUnit === 'km' ? fuelUse(fills).at(-1) : undefined;
-  const counted = visits.filter(({ inspection }) => inspection.voidedAt === null);
+  const counted = countedVisits(visits);
   const changed = lastDone(jobsOf(counted, entries), { code: 'engine-oil', name: '' });
   const oil = vehicle.meterUnit === 'km' ? oilPer1000(entries, changed) : null;
   const grade = oil === null ? 'pass' : oilUseGrade(oil);
