@@ -64,8 +64,11 @@ function limitSentence(reason: Extract<Reason, { rule: 'limit' }>): string {
     case 'value':
       if (typeof MEASURES[measure].taken !== 'string')
         return `${capital(`${spot ? `${spot}: ` : ''}${words.measure[measure].toLowerCase()} ${figure(measure, value)}`)}.`;
-      if (bound !== 'exact')
+      if (bound !== 'exact') {
+        // A lamp that stays on is nothing to measure: the engine is stopped.
+        if (measure === 'seconds') return `${subject}.`;
         return crossed ? `${subject}: measure it.` : `${subject}; ${edge} ${figure(measure, threshold.value)}.`;
+      }
       return crossed
         ? `${subject} is ${side} ${figure(measure, threshold.value)} (${words.basis[threshold.basis]}).`
         : `${subject}; ${edge} ${figure(measure, threshold.value)}.`;
