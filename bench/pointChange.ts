@@ -48,6 +48,7 @@ function lookAt(ref: PointRef, visit: number) {
           phase: 'found',
           values: [nature === 'wear' ? value - visit * 0.05 : value],
           bound: 'exact',
+          step: null,
         };
       }),
     );

@@ -76,7 +76,7 @@ describe('a finding', () => {
       { photos: [{ id: ID, caption: '', marks: [{ kind: 'ring', x: 1.2, y: 0, radius: 0.1 }] }] },
       'photos.0.marks.0.x',
     ],
-    ['a count of none', { counts: [{ item: 'all', good: 0, of: 0 }] }, 'counts.0.of'],
+    ['a count of none', { counts: [{ item: 'all', good: 0, of: 0, found: null }] }, 'counts.0.of'],
     ['an override without why', { override: { grade: 'pass', reason: '' } }, 'override.reason'],
     ['a local time', { at: '2026-06-01 08:00' }, 'at'],
     ['who, which the server stamps', { by: 'Isla' }, 'by'],

@@ -1,5 +1,9 @@
 export { UNITS, fromStored, toStored, type Quantity, type Unit } from './units/units';
 export { parseMeasure, parseWeekCode, type ParsedMeasure, type ParsedWeek } from './units/parseMeasure';
+export { ENGINE_ANSWERS, GLITTER, PAN_ANSWERS } from './catalogue/words';
+export { spanAt, specAt } from './catalogue/specAt';
+export { asksOfGlitter } from './grading/gradeGlitter';
+export { GAUGE_STEPS } from './catalogue/gauges';
 export { MEASURES, MEASURE_CODES, namedSteps, type Measure, type MeasureCode } from './catalogue/measures';
 export { VOCABULARIES, VOCABULARY_NAMES, WORDS, type Vocabulary, type Word } from './catalogue/words';
 export { CRANK_STANDARDS, type CrankStandard } from './vehicle/specSheet';
@@ -68,6 +72,10 @@ export {
   HOUSE_QUESTIONS,
   UNIT_CHOICES,
   UNIT_QUESTIONS,
+  CHANGE_JOBS,
+  HOUSE_RANGES,
+  type ChangeCap,
+  type ChangeJob,
   USUAL_HOUSE_RULES,
   type HouseChoice,
   type HouseQuestion,
@@ -91,6 +99,7 @@ export {
   AXLE_NUMBERS,
   type Hub,
   type Place,
+  type Side,
   type Vehicle,
   type VehicleClass,
 } from './vehicle/vehicle';
@@ -113,6 +122,8 @@ export { DRIVES, GEARBOXES, POWERS, STEERINGS, USUAL_MAKE_UP, type MakeUp } from
 export {
   BATTERY_TYPES,
   BLANK_SPEC,
+  PLAIN_FLUID,
+  PLAIN_TORQUE,
   BRAKE_FLUID_GRADES,
   FASTENERS,
   SPEC_FLUIDS,
@@ -122,7 +133,9 @@ export {
   type BrakeFluidGrade,
   type Fastener,
   type SpecFluidName,
+  type SpecFluid,
   type SpecSheet,
+  type SpecTorque,
 } from './vehicle/specSheet';
 export {
   ACCESS,
@@ -162,6 +175,7 @@ export {
 export {
   GATE_QUESTIONS,
   NO_PROOF,
+  DEBRIS,
   PROOF_DOUBTS,
   STATE_CHANGES,
   USUAL_WAIT_S,
@@ -171,20 +185,35 @@ export {
   type Act,
   type ActContent,
   type ActOf,
+  type Debris,
   type EndProof,
   type GateQuestion,
   type ProofDoubtCode,
   type StateChange,
   type WaitKind,
 } from './acts/act';
-export { END_KINDS, endRule, isAtWheel, isFastened, type EndKind, type ProofField } from './acts/endKinds';
+export {
+  ENDS_BY_STATION,
+  END_KINDS,
+  endRule,
+  hasEnd,
+  isAtAxle,
+  isAtWheel,
+  isFastened,
+  type EndKind,
+  type ProofField,
+} from './acts/endKinds';
 export {
   PROOF_RANGES,
   looseEnds,
   nextFillL,
   openEnds,
   proofDoubts,
+  fillTargetL,
+  openingProblem,
+  proofAsked,
   proofProblems,
+  type OpeningProblem,
   type LooseEnd,
   type ProofDoubt,
   type ProofProblem,

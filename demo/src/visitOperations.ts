@@ -239,8 +239,8 @@ function look(story: Story, visit: StoryVisit, index: number, ref: PointRef, ran
     return {
       counts:
         point.counted === 'all'
-          ? [{ item: 'all', good: 5, of: 5 }]
-          : LAMPS.map((item) => ({ item, good: USUAL_LAMPS[item], of: USUAL_LAMPS[item] })),
+          ? [{ item: 'all', good: 5, of: 5, found: null }]
+          : LAMPS.map((item) => ({ item, good: USUAL_LAMPS[item], of: USUAL_LAMPS[item], found: null })),
     };
   const readings = point.measures
     .filter(({ need, measure }) =>
@@ -258,7 +258,7 @@ function look(story: Story, visit: StoryVisit, index: number, ref: PointRef, ran
         // Now and then a gauge is set on twice.
         const times = !exact && random() < READ_TWICE ? 2 : 1;
         const values = Array.from({ length: times }, () => Number(read().toFixed(3)));
-        return { measure, spot, phase: 'found', values, bound: 'exact' };
+        return { measure, spot, phase: 'found', values, bound: 'exact', step: null };
       }),
     );
   const standard = ref.point === 'battery.crank' ? story.vehicle.spec.battery.standard : null;
@@ -293,7 +293,7 @@ function truthOf(
         km,
       );
     case 'pressure':
-      return point === 'walk.spare' ? 240 : pressureFromReference(story.pressureKpa(place, index), visit.ambientC);
+      return point === 'walk.spare' ? 240 : pressureFromReference(story.pressureKpa(place, index), visit.ambientC, 0);
     case 'torque':
       return torqueOf(story.vehicle.spec, 'wheel-bolts')?.newtonMetres ?? HEALTHY.torque ?? 0;
     case 'water':

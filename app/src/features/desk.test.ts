@@ -1,6 +1,14 @@
 /** @jest-environment node */
 import { CAR, MINIBUS, rulesWith } from '@weskopos/core/tests/builders';
-import { BUILT_IN_RULEBOOK, USUAL_HOUSE_RULES, cataloguePoint, type LimitSheet, type Vehicle } from '@weskopos/core';
+import {
+  BUILT_IN_RULEBOOK,
+  PLAIN_FLUID,
+  PLAIN_TORQUE,
+  USUAL_HOUSE_RULES,
+  cataloguePoint,
+  type LimitSheet,
+  type Vehicle,
+} from '@weskopos/core';
 import { speakByHouse } from '../words/show';
 import { FLUID_SUMS } from './bench/fluidSums';
 import { OTHER_SUMS } from './bench/otherSums';
@@ -83,8 +91,8 @@ describe('a vehicle as it is typed', () => {
       battery: { type: 'agm', ratedA: 760, standard: 'EN' },
       brakeFluid: 'DOT 4',
       studs: 6,
-      fluids: [{ fluid: 'coolant', grade: 'green', capacityL: 7.5 }],
-      torques: [{ fastener: 'wheel-bolts', newtonMetres: 180, socket: '19' }],
+      fluids: [{ ...PLAIN_FLUID, fluid: 'coolant', grade: 'green', capacityL: 7.5 }],
+      torques: [{ ...PLAIN_TORQUE, fastener: 'wheel-bolts', newtonMetres: 180, socket: '19' }],
       intervals: [{ job: { code: 'engine-oil', name: 'Oil' }, km: 15_000, months: 12, hours: null }],
       parts: [{ part: 'Oil filter', number: 'TH 1' }],
     },
@@ -109,12 +117,17 @@ describe('a vehicle as it is typed', () => {
   test.each([
     [
       'a capacity of zero',
-      { spec: { ...formOf(full).spec, fluids: [{ fluid: 'coolant', grade: '', capacityL: '0' }] } },
+      { spec: { ...formOf(full).spec, fluids: [{ ...PLAIN_FLUID, fluid: 'coolant', grade: '', capacityL: '0' }] } },
       'spec.fluids.0.capacityL',
     ],
     [
       'a torque in words',
-      { spec: { ...formOf(full).spec, torques: [{ fastener: 'drain-plug', newtonMetres: 'tight', socket: '' }] } },
+      {
+        spec: {
+          ...formOf(full).spec,
+          torques: [{ ...PLAIN_TORQUE, fastener: 'drain-plug', newtonMetres: 'tight', socket: '' }],
+        },
+      },
       'spec.torques.0.newtonMetres',
     ],
     ['no fleet code', { fleetCode: ' ' }, 'fleetCode'],

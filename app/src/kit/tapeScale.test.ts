@@ -52,8 +52,10 @@ describe('a reading set on a point', () => {
 
   test('takes the place of the one before, or joins it as a repeat; as left stands beside as found', () => {
     const first = withReading([], slot, 3.5);
-    expect(withReading(first, slot, 4)).toEqual([{ ...slot, values: [4], bound: 'exact' }]);
-    expect(withReading(first, slot, 4, { again: true })).toEqual([{ ...slot, values: [3.5, 4], bound: 'exact' }]);
+    expect(withReading(first, slot, 4)).toEqual([{ ...slot, values: [4], bound: 'exact', step: null }]);
+    expect(withReading(first, slot, 4, { again: true })).toEqual([
+      { ...slot, values: [3.5, 4], bound: 'exact', step: null },
+    ]);
     expect(withReading(first, { ...slot, phase: 'left' }, 8)).toHaveLength(2);
   });
 
@@ -70,7 +72,7 @@ describe('a reading set on a point', () => {
   test('an exact reading takes the place of a bound, and another measure of the same spot stands beside it', () => {
     const bar = withReading([], { ...slot, measure: 'tread', spot: 'outer' }, 1.6, { bound: 'over' });
     expect(withReading(bar, { ...slot, measure: 'tread', spot: 'outer' }, 3)).toEqual([
-      { measure: 'tread', spot: 'outer', phase: 'found', values: [3], bound: 'exact' },
+      { measure: 'tread', spot: 'outer', phase: 'found', values: [3], bound: 'exact', step: null },
     ]);
     expect(
       withReading(withReading([], { ...slot, measure: 'disc' }, 24), { ...slot, measure: 'disc-lip' }, 1),

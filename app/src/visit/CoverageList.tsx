@@ -5,11 +5,11 @@ import { SPACE, TOUCH } from '../kit/tokens';
 import { gradeColours, usePalette } from '../kit/theme';
 import { Heading, Words } from '../kit/Words';
 import { words } from '../words/en';
-import { pointShort, stopWords } from '../words/show';
+import { pointShort, stopWords, type Seats } from '../words/show';
 
 interface CoverageListProps {
   readonly points: readonly GradedPoint[];
-  readonly axles: number;
+  readonly axles: Seats;
   readonly onPoint: (point: GradedPoint) => void;
 }
 

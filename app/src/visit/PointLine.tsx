@@ -5,7 +5,7 @@ import { SPACE } from '../kit/tokens';
 import { gradeColours, usePalette } from '../kit/theme';
 import { Label, Words } from '../kit/Words';
 import { words } from '../words/en';
-import { day, figure, pointWords, unitOf } from '../words/show';
+import { day, figure, pointWords, unitOf, type Seats } from '../words/show';
 import { gradeSentence } from '../words/reasonSentence';
 import { visit as say } from '../words/en/pages/visit';
 
@@ -17,7 +17,7 @@ export function PointLine({
   brief,
 }: {
   readonly graded: GradedPoint;
-  readonly axles: number;
+  readonly axles: Seats;
   /** When it was looked at, where that is not the visit's own day. */
   readonly seenAt?: string | undefined;
   readonly brief?: boolean;

@@ -1,3 +1,4 @@
+import { gaugeStep } from './gauges';
 import type { Bound, Finding, FindingChange, MeasureCode, Phase, Reading, Spot } from '@weskopos/core';
 
 /** Which reading of a point: what is measured, where, and whether as found or as left. */
@@ -12,6 +13,8 @@ export interface ReadingOptions {
   /** Adds the value as a repeat instead of replacing what was read. */
   readonly again?: boolean;
   readonly bound?: Bound;
+  /** Step of the gauge; left out: of the one in hand. */
+  readonly step?: number | null;
 }
 
 const isOf = (slot: Slot) => (reading: Reading) =>
@@ -22,12 +25,12 @@ export function withReading(
   readings: readonly Reading[],
   slot: Slot,
   value: number,
-  { again = false, bound = 'exact' }: ReadingOptions = {},
+  { again = false, bound = 'exact', step = bound === 'exact' ? gaugeStep(slot.measure) : null }: ReadingOptions = {},
 ): Reading[] {
   const isSlot = isOf(slot);
   const before = readings.find(isSlot);
   const values = again && before ? [...before.values, value] : [value];
-  return [...readings.filter((reading) => !isSlot(reading)), { ...slot, values, bound }];
+  return [...readings.filter((reading) => !isSlot(reading)), { ...slot, values, bound, step }];
 }
 
 /** A look means the point was seen, unless it was already said that only part could be; a carried look gives way to it. */

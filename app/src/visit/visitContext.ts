@@ -127,7 +127,7 @@ export function historyOf(
     carriable: (ref) => {
       const look = lastLook(ref);
       const before = look && { finding: look.finding, inspection: look.visit.inspection };
-      return look && carriedFrom(before, rules.template, inspection) ? look : undefined;
+      return look && carriedFrom(before, rules.template, inspection, rules.house) ? look : undefined;
     },
   };
 }

@@ -1,6 +1,6 @@
 import type { ChangeNote } from '@weskopos/core';
 import { words } from './en';
-import { amount, day, placeWords } from './show';
+import { amount, day, placeWords, type Seats } from './show';
 
 /** Names a change among those of one vehicle. */
 export const changeKey = (change: ChangeNote): string =>
@@ -10,7 +10,7 @@ export const changeKey = (change: ChangeNote): string =>
 const MOST_SURE = 99;
 
 /** What changed, where, since when, and how sure that is. */
-export function changeSentence(change: ChangeNote, axles: number): string {
+export function changeSentence(change: ChangeNote, axles: Seats): string {
   const sure = `${Math.min(MOST_SURE, Math.round(change.sureness * 100))} % sure`;
   const since = change.since ? ` since ${day(change.since)}` : '';
   if (change.kind === 'pressure')

@@ -5,11 +5,11 @@ import { history } from './en/pages/history';
 import { day, jobWords, meterWords } from './show';
 
 /** When a job falls due next, or that nobody wrote down when it was done last. */
-export function dueWords({ job, doneAt, meter, by }: NextDue, unit: MeterUnit): string {
+export function dueWords({ job, doneAt, meter, by, capped }: NextDue, unit: MeterUnit): string {
   const name = jobWords(job);
   if (doneAt === null) return `${name}: last time not on record`;
   const limits = [meter === null ? '' : meterWords(meter, unit), by === null ? '' : day(by)].filter(Boolean);
-  return `Next ${name}: ${limits.join(' or ')}`;
+  return `Next ${name}: ${limits.join(' or ')}${capped ? ', by the house cap' : ''}`;
 }
 
 /** What is known of a job's past. */

@@ -1,5 +1,5 @@
-import { BLANK_SPEC } from '@weskopos/core';
-import { levelWords, spanOf } from './levelWords';
+import { BLANK_SPEC, PLAIN_FLUID, spanAt } from '@weskopos/core';
+import { levelWords } from './levelWords';
 
 test.each<[number, number | null, string]>([
   [1, 1.2, 'at the top mark'],
@@ -19,11 +19,9 @@ test.each<[number, number | null, string]>([
   expect(levelWords(level, span)).toBe(said);
 });
 
-test('the stick’s span is the oil’s, wherever it is read; a bottle has none', () => {
-  const spec = { ...BLANK_SPEC, stickSpanL: 1.2 };
-  expect([spanOf('cold.oil', spec), spanOf('close.level', spec), spanOf('coolant.level', spec)]).toEqual([
-    1.2,
-    1.2,
-    null,
-  ]);
+test('the stick’s span is the oil’s, wherever it is read; a bottle has that of its fluid, where the sheet tells one', () => {
+  const fluids = [{ ...PLAIN_FLUID, fluid: 'coolant', spanL: 1.1 } as const];
+  const spec = { ...BLANK_SPEC, stickSpanL: 1.2, fluids };
+  const at = ['cold.oil', 'close.level', 'cold.coolant', 'brake.fluid.level'] as const;
+  expect(at.map((point) => spanAt(point, spec))).toEqual([1.2, 1.2, 1.1, null]);
 });

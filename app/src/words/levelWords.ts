@@ -1,11 +1,5 @@
-import { quantityOf, type PointCode, type SpecSheet } from '@weskopos/core';
 import { level as say } from './en/level';
 import { amount } from './show';
-
-/** Litres between the marks that a point reads between; null where the spec sheet does not tell. */
-export function spanOf(point: PointCode, { stickSpanL }: Pick<SpecSheet, 'stickSpanL'>): number | null {
-  return quantityOf(point) === 'oil.level' ? stickSpanL : null;
-}
 
 /** So near a mark it is at it: no eye reads a stick finer. */
 const AT_MARK = 0.05;

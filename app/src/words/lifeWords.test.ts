@@ -160,10 +160,12 @@ test('what falls due is told by meter and date, and where nobody wrote it down, 
     doneAt: '2026-01-01',
     meter: 50_000,
     by: '2028-01-01',
+    capped: false,
   };
   expect(dueWords(due, 'km')).toBe('Next Brake fluid: 50\u202f000 km or 1 Jan 2028');
   expect(dueWords({ ...due, meter: null }, 'km')).toBe('Next Brake fluid: 1 Jan 2028');
-  expect(dueWords({ job: { code: 'own', name: 'Oil' }, doneAt: null, meter: null, by: null }, 'h')).toBe(
+  expect(dueWords({ ...due, meter: null, capped: true }, 'km')).toBe('Next Brake fluid: 1 Jan 2028, by the house cap');
+  expect(dueWords({ job: { code: 'own', name: 'Oil' }, doneAt: null, meter: null, by: null, capped: false }, 'h')).toBe(
     'Oil: last time not on record',
   );
 });

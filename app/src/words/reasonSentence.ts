@@ -19,12 +19,14 @@ export function reasonSentence(reason: Reason): string {
     }
     case 'word':
       return `${capital(words.word[reason.word])}.`;
+    case 'glitter':
+      return `${capital(words.word[reason.word])}: ${words.glitterWhy[reason.why]}.`;
     case 'count':
       return reason.item === 'all'
         ? `${reason.good} of ${reason.of}.`
         : `${capital(words.lamp[reason.item])}: ${reason.good} of ${reason.of} lit.`;
     case 'code':
-      return `Code ${reason.code}, ${words.codeState[reason.state]}.`;
+      return `Code ${reason.code}, ${words.codeState[reason.state]}${reason.gone ? '; cleared, and it did not come back' : ''}.`;
     case 'ahead': {
       const { measure, value, limit, chance, nextVisit } = reason;
       const spot = words.spot[reason.spot];

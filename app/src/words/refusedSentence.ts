@@ -43,7 +43,7 @@ function findingOf(
   const life = lives.find(({ visits }) => visits.some(({ inspection }) => inspection.id === inspectionId));
   const values = readings.map((reading) => amount(reading.measure, readingValue(reading)));
   const said = [...values, ...seen.map((word) => words.word[word]), ...(note ? [`“${note}”`] : [])];
-  const where = pointWords(point, place, life?.vehicle.axles.length ?? 2);
+  const where = pointWords(point, place, life?.vehicle ?? 2);
   const vehicle = life ? `${life.vehicle.fleetCode}, ` : '';
   return `${vehicle}${where}${said.length > 0 ? `, ${said.join(', ')}` : ''}`;
 }

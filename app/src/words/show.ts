@@ -4,11 +4,16 @@ import {
   cataloguePoint,
   fromStored,
   namedSteps,
+  entryOf,
+  type HouseChoice,
+  type HouseQuestion,
   type HouseRules,
   type Job,
+  type MakeUp,
   type MeasureCode,
   type MeterUnit,
   type PointCode,
+  type Side,
   type Spot,
   type Unit,
   type UnitQuestion,
@@ -145,49 +150,65 @@ export function dayAndTime(iso: string): string {
   return `${day(iso)}, ${new Date(iso).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })}`;
 }
 
-/** Which of the two words of the house's school a vehicle side has. Kerb and driver follow the traffic; left is always near. */
-function nearOrOff(side: 'L' | 'R'): 'near' | 'off' {
-  const nearSide = house.positionWords === 'left-right' || house.traffic === 'left' ? 'L' : 'R';
-  return side === nearSide ? 'near' : 'off';
+/** What places are told by: how many axles there are, and where this vehicle's own driver sits, where the vehicle is at hand. */
+export type Seats = number | { readonly axles: readonly unknown[]; readonly makeUp: Pick<MakeUp, 'driverSide'> };
+
+/** Which of the two words of the house's school a vehicle side has: the kerb follows the traffic, the driver's side the vehicle. */
+function nearOrOff(side: Side, seats: Seats): 'near' | 'off' {
+  const kerb: Side = house.traffic === 'left' ? 'L' : 'R';
+  const driver = typeof seats === 'number' ? null : seats.makeUp.driverSide;
+  const near: Record<HouseChoice<'positionWords'>, Side> = {
+    kerb,
+    'left-right': 'L',
+    driver: driver === null ? kerb : driver === 'L' ? 'R' : 'L',
+  };
+  return side === near[house.positionWords] ? 'near' : 'off';
+}
+
+const axleCount = (seats: Seats) => (typeof seats === 'number' ? seats : seats.axles.length);
+
+/** What a house does where practitioners part ways: `always new`. */
+export function houseSchool(rules: HouseRules, question: HouseQuestion): string {
+  return entryOf<string>(words.school[question], rules[question]) ?? rules[question];
 }
 
 /** `1L` → `nearside front`; `2Ro` → `offside rear, outer`; `2` → `rear axle`. With more than two axles: `nearside axle 2`. */
-export function placeWords(place: string, axles: number): string {
+export function placeWords(place: string, seats: Seats): string {
   const match = /^(\d)([LR])?([oi])?$/.exec(place);
   if (!match) return '';
   const [, number, side, twin] = match;
-  const axle = number === '1' ? 'front' : Number(number) === axles ? 'rear' : `axle ${number}`;
+  const axle = number === '1' ? 'front' : Number(number) === axleCount(seats) ? 'rear' : `axle ${number}`;
   if (!side) return axle.startsWith('axle') ? axle : `${axle} axle`;
-  const called = words.side[house.positionWords][nearOrOff(side === 'L' ? 'L' : 'R')];
+  const called = words.side[house.positionWords][nearOrOff(side === 'L' ? 'L' : 'R', seats)];
   return `${called} ${axle}${twin ? (twin === 'o' ? ', outer' : ', inner') : ''}`;
 }
 
 /** `1L` → `NSF`. */
-export function placeInitials(place: string, axles: number): string {
+export function placeInitials(place: string, seats: Seats): string {
   const match = /^(\d)([LR])?([oi])?$/.exec(place);
   if (!match) return place;
   const [, number, side, twin] = match;
-  const axle = number === '1' ? 'F' : Number(number) === axles ? 'R' : (number ?? '');
-  const initials = side ? words.sideInitial[house.positionWords][nearOrOff(side === 'L' ? 'L' : 'R')] : '';
+  const axle = number === '1' ? 'F' : Number(number) === axleCount(seats) ? 'R' : (number ?? '');
+  const initials = side ? words.sideInitial[house.positionWords][nearOrOff(side === 'L' ? 'L' : 'R', seats)] : '';
   return `${initials}${axle}${twin ?? ''}`;
 }
 
 /** A stop of the walk by its name: a station, or one wheel. */
-export function stopWords(stop: string, axles: number): string {
-  return words.stop[stop] ?? capital(placeWords(stop, axles));
+export function stopWords(stop: string, seats: Seats): string {
+  return words.stop[stop] ?? capital(placeWords(stop, seats));
 }
 
 /** `Inner pad, nearside front`. */
-export function pointWords(point: PointCode, place: string, axles: number, spot: Spot = 'whole'): string {
-  const where = placeWords(place, axles);
+export function pointWords(point: PointCode, place: string, seats: Seats, spot: Spot = 'whole'): string {
+  const where = placeWords(place, seats);
   return [`${words.point[point]}${words.spot[spot] && ` ${words.spot[spot]}`}`, where].filter(Boolean).join(', ');
 }
 
 /** `Inner pad NSF`, for narrow lists. */
-export function pointShort(point: PointCode, place: string, axles: number): string {
+export function pointShort(point: PointCode, place: string, seats: Seats): string {
   return [
     words.narrowPoint[point] ?? words.point[point],
-    cataloguePoint(point).repeats ? placeInitials(place, axles) : '',
+    cataloguePoint(point).repeats ? placeInitials(place, seats) : '',
   ]
     .filter(Boolean)
     .join(' ');

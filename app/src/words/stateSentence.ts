@@ -1,7 +1,7 @@
-import { capacityL, type SpecSheet, type StateTrend } from '@weskopos/core';
+import { capacityL, spanAt, type SpecSheet, type StateTrend } from '@weskopos/core';
 import { litresUntilThin } from '@weskopos/core/outlook';
 import { dateRange } from './forecastSentence';
-import { levelWords, spanOf } from './levelWords';
+import { levelWords } from './levelWords';
 import { amount, day, figure, figureIn, unitOf } from './show';
 
 /** A state's figure in the terms of its limits. */
@@ -12,7 +12,7 @@ export function stateFigure({ measure, told }: Pick<StateTrend, 'measure' | 'tol
 /** A state's figure with what it means: of a level where it stands between its marks. */
 export function stateWords(trend: Pick<StateTrend, 'measure' | 'told' | 'point'>, value: number, spec: Spec): string {
   const told = stateFigure(trend, value);
-  return trend.measure === 'level' ? `${told}, ${levelWords(value, spanOf(trend.point, spec))}` : told;
+  return trend.measure === 'level' ? `${told}, ${levelWords(value, spanAt(trend.point, spec))}` : told;
 }
 
 /** What of the spec sheet a state is told by. */
@@ -45,7 +45,7 @@ export function stateSentence(trend: StateTrend, spec: Spec): string {
 /** A loss has no zero of its own: only its size is told in the workshop's unit. */
 function lossFigure({ measure, point }: StateTrend, lost: number, spec: Spec): string {
   if (measure !== 'level') return `${figure(measure, lost)} ${unitOf(measure)}`;
-  const span = spanOf(point, spec);
+  const span = spanAt(point, spec);
   return span === null ? `${figureIn('level', lost, 2)} of the marks’ span` : amount('volume', lost * span);
 }
 

@@ -12,6 +12,7 @@ import {
   type StateTrend,
   type HouseRules,
   type LookAhead,
+  PLAIN_FLUID,
 } from '@weskopos/core';
 import { words } from './en';
 import {
@@ -212,7 +213,7 @@ describe('reasons of every kind in one sentence', () => {
     ],
     [
       'lamp',
-      said(findingOf('walk.lamps', '', { counts: [{ item: 'high-brake', good: 0, of: 1 }] })),
+      said(findingOf('walk.lamps', '', { counts: [{ item: 'high-brake', good: 0, of: 1, found: null }] })),
       'High brake: 0 of 1 lit.',
     ],
     [
@@ -323,7 +324,10 @@ describe('a state in a sentence', () => {
     forecast: null,
   };
   const [first, last] = base.readings;
-  const coolant = { stickSpanL: null, fluids: [{ fluid: 'coolant', grade: '', capacityL: 7.5 }] } as const;
+  const coolant = {
+    stickSpanL: null,
+    fluids: [{ ...PLAIN_FLUID, fluid: 'coolant', grade: '', capacityL: 7.5 }],
+  } as const;
   const age: AgeForecast = {
     status: 'running-out',
     at: '2026-11-01T08:00:00.000Z',

@@ -1,4 +1,5 @@
 import {
+  DEBRIS,
   END_KINDS,
   GATE_QUESTIONS,
   NO_PROOF,
@@ -7,13 +8,14 @@ import {
   STATE_CHANGES,
   WAIT_KINDS,
   WAIT_RANGE_S,
+  typedKeys,
   type Act,
   type EndProof,
   type Place,
 } from '@weskopos/core';
 import { z } from 'zod';
 import { idSchema, instantSchema, placeSchema, textSchema } from './shapes';
-import { recordKind } from './record';
+import { isRaw, recordKind } from './record';
 import { flag, float, instant, integer, json, text, uuid, type Table } from './table';
 
 const within = ({ least, most }: { readonly least: number; readonly most: number }) => z.number().min(least).max(most);
@@ -29,6 +31,13 @@ const proofSchema = z.strictObject({
   washer: z.enum(['new', 'reused']).nullable(),
   oldSealSeen: z.boolean().nullable(),
   onGround: z.boolean().nullable(),
+  angleDone: z.boolean().nullable(),
+  renewed: z.boolean().nullable(),
+  debris: z.enum(DEBRIS).nullable(),
+  primed: z.boolean().nullable(),
+  seenTo: z.boolean().nullable(),
+  partNumber: textSchema(60).trim(),
+  marked: z.boolean().nullable(),
   kept: z.array(z.enum(PROOF_DOUBTS)).max(PROOF_DOUBTS.length),
   note: textSchema(500),
 }) satisfies z.ZodType<EndProof>;
@@ -65,7 +74,13 @@ export const storedActSchema: z.ZodType<StoredAct> = z
 /** An act with who did it. */
 export type StoredAct = Act & { readonly by: string };
 
-export const actRecord = recordKind<Act>({ name: 'act', schema: actSchema, versionOf: () => 1, upgrades: [] });
+export const actRecord = recordKind<Act>({
+  name: 'act',
+  schema: actSchema,
+  versionOf: ({ proof }) => (isRaw(proof) && !('partNumber' in proof) ? 1 : 2),
+  // Nobody was asked for what came to be proved since.
+  upgrades: [(raw) => (isRaw(raw.proof) ? { ...raw, proof: { ...NO_PROOF, ...raw.proof } } : raw)],
+});
 
 /** An act laid flat: what its kind does not have is null. */
 export interface FlatAct extends Partial<EndProof> {
@@ -132,8 +147,7 @@ function contentOf(flat: FlatAct, kind: Act['kind']): object {
     case 'wait-done':
       return { kind, waits: flat.refers };
     case 'close': {
-      const { torqueNm, litres, level, fasteners, washer, oldSealSeen, onGround, kept, note } = flat;
-      const proof = { torqueNm, litres, level, fasteners, washer, oldSealSeen, onGround, kept, note };
+      const proof = Object.fromEntries(typedKeys(NO_PROOF).map((field) => [field, flat[field]]));
       return { kind, opens: flat.refers, proof };
     }
   }
@@ -159,6 +173,13 @@ export const actTable: Table<FlatAct> = {
     washer: text('washer'),
     oldSealSeen: flag('old_seal_seen'),
     onGround: flag('on_ground'),
+    angleDone: flag('angle_done'),
+    renewed: flag('renewed'),
+    debris: text('debris'),
+    primed: flag('primed'),
+    seenTo: flag('seen_to'),
+    partNumber: text('part_number'),
+    marked: flag('marked'),
     kept: json('kept'),
     note: text('note'),
   },

@@ -25,7 +25,7 @@ import {
 } from '@weskopos/core';
 import { z } from 'zod';
 import { idSchema, instantSchema, placeSchema, textSchema } from './shapes';
-import { isRaw, mapped, recordKind } from './record';
+import { isRaw, mapped, recordKind, type Raw } from './record';
 import { date, flag, float, instant, integer, json, text, uuid, type Table } from './table';
 
 export const readingSchema = z.strictObject({
@@ -34,6 +34,7 @@ export const readingSchema = z.strictObject({
   phase: z.enum(PHASES),
   values: z.array(z.number()).min(1).max(5),
   bound: z.enum(BOUNDS),
+  step: z.number().positive().max(1000).nullable(),
 }) satisfies z.ZodType<Reading>;
 
 export const leakSchema = z.strictObject({
@@ -76,6 +77,7 @@ const plainFindingSchema = z.strictObject({
         item: z.enum(COUNTED_ITEMS),
         good: z.number().int().min(0).max(99),
         of: z.number().int().min(1).max(99),
+        found: z.number().int().min(0).max(99).nullable(),
       }),
     )
     .max(COUNTED_ITEMS.length),
@@ -112,10 +114,13 @@ export const findingSchema: z.ZodType<Finding> = plainFindingSchema.superRefine(
   }
 });
 
+const lacks = (list: unknown, key: string) => Array.isArray(list) && list.some((one) => isRaw(one) && !(key in one));
+const lacksGauge = ({ readings, counts }: Raw) => lacks(readings, 'step') || lacks(counts, 'found');
+
 export const findingRecord = recordKind<Finding>({
   name: 'finding',
   schema: findingSchema,
-  versionOf: (raw) => ('leak' in raw ? 1 : !('outOf' in raw) ? 2 : 3),
+  versionOf: (raw) => ('leak' in raw ? 1 : !('outOf' in raw) ? 2 : lacksGauge(raw) ? 3 : 4),
   upgrades: [
     // One leak, photos by id alone, readings that were never a bound.
     ({ leak, readings, photos, ...rest }) => ({
@@ -133,6 +138,12 @@ export const findingRecord = recordKind<Finding>({
     }),
     // Before there were states to be read in, nothing was known against a reading.
     (raw) => ({ ...raw, outOf: [] }),
+    // Every gauge was the usual one, and a count had one figure whatever was changed.
+    (raw) => ({
+      ...raw,
+      readings: mapped(raw.readings, (one) => (isRaw(one) ? { step: null, ...one } : one)),
+      counts: mapped(raw.counts, (one) => (isRaw(one) ? { found: null, ...one } : one)),
+    }),
   ],
 });
 
@@ -149,7 +160,13 @@ export const findingTable: Table<Finding> = {
     readings: {
       list: 'reading',
       key: 'finding_id',
-      columns: { measure: text('measure'), spot: text('spot'), phase: text('phase'), bound: text('bound') },
+      columns: {
+        measure: text('measure'),
+        spot: text('spot'),
+        phase: text('phase'),
+        bound: text('bound'),
+        step: float('step'),
+      },
       each: { field: 'values', column: float('value') },
     },
     words: json('words'),
@@ -170,7 +187,7 @@ export const findingTable: Table<Finding> = {
     counts: {
       list: 'item_count',
       key: 'finding_id',
-      columns: { item: text('item'), good: integer('good'), of: integer('of_all') },
+      columns: { item: text('item'), good: integer('good'), of: integer('of_all'), found: integer('found') },
     },
     codes: {
       list: 'fault_code',

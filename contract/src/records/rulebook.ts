@@ -2,11 +2,13 @@ import {
   BASES,
   BATTERY_TYPES,
   BRAKE_FLUID_GRADES,
+  CHANGE_JOBS,
   CODE_STATES,
   FLUIDS,
   GRADES,
   HOUSE_CHOICES,
   HOUSE_QUESTIONS,
+  HOUSE_RANGES,
   LAMPS,
   LEAK_GRADES,
   LEAK_STAGES,
@@ -100,17 +102,29 @@ const templateSchema = z.strictObject({
   offeredTo: z.enum(OFFERED),
 }) satisfies z.ZodType<Template>;
 
+const within = ({ least, most }: { readonly least: number; readonly most: number }) => z.number().min(least).max(most);
 const choices = recordOf(HOUSE_QUESTIONS, (question) => z.enum<readonly string[]>(HOUSE_CHOICES[question]));
 const units = recordOf(UNIT_QUESTIONS, (question) => z.enum<readonly string[]>(UNIT_CHOICES[question]));
 const houseSchema = z.strictObject({
   ...choices,
   units: z.strictObject(units),
   sheet: codeSchema,
-  designLowC: z.number().min(-60).max(20),
+  designLowC: within(HOUSE_RANGES.designLowC),
   hardUseFactor: z.number(),
   lookAhead: z.number(),
   repeatability: z.partialRecord(z.enum(MEASURE_CODES), z.number().positive().max(100)),
   winterMonths: z.array(z.number().int().min(1).max(12)).max(12),
+  changeCaps: z.partialRecord(
+    z.enum(CHANGE_JOBS),
+    z.strictObject({
+      km: within(HOUSE_RANGES.capKm).nullable(),
+      months: within(HOUSE_RANGES.capMonths).int().nullable(),
+      hours: within(HOUSE_RANGES.capHours).nullable(),
+    }),
+  ),
+  altitudeM: within(HOUSE_RANGES.altitudeM),
+  carryDays: within(HOUSE_RANGES.carryDays),
+  carryKm: within(HOUSE_RANGES.carryKm),
 }) as unknown as z.ZodType<HouseRules>;
 
 const plainRulebookSchema = z.strictObject({
@@ -152,13 +166,18 @@ function withOwnWords(sheet: unknown): unknown {
   return { ...sheet, words: { ...recordOf(ONCE_GENERAL, () => general), ...sheet.words } };
 }
 
+/** What a house follows that was never asked: what every house did until then. */
+const { altitudeM, carryDays, carryKm } = USUAL_HOUSE_RULES;
+const FIGURES_OF_FIFTH = { changeCaps: {}, altitudeM, carryDays, carryKm };
+
 export const rulebookRecord = recordKind<Rulebook>({
   name: 'rulebook',
   schema: rulebookSchema,
   versionOf: ({ house, templates, sheets }) => {
     if (isRaw(house) && !('lookAhead' in house && 'repeatability' in house)) return 1;
     if (Array.isArray(templates) && templates.some(lacksOffered)) return 2;
-    return Array.isArray(sheets) && sheets.some(lacksOwnWords) ? 3 : 4;
+    if (Array.isArray(sheets) && sheets.some(lacksOwnWords)) return 3;
+    return isRaw(house) && !('changeCaps' in house) ? 4 : 5;
   },
   upgrades: [
     // A house that was not asked yet follows what is usual.
@@ -171,6 +190,7 @@ export const rulebookRecord = recordKind<Rulebook>({
       templates: mapped(raw.templates, (one) => (isRaw(one) ? { offeredTo: offeredByCode(one.code), ...one } : one)),
     }),
     (raw) => ({ ...raw, sheets: mapped(raw.sheets, withOwnWords) }),
+    (raw) => ({ ...raw, house: isRaw(raw.house) ? { ...FIGURES_OF_FIFTH, ...raw.house } : raw.house }),
   ],
 });
 

@@ -1,6 +1,6 @@
 import type { Amendment, SignedSheet } from '@weskopos/core';
 import { z } from 'zod';
-import { findingSchema } from './finding';
+import { findingRecord, findingSchema } from './finding';
 import { isRaw, lift, recordKind } from './record';
 import { idSchema, instantSchema, textSchema } from './shapes';
 import { instant, json, text, uuid, type Table } from './table';
@@ -35,8 +35,9 @@ export const amendmentRecord = recordKind<AmendmentPut>({
     path: ['finding', 'inspectionId'],
     message: 'the visit that is amended',
   }),
-  versionOf: () => 1,
-  upgrades: [],
+  versionOf: ({ finding }) => (isRaw(finding) && findingRecord.versionOf(finding) < 4 ? 1 : 2),
+  // The entry in it takes today's shape.
+  upgrades: [(raw) => ({ ...raw, finding: lift(findingRecord, raw.finding) })],
 });
 
 /** An amendment with who made it. */

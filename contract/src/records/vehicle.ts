@@ -50,9 +50,11 @@ const makeUpSchema = z.strictObject({
   timingBelt: z.boolean(),
   hydraulicClutch: z.boolean(),
   winterTyres: z.boolean(),
+  driverSide: z.enum(['L', 'R']).nullable(),
 }) satisfies z.ZodType<MakeUp>;
 
 const overZero = (most: number) => z.number().positive().max(most);
+const celsius = z.number().min(-60).max(60);
 
 /** A capacity, torque or interval of zero is no value: left empty it is not known, given it is over 0. */
 export const specSchema = z.strictObject({
@@ -77,6 +79,21 @@ export const specSchema = z.strictObject({
         fluid: z.enum(SPEC_FLUIDS),
         grade: textSchema(60).trim(),
         capacityL: overZero(400).nullable(),
+        spanL: overZero(20).nullable(),
+        climates: z
+          .array(
+            z
+              .strictObject({
+                grade: textSchema(60).trim().min(1),
+                lowestC: celsius.nullable(),
+                highestC: celsius.nullable(),
+              })
+              .refine(({ lowestC, highestC }) => lowestC === null || highestC === null || lowestC < highestC, {
+                path: ['highestC'],
+                message: 'above the lowest temperature',
+              }),
+          )
+          .max(6),
       }),
     )
     .max(SPEC_FLUIDS.length),
@@ -86,6 +103,9 @@ export const specSchema = z.strictObject({
         fastener: z.enum(FASTENERS),
         newtonMetres: overZero(2000),
         socket: textSchema(30).trim(),
+        angleDeg: overZero(720).nullable(),
+        stagesNm: z.array(overZero(2000)).max(5),
+        renew: z.boolean(),
       }),
     )
     .max(FASTENERS.length),
@@ -101,6 +121,13 @@ export const specSchema = z.strictObject({
     .max(40),
   parts: z.array(z.strictObject({ part: textSchema(60).trim().min(1), number: textSchema(60).trim().min(1) })).max(60),
   hardUse: z.boolean(),
+  stickWhileFilling: z.enum(['in', 'out']).nullable(),
+  filterThread: textSchema(30).trim(),
+  filterSeal: textSchema(30).trim(),
+  dashCodes: z
+    .array(z.strictObject({ code: textSchema(12).trim().min(1), means: textSchema(120).trim().min(1) }))
+    .max(40),
+  keyCodePlace: textSchema(120).trim(),
 }) satisfies z.ZodType<SpecSheet>;
 
 /** A vehicle as the workshop keeps it. */
@@ -127,10 +154,22 @@ const withJob = (one: unknown) => (isNamed(one) ? { ...one, job: jobNamed(one.jo
 const namedIntervals = ({ spec }: Raw) =>
   isRaw(spec) && Array.isArray(spec.intervals) ? spec.intervals.filter(isNamed) : [];
 
+const lacksWork = ({ makeUp }: Raw) => isRaw(makeUp) && !('driverSide' in makeUp);
+const withWork = (spec: Raw): Raw => ({
+  stickWhileFilling: null,
+  filterThread: '',
+  filterSeal: '',
+  dashCodes: [],
+  keyCodePlace: '',
+  ...spec,
+  fluids: mapped(spec.fluids, (one) => (isRaw(one) ? { spanL: null, climates: [], ...one } : one)),
+  torques: mapped(spec.torques, (one) => (isRaw(one) ? { angleDeg: null, stagesNm: [], renew: false, ...one } : one)),
+});
+
 export const vehicleRecord = recordKind<Vehicle>({
   name: 'vehicle',
   schema: vehicleSchema,
-  versionOf: (raw) => (!('makeUp' in raw) ? 1 : namedIntervals(raw).length > 0 ? 2 : 3),
+  versionOf: (raw) => (!('makeUp' in raw) ? 1 : namedIntervals(raw).length > 0 ? 2 : lacksWork(raw) ? 3 : 4),
   upgrades: [
     // Only the first axle steered and was driven, everything else was as usual.
     (raw) => ({
@@ -145,6 +184,12 @@ export const vehicleRecord = recordKind<Vehicle>({
     (raw) => ({
       ...raw,
       spec: isRaw(raw.spec) ? { ...raw.spec, intervals: mapped(raw.spec.intervals, withJob) } : raw.spec,
+    }),
+    // Nobody had been asked for what the work at it needs besides grades, litres and torques.
+    (raw) => ({
+      ...raw,
+      makeUp: isRaw(raw.makeUp) ? { driverSide: null, ...raw.makeUp } : raw.makeUp,
+      spec: isRaw(raw.spec) ? withWork(raw.spec) : raw.spec,
     }),
   ],
 });

@@ -24,6 +24,7 @@ export const WAIT_KINDS = [
   'hub-heat',
   'battery-rest',
   'drops',
+  'axle-run',
 ] as const;
 /** Something that runs by itself while the inspector goes on. */
 export type WaitKind = (typeof WAIT_KINDS)[number];
@@ -38,6 +39,7 @@ export const USUAL_WAIT_S: Readonly<Record<WaitKind, number>> = {
   'hub-heat': 300,
   'battery-rest': 7200,
   drops: 60,
+  'axle-run': 600,
 };
 /** Shortest and longest wait that is one, s. */
 export const WAIT_RANGE_S = { least: 10, most: 24 * 3600 } as const;
@@ -46,6 +48,10 @@ export const WAIT_RANGE_S = { least: 10, most: 24 * 3600 } as const;
 export const GATE_QUESTIONS = ['oil', 'coolant', 'belts', 'dry'] as const;
 /** What the cold gate asks before the key is turned. */
 export type GateQuestion = (typeof GATE_QUESTIONS)[number];
+
+export const DEBRIS = ['nothing', 'fuzz', 'pieces'] as const;
+/** What a magnetic plug carries: nothing, the grey fuzz of running in and wear, or pieces. */
+export type Debris = (typeof DEBRIS)[number];
 
 /** What proves that something opened is closed again. Null: not said. */
 export interface EndProof {
@@ -58,6 +64,20 @@ export interface EndProof {
   readonly washer: 'new' | 'reused' | null;
   readonly oldSealSeen: boolean | null;
   readonly onGround: boolean | null;
+  /** Turned on by the spec sheet's angle after the torque. */
+  readonly angleDone: boolean | null;
+  /** Fasteners that are to be renewed were. */
+  readonly renewed: boolean | null;
+  /** What the magnet of a plug carried. */
+  readonly debris: Debris | null;
+  /** Fuel was pumped up and the air let out. */
+  readonly primed: boolean | null;
+  /** What this kind of end is proved by besides figures was seen to. */
+  readonly seenTo: boolean | null;
+  /** Number of the part that went in; empty where none was noted. */
+  readonly partNumber: string;
+  /** Paint across it, or date and initials on it, so that the next one sees it was done. */
+  readonly marked: boolean | null;
   /** Doubts that were asked and kept. */
   readonly kept: readonly ProofDoubtCode[];
   readonly note: string;
@@ -71,6 +91,8 @@ export const PROOF_DOUBTS = [
   'fasteners-missing',
   'washer-reused',
   'seal-not-seen',
+  'not-renewed',
+  'pieces-found',
 ] as const;
 /** What is odd about a proof, as a code that words hang on. */
 export type ProofDoubtCode = (typeof PROOF_DOUBTS)[number];
@@ -83,6 +105,13 @@ export const NO_PROOF: EndProof = {
   washer: null,
   oldSealSeen: null,
   onGround: null,
+  angleDone: null,
+  renewed: null,
+  debris: null,
+  primed: null,
+  seenTo: null,
+  partNumber: '',
+  marked: null,
   kept: [],
   note: '',
 };

@@ -4,10 +4,21 @@ import { USUAL_HOUSE_RULES } from '../house/houseRules';
 import { gradePoint } from '../grading/gradePoint';
 import { gradedPoints } from '../grading/verdict';
 import { CAR, contextOf, findingOf, inspectionOf } from '../tests/builders';
-import { BLANK_SPEC, type SpecSheet } from '../vehicle/specSheet';
+import { BLANK_SPEC, PLAIN_FLUID, PLAIN_TORQUE, type SpecSheet } from '../vehicle/specSheet';
+import type { FaultCode } from '../catalogue/counted';
 import { NO_PROOF, type Act, type ActContent, type EndProof, type StateChange } from './act';
 import { coldGate } from './coldGate';
-import { looseEnds, nextFillL, openEnds, proofDoubts, proofProblems } from './looseEnds';
+import {
+  fillTargetL,
+  looseEnds,
+  nextFillL,
+  openEnds,
+  openingProblem,
+  proofAsked,
+  proofDoubts,
+  proofProblems,
+} from './looseEnds';
+import { ENDS_BY_STATION, END_KINDS, hasEnd } from './endKinds';
 import { oilService, startBlockers } from './oilService';
 import type { PointRef } from '../inspection/pointRef';
 import { readable } from './readable';
@@ -28,8 +39,8 @@ const opened = (end: Extract<ActContent, { kind: 'open' }>['end'], fasteners: nu
 const proof = (change: Partial<EndProof>): EndProof => ({ ...NO_PROOF, ...change });
 const spec: SpecSheet = {
   ...BLANK_SPEC,
-  torques: [{ fastener: 'wheel-bolts', newtonMetres: 120, socket: '17' }],
-  fluids: [{ fluid: 'engine-oil', grade: '5W-30', capacityL: 4.5 }],
+  torques: [{ ...PLAIN_TORQUE, fastener: 'wheel-bolts', newtonMetres: 120, socket: '17' }],
+  fluids: [{ ...PLAIN_FLUID, fluid: 'engine-oil', grade: '5W-30', capacityL: 4.5 }],
 };
 const context = { spec, house: USUAL_HOUSE_RULES };
 
@@ -54,8 +65,16 @@ describe('loose ends', () => {
     ['wheel', 5, { fasteners: 5, torqueNm: 120, onGround: true }, []],
     ['oil-filter', null, {}, ['oldSealSeen']],
     ['filler-cap', null, {}, []],
+    ['key', null, {}, ['seenTo']],
+    ['key', null, { seenTo: false }, ['seenTo']],
+    ['key', null, { seenTo: true }, []],
+    ['codes-cleared', null, {}, ['seenTo']],
+    ['fuel-filter', null, { oldSealSeen: true }, ['primed']],
+    ['fuel-filter', null, { oldSealSeen: true, primed: false }, ['primed']],
+    ['axle-fill-plug', null, { torqueNm: 40 }, ['seenTo']],
+    ['coolant-drain', null, { litres: 7 }, ['level']],
   ] as const)('%s of %s fasteners closed with %j lacks %j', (end, fasteners, given, lacks) => {
-    expect(proofProblems(opened(end, fasteners), proof(given)).map(({ field }) => field)).toEqual(lacks);
+    expect(proofProblems(opened(end, fasteners), proof(given), context).map(({ field }) => field)).toEqual(lacks);
   });
 
   test.each([
@@ -239,7 +258,7 @@ describe('the vehicle’s state', () => {
 });
 
 test('a figure read out of condition is kept and not judged; a frayed belt is frayed in any', () => {
-  const level = { measure: 'level', spot: 'whole', phase: 'found', values: [0.6], bound: 'exact' } as const;
+  const level = { measure: 'level', spot: 'whole', phase: 'found', values: [0.6], bound: 'exact', step: null } as const;
   const graded = (change: Parameters<typeof findingOf>[2]) =>
     gradePoint({ point: 'cold.oil', place: '' }, contextOf(CAR, [findingOf('cold.oil', '', change)]));
   expect(graded({ readings: [level] }).grade).toBe('pass');
@@ -339,10 +358,80 @@ test('the oil service is told by its acts, step after step, and nothing is run o
   expect(inspectionOf(CAR).signedOver).toBeNull();
 });
 
+describe('what a closing asks on this vehicle', () => {
+  const housing = { ...PLAIN_TORQUE, fastener: 'filter-housing', newtonMetres: 25 } as const;
+  const drain = { ...PLAIN_TORQUE, fastener: 'drain-plug', newtonMetres: 4, angleDeg: 180, renew: true } as const;
+  const at = (torques: SpecSheet['torques'], filterTightness: 'half-turn' | 'torque') => ({
+    spec: { ...spec, torques },
+    house: { ...USUAL_HOUSE_RULES, filterTightness },
+  });
+  test.each([
+    ['by hand, whatever the sheet says', [housing], 'half-turn', ['oldSealSeen']],
+    ['to the torque of the sheet', [housing], 'torque', ['oldSealSeen', 'torqueNm']],
+    ['to the torque of a sheet that has none', [], 'torque', ['oldSealSeen']],
+  ] as const)('a filter %s', (_, torques, school, fields) => {
+    expect(proofAsked('oil-filter', at(torques, school))).toEqual(fields);
+  });
+  test('a torque with an angle and new bolts asks for both; an old bolt is doubted once, pieces on the magnet too', () => {
+    const context = at([drain], 'half-turn');
+    const plug = opened('drain-plug');
+    expect(proofAsked('drain-plug', context)).toEqual(['torqueNm', 'washer', 'angleDone', 'renewed']);
+    const told = proof({ torqueNm: 4, washer: 'new', angleDone: true, renewed: false, debris: 'pieces' });
+    expect(proofProblems(plug, told, context)).toEqual([]);
+    expect(proofProblems(plug, { ...told, angleDone: false }, context)).toMatchObject([{ field: 'angleDone' }]);
+    expect(proofDoubts(plug, told, context).map(({ code }) => code)).toEqual(['not-renewed', 'pieces-found']);
+    expect(proofDoubts(plug, { ...told, kept: ['not-renewed', 'pieces-found'] }, context)).toEqual([]);
+  });
+});
+
+describe('the order of opening', () => {
+  const open = (end: (typeof END_KINDS)[number], place: Place = '') =>
+    act(1, { kind: 'open', end, place, fasteners: null });
+  test('nothing is drained before its fill plug came loose, on that axle', () => {
+    expect(openingProblem([], 'axle-plug', '2')).toBe('fill-plug-first');
+    expect(openingProblem([open('axle-fill-plug', '1')], 'axle-plug', '2')).toBe('fill-plug-first');
+    expect(openingProblem([open('axle-fill-plug', '2')], 'axle-plug', '2')).toBeNull();
+    expect(openingProblem([], 'gearbox-plug', '')).toBe('fill-plug-first');
+    expect(openingProblem([], 'drain-plug', '')).toBeNull();
+  });
+  test('one side of a brake at a time: the other shows how it goes together', () => {
+    const left = open('brake', '1L');
+    expect(openingProblem([left], 'brake', '1R')).toBe('other-side-apart');
+    expect(openingProblem([left], 'brake', '2R')).toBeNull();
+    const together = act(2, { kind: 'close', opens: left.id, proof: proof({ seenTo: true }) });
+    expect(openingProblem([left, together], 'brake', '1R')).toBeNull();
+  });
+  test('every kind is offered at one station, and only where the vehicle has it', () => {
+    expect(Object.values(ENDS_BY_STATION).flat().toSorted()).toEqual([...END_KINDS].toSorted());
+    const electric = { ...CAR, makeUp: { ...CAR.makeUp, power: 'electric' as const } };
+    expect(END_KINDS.filter((end) => hasEnd(end, CAR) && !hasEnd(end, electric))).toEqual([
+      'filler-cap',
+      'oil-stick',
+      'drain-plug',
+      'oil-filter',
+      'oil-fill',
+      'fuel-filter',
+    ]);
+  });
+});
+
+test('oil is filled to where the house wants it, never under what an engine is started with', () => {
+  const marked = { ...spec, stickSpanL: 1 };
+  const to = (oilTarget: 'top' | 'middle', sheet: SpecSheet) => fillTargetL(sheet, { ...USUAL_HOUSE_RULES, oilTarget });
+  expect([to('top', marked), to('middle', marked), to('middle', spec)]).toEqual([4.5, 4, 4.5]);
+  expect(to('middle', { ...marked, stickSpanL: 4 })).toBeCloseTo(3.6, 9);
+  expect(to('middle', BLANK_SPEC)).toBeNull();
+});
+
 describe('what a step of the walk asks to be done first', () => {
   const arrival = { state: 'cold', startedAt: new Date(START).toISOString() } as const;
-  const asked = (point: PointRef['point'], place: Place, acts: readonly Act[] = []) =>
-    stepActs([{ point, place }], vehicleState(arrival, acts, Infinity), openEnds(acts));
+  const asked = (point: PointRef['point'], place: Place, acts: readonly Act[] = [], codes: FaultCode[] = []) =>
+    stepActs(
+      [{ point, place }],
+      vehicleState(arrival, acts, Infinity),
+      openEnds(acts),
+      new Map([['cabin.codes', { codes }]]),
+    );
 
   test('what is opened to read it, until it lies open', () => {
     const cap = [{ kind: 'open', end: 'coolant-cap', place: '' }];
@@ -355,8 +444,12 @@ describe('what a step of the walk asks to be done first', () => {
     const wheel = act(1, { kind: 'open', end: 'wheel', place: '2L', fasteners: 5 });
     expect(asked('shoe', '2L', [wheel])).toEqual([]);
     expect(asked('shoe', '2R', [wheel])).toEqual([{ kind: 'open', end: 'wheel', place: '2R' }]);
-    expect(asked('cabin.codes', '')).toContainEqual({ kind: 'open', end: 'codes-cleared', place: '' });
-    expect(asked('close.codes', '')).not.toContainEqual({ kind: 'open', end: 'codes-cleared', place: '' });
+    // Cleared only once they are written down.
+    const cleared = { kind: 'open', end: 'codes-cleared', place: '' };
+    const read = [{ code: 'P0101', text: '', state: 'stored' as const }];
+    expect(asked('cabin.codes', '')).not.toContainEqual(cleared);
+    expect(asked('cabin.codes', '', [], read)).toContainEqual(cleared);
+    expect(asked('close.codes', '', [], read)).not.toContainEqual(cleared);
   });
 
   test('the state it needs, until that was said', () => {

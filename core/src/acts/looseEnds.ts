@@ -3,7 +3,8 @@ import type { HouseRules } from '../house/houseRules';
 import { capacityL, torqueOf, type SpecSheet } from '../vehicle/specSheet';
 import { toStored } from '../units/units';
 import { actsOf, type Act, type ActOf, type EndProof, type ProofDoubtCode } from './act';
-import { endRule, type ProofField } from './endKinds';
+import { oppositePlace, type Place } from '../vehicle/vehicle';
+import { FILLED_THROUGH, endRule, type EndKind, type ProofField } from './endKinds';
 
 /** Something that was opened in this visit, and what closed it. */
 export interface LooseEnd {
@@ -33,7 +34,7 @@ export function openEnds(acts: readonly Act[]): LooseEnd[] {
 /** What a closing is held against. */
 export interface ProofContext {
   readonly spec: SpecSheet;
-  readonly house: Pick<HouseRules, 'drainWasher'>;
+  readonly house: Pick<HouseRules, 'drainWasher' | 'filterTightness'>;
 }
 
 /** Why an end cannot be closed yet, and what is allowed. */
@@ -55,13 +56,33 @@ export const PROOF_RANGES = {
   level: { least: -0.5, most: 1.5 },
 } as const;
 
+/**
+ * What a closing wants told on this vehicle: a torque by the spec sheet brings its angle and the renewing of its bolts,
+ * a filter is tightened to a torque only where the house does so and the sheet has one.
+ */
+export function proofAsked(end: EndKind, { spec, house }: ProofContext): ProofField[] {
+  const { proof, fastener } = endRule(end);
+  const torque = fastener && torqueOf(spec, fastener);
+  const byHand = end === 'oil-filter' && house.filterTightness === 'half-turn';
+  const byTorque = torque !== null && !byHand;
+  return [
+    ...proof,
+    ...(byTorque && !proof.includes('torqueNm') ? (['torqueNm'] as const) : []),
+    ...(byTorque && torque.angleDeg !== null ? (['angleDone'] as const) : []),
+    ...(torque?.renew ? (['renewed'] as const) : []),
+  ];
+}
+
+/** Proofs that count only as a yes. */
+const ONLY_YES: readonly ProofField[] = ['onGround', 'seenTo', 'primed', 'angleDone'];
+
 /** What keeps an end from being closed: a proof that is missing or cannot be true. */
-export function proofProblems(end: ActOf<'open'>, proof: EndProof): ProofProblem[] {
-  return endRule(end.end).proof.flatMap((field): ProofProblem[] => {
+export function proofProblems(end: ActOf<'open'>, proof: EndProof, context: ProofContext): ProofProblem[] {
+  return proofAsked(end.end, context).flatMap((field): ProofProblem[] => {
     const allowed = allowedIn(field, end);
     const value = proof[field];
     if (value === null) return [{ field, code: 'missing', allowed }];
-    if (field === 'onGround') return value === true ? [] : [{ field, code: 'out-of-range', allowed }];
+    if (ONLY_YES.includes(field)) return value === true ? [] : [{ field, code: 'out-of-range', allowed }];
     const range = field === 'fasteners' ? { least: 0, most: end.fasteners ?? 0 } : entryOf<Range>(PROOF_RANGES, field);
     if (typeof value !== 'number' || !range) return [];
     return value >= range.least && value <= range.most ? [] : [{ field, code: 'out-of-range', allowed }];
@@ -81,9 +102,21 @@ function allowedIn(field: ProofField, end: ActOf<'open'>): string {
     case 'washer':
       return 'new or reused';
     case 'oldSealSeen':
+    case 'renewed':
+    case 'marked':
       return 'yes or no';
     case 'onGround':
       return 'with the wheel on the ground';
+    case 'angleDone':
+      return 'turned on by the angle of the spec sheet';
+    case 'primed':
+      return 'fuel pumped up and the air let out';
+    case 'seenTo':
+      return 'seen to';
+    case 'debris':
+      return 'nothing, fuzz or pieces';
+    case 'partNumber':
+      return 'at most 60 characters';
   }
 }
 
@@ -136,13 +169,47 @@ export function proofDoubts(end: ActOf<'open'>, proof: EndProof, { spec, house }
   if (proof.washer === 'reused' && house.drainWasher === 'new')
     doubts.push({ code: 'washer-reused', expected: null, unitSlip: false });
   if (proof.oldSealSeen === false) doubts.push({ code: 'seal-not-seen', expected: null, unitSlip: false });
+  if (proof.renewed === false) doubts.push({ code: 'not-renewed', expected: null, unitSlip: false });
+  if (proof.debris === 'pieces') doubts.push({ code: 'pieces-found', expected: null, unitSlip: false });
   return doubts.filter(({ code }) => !proof.kept.includes(code));
 }
 
+/** What speaks against opening an end now. */
+export type OpeningProblem = 'fill-plug-first' | 'other-side-apart';
+
+/**
+ * What speaks against opening an end now: oil is not let out before its fill plug has come loose, and one side of an axle's
+ * brakes stays whole as the pattern for the other. What was done all the same is written down like anything else.
+ */
+export function openingProblem(acts: readonly Act[], end: EndKind, place: Place): OpeningProblem | null {
+  const fillPlug = entryOf<EndKind>(FILLED_THROUGH, end);
+  if (fillPlug)
+    return looseEnds(acts).some(({ opened }) => opened.end === fillPlug && opened.place === place)
+      ? null
+      : 'fill-plug-first';
+  const apart = openEnds(acts).some(
+    ({ opened }) => opened.end === 'brake' && end === 'brake' && opened.place === oppositePlace(place),
+  );
+  return apart ? 'other-side-apart' : null;
+}
+
+/**
+ * Litres that are to be in when the filling is done: the capacity up to the top mark, less half of what lies between the
+ * marks where the house fills to the middle and the spec sheet knows it. Null when the capacity is not known.
+ */
+export function fillTargetL(
+  spec: Pick<SpecSheet, 'fluids' | 'stickSpanL'>,
+  house: Pick<HouseRules, 'oilTarget'>,
+): number | null {
+  const capacity = capacityL(spec, 'engine-oil');
+  if (capacity === null || house.oilTarget === 'top' || spec.stickSpanL === null) return capacity;
+  return Math.max(capacity - spec.stickSpanL / 2, capacity * LEAST_FILLED);
+}
+
 /** How far a staged filling is asked to go before the next look at the stick, L: never more than three quarters of what is missing. */
-export function nextFillL(capacity: number | null, filledL: number): number | null {
-  if (capacity === null) return null;
-  const missing = capacity - filledL;
+export function nextFillL(targetL: number | null, filledL: number): number | null {
+  if (targetL === null) return null;
+  const missing = targetL - filledL;
   if (missing <= 0.1) return null;
   return Math.floor(missing * 0.75 * 10 + 1e-9) / 10 || 0.1;
 }

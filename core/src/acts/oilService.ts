@@ -76,7 +76,22 @@ export function oilService(
 }
 
 /** Open ends over which no engine is started, whoever asks. A filling that is not far enough yet counts. */
-const NOT_RUN_OVER: readonly EndKind[] = ['drain-plug', 'oil-filter', 'axle-plug', 'battery-clamp', 'funnel', 'key'];
+const NOT_RUN_OVER: readonly EndKind[] = [
+  'drain-plug',
+  'oil-filter',
+  'fuel-filter',
+  'coolant-drain',
+  'gearbox-plug',
+  'gearbox-fill-plug',
+  'transfer-plug',
+  'transfer-fill-plug',
+  'axle-plug',
+  'axle-fill-plug',
+  'brake',
+  'battery-clamp',
+  'funnel',
+  'key',
+];
 
 /**
  * What forbids to start the engine now, by the ends that are open. A filling that is closed was read on the stick.

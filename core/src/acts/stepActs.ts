@@ -2,6 +2,7 @@ import { hubOf } from '../vehicle/place';
 import { cataloguePoint } from '../catalogue/catalogue';
 import type { MeasureCode } from '../catalogue/measures';
 import type { Need } from '../catalogue/points/point';
+import type { Finding } from '../inspection/finding';
 import type { PointRef } from '../inspection/pointRef';
 import type { Place, Hub } from '../vehicle/vehicle';
 import type { StateChange } from './act';
@@ -23,7 +24,7 @@ const CAP_OF: Partial<Record<MeasureCode, EndKind>> = {
   boiling: 'brake-cap',
 };
 
-/** Codes cleared here must be read again at closing. */
+/** Codes are cleared only once they are written down, and read again at closing. */
 const CODES_READ_AT: PointRef['point'] = 'cabin.codes';
 
 /**
@@ -34,6 +35,7 @@ export function stepActs(
   points: readonly PointRef[],
   state: VehicleState,
   open: readonly Pick<LooseEnd, 'opened'>[],
+  standing: ReadonlyMap<string, Pick<Finding, 'codes'>>,
 ): StepAct[] {
   const acts = points.flatMap(({ point, place }) => {
     const { needs, measures } = cataloguePoint(point);
@@ -42,7 +44,9 @@ export function stepActs(
     return [
       ...needs.flatMap((need) => doneFor(need, state, hub)),
       ...caps.map((end): StepAct => ({ kind: 'open', end, place: '' })),
-      ...(point === CODES_READ_AT ? [{ kind: 'open', end: 'codes-cleared', place: '' } as const] : []),
+      ...(point === CODES_READ_AT && (standing.get(point)?.codes.length ?? 0) > 0
+        ? [{ kind: 'open', end: 'codes-cleared', place: '' } as const]
+        : []),
     ];
   });
   const named = new Map(acts.map((act) => [JSON.stringify(act), act]));

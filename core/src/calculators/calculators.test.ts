@@ -196,14 +196,23 @@ describe('rotation', () => {
     drive: 'front',
     directional: false,
     staggered: false,
-    house: 'even-out',
+    house: { bestTyres: 'even-out', rotation: 'by-drive' },
   };
   test.each([
     ['evened out by the drive’s cross', {}, { status: 'rotate', pattern: 'forward-cross' }],
     ['rear drive crosses the other way', { drive: 'rear' }, { status: 'rotate', pattern: 'rearward-cross' }],
     ['directional tyres keep their side', { directional: true }, { status: 'rotate', pattern: 'same-side' }],
     ['staggered sizes stay', { staggered: true }, { status: 'leave', why: 'staggered' }],
-    ['best at the rear and they are', { house: 'rear' }, { status: 'leave', why: 'gains-nothing' }],
+    [
+      'a house that rotates nothing',
+      { house: { bestTyres: 'even-out', rotation: 'none' } },
+      { status: 'leave', why: 'house' },
+    ],
+    [
+      'best at the rear and they are',
+      { house: { bestTyres: 'rear', rotation: 'by-drive' } },
+      { status: 'leave', why: 'gains-nothing' },
+    ],
     ['four alike', { tread: { '1L': 5, '1R': 5, '2R': 5, '2L': 5 } }, { status: 'leave', why: 'gains-nothing' }],
     ['a new spare comes in', { spare: 8, tread: { '1L': 4, '1R': 4, '2R': 4.2, '2L': 7 } }, { status: 'rotate' }],
   ] as const)('%s', (_, change, answer) => expect(rotationOf({ ...question, ...change })).toMatchObject(answer));
@@ -215,7 +224,12 @@ describe('rotation', () => {
         const tread = Object.fromEntries(
           CORNERS.map((corner, index) => [corner, mms[index]]),
         ) as RotationQuestion['tread'];
-        const answer = rotationOf({ ...question, tread, drive: drive, house: 'rear' });
+        const answer = rotationOf({
+          ...question,
+          tread,
+          drive: drive,
+          house: { bestTyres: 'rear', rotation: 'by-drive' },
+        });
         if (answer.status === 'leave') return;
         const at = (corner: (typeof CORNERS)[number]) => tread[answer.from[corner] as '1L'];
         expect(Math.min(at('2L'), at('2R'))).toBeGreaterThanOrEqual(Math.min(at('1L'), at('1R')));
@@ -279,15 +293,15 @@ describe('season or leak', () => {
     inflatedSince: false,
     ...change,
   });
-  const verdicts = (tyres: TyrePressure[]) => seasonOrLeak(tyres, 61, 2).map(({ verdict }) => verdict);
+  const verdicts = (tyres: TyrePressure[]) => seasonOrLeak(tyres, 61, 2, 0).map(({ verdict }) => verdict);
 
   test('all four down by what the cold explains is the season', () => {
     const tyres = (['1L', '1R', '2R', '2L'] as const).map((place) => tyre(place, 217));
     expect(verdicts(tyres)).toEqual(Array(4).fill('with-the-others'));
-    expect(seasonOrLeak(tyres, 61, 2)[0]?.bySeasonKpa).toBeCloseTo(-23.3, 1);
+    expect(seasonOrLeak(tyres, 61, 2, 0)[0]?.bySeasonKpa).toBeCloseTo(-23.3, 1);
   });
   test('one down alone has its own loss, per month; two cannot hide each other', () => {
-    const [, , alone] = seasonOrLeak([tyre('1L', 217), tyre('1R', 217), tyre('2R', 197), tyre('2L', 217)], 61, 2);
+    const [, , alone] = seasonOrLeak([tyre('1L', 217), tyre('1R', 217), tyre('2R', 197), tyre('2L', 217)], 61, 2, 0);
     expect(alone).toMatchObject({ verdict: 'own-loss', perMonthKpa: expect.closeTo(9.98, 1) });
     expect(verdicts([tyre('1L', 217), tyre('1R', 217), tyre('2R', 197), tyre('2L', 199)])).toEqual([
       'with-the-others',
@@ -300,6 +314,6 @@ describe('season or leak', () => {
     expect(verdicts([tyre('1L', 217), tyre('1R', 217), tyre('2R', 190, { inflatedSince: true })])).toContain(
       'inflated-since',
     );
-    expect(() => seasonOrLeak([tyre('1L', 217)], 0, 2)).toThrow(RangeError);
+    expect(() => seasonOrLeak([tyre('1L', 217)], 0, 2, 0)).toThrow(RangeError);
   });
 });

@@ -15,7 +15,7 @@ export interface RotationQuestion {
   readonly directional: boolean;
   /** Front and rear tyres differ in size. */
   readonly staggered: boolean;
-  readonly house: HouseRules['bestTyres'];
+  readonly house: Pick<HouseRules, 'bestTyres' | 'rotation'>;
 }
 
 export const ROTATION_PATTERNS = ['same-side', 'forward-cross', 'rearward-cross', 'x', 'with-spare'] as const;
@@ -34,7 +34,7 @@ const MOVES: Record<Exclude<RotationPattern, 'with-spare'>, RotationMoves> = {
 /** How to rotate, or why not to. */
 export type RotationAnswer =
   | { readonly status: 'rotate'; readonly pattern: RotationPattern; readonly from: RotationMoves }
-  | { readonly status: 'leave'; readonly why: 'staggered' | 'gains-nothing' };
+  | { readonly status: 'leave'; readonly why: 'house' | 'staggered' | 'gains-nothing' };
 
 /** Less than this between two ways is nothing, mm. */
 const WORTH_IT_MM = 0.5;
@@ -45,6 +45,7 @@ const WORTH_IT_MM = 0.5;
  * straight back, others' rears go straight forward; directional tyres keep their side; staggered ones stay.
  */
 export function rotationOf(question: RotationQuestion): RotationAnswer {
+  if (question.house.rotation === 'none') return { status: 'leave', why: 'house' };
   if (question.staggered) return { status: 'leave', why: 'staggered' };
   const ways = allowedPatterns(question).map(([pattern, from]) => ({ pattern, from, gain: gainOf(from, question) }));
   const best = [...ways].sort((a, b) => b.gain - a.gain)[0];
@@ -70,7 +71,7 @@ function gainOf(from: RotationMoves, { tread, spare, house }: RotationQuestion):
   const front = (of: (corner: Corner) => number) => Math.min(of('1L'), of('1R'));
   const after = (corner: Corner) => at(from[corner]);
   const now = (corner: Corner) => tread[corner];
-  if (house === 'rear') return rear(after) >= front(after) ? rear(after) - rear(now) : -Infinity;
+  if (house.bestTyres === 'rear') return rear(after) >= front(after) ? rear(after) - rear(now) : -Infinity;
   const deepest = Math.max(...CORNERS.map(now));
   // Tread brought to a place, weighed by how much has gone there; staying as it is weighs zero.
   const weighed = CORNERS.map((corner) => (deepest - now(corner)) * (after(corner) - now(corner)));

@@ -36,12 +36,14 @@ const DAYS_PER_MONTH = 365.25 / 12;
  *
  * @param days between the two readings, over 0
  * @param u standard uncertainty of one gauge reading, kPa
+ * @param altitudeM height of the workshop over the sea, m
  */
-export function seasonOrLeak(tyres: readonly TyrePressure[], days: number, u: number): TyreLoss[] {
+export function seasonOrLeak(tyres: readonly TyrePressure[], days: number, u: number, altitudeM: number): TyreLoss[] {
   if (!(days > 0)) throw new RangeError('two readings of a tyre need time between them');
   const residuals = tyres.map((tyre) => {
     const bySeasonKpa =
-      pressureFromReference(pressureAtReference(tyre.beforeKpa, tyre.beforeC), tyre.nowC) - tyre.beforeKpa;
+      pressureFromReference(pressureAtReference(tyre.beforeKpa, tyre.beforeC, altitudeM), tyre.nowC, altitudeM) -
+      tyre.beforeKpa;
     return { tyre, bySeasonKpa, residualKpa: tyre.nowKpa - tyre.beforeKpa - bySeasonKpa };
   });
   const sorted = residuals

@@ -24,6 +24,8 @@ export interface Count {
   readonly item: CountedItem;
   readonly good: number;
   readonly of: number;
+  /** How many were good as found, where some were put right on the spot; null where nothing was changed. */
+  readonly found: number | null;
 }
 
 /** How many of each lamp a road vehicle of two sides usually has; the inspector says otherwise where it differs. */

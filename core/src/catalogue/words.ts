@@ -62,6 +62,10 @@ export const VOCABULARIES = {
     'sludge',
     'wrong-colour',
     'particles',
+    'pan-clean',
+    'pan-not-clean',
+    'fresh-engine',
+    'run-long',
   ],
   cap: ['milky', 'foam', 'sludge', 'seal-worn'],
   boot: ['split', 'clip-lost', 'grease-flung', 'perished', 'slipped-off'],
@@ -106,4 +110,9 @@ export type Vocabulary = keyof typeof VOCABULARIES;
 /** A word that can be said of a part. */
 export type Word = (typeof VOCABULARIES)[Vocabulary][number];
 export const VOCABULARY_NAMES = typedKeys(VOCABULARIES);
+/** Metal in a fluid, and the two answers each that are wanted before it is graded. */
+export const GLITTER = ['glitter-fine', 'glitter-flakes'] as const satisfies readonly Word[];
+export const PAN_ANSWERS = ['pan-clean', 'pan-not-clean'] as const satisfies readonly Word[];
+export const ENGINE_ANSWERS = ['fresh-engine', 'run-long'] as const satisfies readonly Word[];
+
 export const WORDS = [...new Set(Object.values<readonly Word[]>(VOCABULARIES).flat())];

@@ -51,11 +51,15 @@ const TURNED: Record<Bound, Bound> = { exact: 'exact', over: 'under', under: 'ov
 
 /** Standard uncertainty of one reading by its gauge's step and how well the house's readings repeat, stored unit. */
 export function uncertaintyOf(
-  { measure, values }: Pick<Reading, 'measure' | 'values'>,
+  { measure, values, step }: Pick<Reading, 'measure' | 'values' | 'step'>,
   house: Pick<HouseRules, 'repeatability'>,
 ): number {
-  const { step, repeatability } = MEASURES[measure];
-  return standardUncertainty({ step, repeatability: house.repeatability[measure] ?? repeatability }, values.length);
+  const usual = MEASURES[measure];
+  const gauge = {
+    step: step ?? usual.step,
+    repeatability: house.repeatability[measure] ?? usual.repeatability,
+  };
+  return standardUncertainty(gauge, values.length);
 }
 
 /** What a row compares, for the readings of its measure on one point. */
@@ -68,7 +72,7 @@ export function compared(
   phase: Phase | undefined,
 ): Compared[] {
   const { vehicle, inspection, rules } = context;
-  const scale = scaleOf(row.kind, { vehicle, house: rules.house, place: ref.place });
+  const scale = scaleOf(row.kind, { vehicle, house: rules.house, place: ref.place, point: ref.point });
   const why = row.kind === 'rated-share' ? crankNotJudged(finding, context) : null;
   if (why !== null) return [{ status: 'not-judged', why }];
   if (typeof scale === 'string') return [{ status: 'not-judged', why: scale }];
@@ -194,7 +198,7 @@ function placardShare(
   const temperature = tyreTemperature(finding, inspection, phase);
   if (placardKpa === null) return { status: 'not-judged', why: 'no-placard' };
   if ('why' in temperature) return { status: 'not-judged', why: temperature.why };
-  const atReferenceKpa = pressureAtReference(readingValue(reading), temperature.celsius);
+  const atReferenceKpa = pressureAtReference(readingValue(reading), temperature.celsius, rules.house.altitudeM);
   const off = atReferenceKpa - placardKpa;
   const u = uncertaintyOf(reading, rules.house);
   const floor = row.ignoreUpToKpa ?? 0;

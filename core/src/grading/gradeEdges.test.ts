@@ -4,6 +4,7 @@ import type { Finding, FindingChange } from '../inspection/finding';
 import type { HouseRules } from '../house/houseRules';
 import type { Place, Vehicle } from '../vehicle/vehicle';
 import { CAR, MINIBUS, contextOf, findingOf, readingOf, rulesWith, treadOf } from '../tests/builders';
+import { PLAIN_TORQUE } from '../vehicle/specSheet';
 import { GRADES } from './grade';
 import { gradePoint } from './gradePoint';
 import type { Reason } from './reason';
@@ -15,7 +16,7 @@ const SPECIFIED: Vehicle = {
   spec: {
     ...CAR.spec,
     battery: { type: 'flooded', ratedA: 600, standard: 'EN' },
-    torques: [{ fastener: 'wheel-bolts', newtonMetres: 120, socket: '' }],
+    torques: [{ ...PLAIN_TORQUE, fastener: 'wheel-bolts', newtonMetres: 120, socket: '' }],
   },
 };
 const graded = (

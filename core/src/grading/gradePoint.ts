@@ -7,6 +7,9 @@ import { wordGrade, type LimitRow } from '../limits/limitSheet';
 import { rowsFor, type LimitScope } from '../limits/rowsFor';
 import { aheadOnRecord } from '../inspection/aheadNote';
 import { compared, type Compared, type GradingContext } from './compared';
+import { GLITTER } from '../catalogue/words';
+import { oneOf } from '../sums/keyed';
+import { asksOfGlitter, gradeGlitter } from './gradeGlitter';
 import { GRADES, worstGrade, type Grade } from './grade';
 import { gradeLeak } from './gradeLeak';
 import { judgeBound } from './judgeBound';
@@ -21,7 +24,9 @@ export function gradePoint(ref: PointRef, context: GradingContext): PointGrade {
   const finding = context.standing.get(pointKey(ref.point, ref.place));
   const reasons = reasonsFor(ref, finding, context, undefined);
   const computed = worstGrade(reasons.map((reason) => reason.grade));
-  const putRight = finding?.readings.some((reading) => reading.phase === 'left') ?? false;
+  const putRight =
+    (finding?.readings.some((reading) => reading.phase === 'left') ?? false) ||
+    (finding?.counts.some((count) => count.found !== null) ?? false);
   const found = putRight
     ? worstGrade(reasonsFor(ref, finding, context, 'found').map((reason) => reason.grade))
     : computed;
@@ -86,7 +91,7 @@ function reasonsFor(
       withoutAsides(point, measure, measureReasons(ref, finding, measure, readings, context, phase)),
     ),
     ...(outOf || finding.carried || phase ? [] : aheadReasons(ref, usedSlots(point, finding, phase), context)),
-    ...observationReasons(point, finding, context),
+    ...observationReasons(point, finding, context, phase),
   ];
   return reasons.length === 0
     ? [silentReason(point, finding)]
@@ -221,17 +226,23 @@ function judgeCompared(row: LimitRow, one: Compared, { rules }: GradingContext):
   return [{ ...base, ...judgement, ...(one.nearFloor ? { closeCall: true } : {}), ...(pressure ? { pressure } : {}) }];
 }
 
-function observationReasons(point: CataloguePoint, finding: Finding, { rules }: GradingContext): Reason[] {
+function observationReasons(
+  point: CataloguePoint,
+  finding: Finding,
+  { rules, standing }: GradingContext,
+  phase: Phase | undefined,
+): Reason[] {
   const { sheet, house } = rules;
+  const readAgain = point.code === 'cabin.codes' ? standing.get('close.codes') : undefined;
   return [
     ...finding.leaks.map((leak) => gradeLeak(leak, sheet, house)),
-    ...finding.words.map((word): Reason => ({
-      rule: 'word',
-      grade: point.vocabulary ? wordGrade(sheet, point.vocabulary, word) : 'advisory',
-      word,
-      basis: 'house',
-    })),
-    ...finding.counts.map(({ item, good, of }): Reason => {
+    ...finding.words.map((word): Reason => {
+      const grade = point.vocabulary ? wordGrade(sheet, point.vocabulary, word) : 'advisory';
+      const glitter = asksOfGlitter(finding.point, [word]) ? oneOf(GLITTER, word) : undefined;
+      return glitter ? gradeGlitter(glitter, finding.words, grade) : { rule: 'word', grade, word, basis: 'house' };
+    }),
+    ...finding.counts.map(({ item, good: now, of, found }): Reason => {
+      const good = phase === 'found' ? (found ?? now) : now;
       const short =
         item === 'all'
           ? sheet.countFails.some((code) => code === point.code)
@@ -247,12 +258,10 @@ function observationReasons(point: CataloguePoint, finding: Finding, { rules }: 
         basis: item === 'all' ? 'house' : 'law',
       };
     }),
-    ...finding.codes.map(({ code, state }): Reason => ({
-      rule: 'code',
-      grade: sheet.codes[state],
-      code,
-      state,
-      basis: 'house',
-    })),
+    ...finding.codes.map(({ code, state }): Reason => {
+      // Only what comes back after clearing stands.
+      const gone = readAgain?.access === 'seen' && !readAgain.codes.some((one) => one.code === code);
+      return { rule: 'code', grade: gone ? 'recorded' : sheet.codes[state], code, state, gone, basis: 'house' };
+    }),
   ];
 }

@@ -62,6 +62,14 @@ export type Reason =
     }
   | { readonly rule: 'word'; readonly grade: Grade; readonly word: Word; readonly basis: Basis }
   | {
+      /** Metal in a drained fluid, and what it is put down to. `asked`: not graded before the questions are answered. */
+      readonly rule: 'glitter';
+      readonly grade: Grade;
+      readonly word: Word;
+      readonly why: 'asked' | 'pan' | 'running-in' | 'metal';
+      readonly basis: Basis;
+    }
+  | {
       readonly rule: 'count';
       readonly grade: Grade;
       readonly item: CountedItem;
@@ -74,6 +82,8 @@ export type Reason =
       readonly grade: Grade;
       readonly code: string;
       readonly state: CodeState;
+      /** Read again after clearing in the same visit, and not there any more: nothing that stands. */
+      readonly gone: boolean;
       readonly basis: Basis;
     }
   /** Passes today and likely not until the vehicle comes again: a wear reading that the forecast sees under its fail limit. */

@@ -29,9 +29,9 @@ function tapeScale(row: LimitRow, ref: PointRef, context: GradingContext): ((lim
     if (placardKpa === null || 'why' in tyre) return null;
     return (share) => {
       const off = Math.max(Math.abs(share) * placardKpa, row.ignoreUpToKpa ?? 0);
-      return pressureFromReference(placardKpa + Math.sign(share) * off, tyre.celsius);
+      return pressureFromReference(placardKpa + Math.sign(share) * off, tyre.celsius, rules.house.altitudeM);
     };
   }
-  const scale = scaleOf(row.kind, { vehicle, house: rules.house, place: ref.place });
+  const scale = scaleOf(row.kind, { vehicle, house: rules.house, place: ref.place, point: ref.point });
   return scale === null || typeof scale === 'string' ? null : (limit) => toReading(scale, limit);
 }

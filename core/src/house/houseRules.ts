@@ -1,4 +1,5 @@
 import { typedKeys } from '../sums/keyed';
+import type { JobCode } from '../vehicle/jobs';
 import type { MeasureCode } from '../catalogue/measures';
 import type { Unit } from '../units/units';
 
@@ -62,7 +63,50 @@ export type HouseRules = { readonly [Q in HouseQuestion]: HouseChoice<Q> } & {
   readonly repeatability: Readonly<Partial<Record<MeasureCode, number>>>;
   /** Months in which winter-marked tyres are judged as such, 1 to 12. */
   readonly winterMonths: readonly number[];
+  /** The longest a fluid or filter stays in, by its job, under *the earlier of maker’s interval and house cap*. */
+  readonly changeCaps: Readonly<Partial<Record<ChangeJob, ChangeCap>>>;
+  /** Height of the workshop over the sea, m: the air a gauge reads against. */
+  readonly altitudeM: number;
+  /** A level or a pressure is not carried from a look older than this. */
+  readonly carryDays: number;
+  /** Nor from one farther back than this, km. */
+  readonly carryKm: number;
 };
+
+/** Jobs that renew a fluid or a filter. */
+export const CHANGE_JOBS = [
+  'engine-oil',
+  'oil-filter',
+  'air-filter',
+  'cabin-filter',
+  'fuel-filter',
+  'coolant',
+  'brake-fluid',
+  'gearbox-oil',
+  'transfer-oil',
+  'axle-oil',
+  'hydraulic-oil',
+] as const satisfies readonly JobCode[];
+/** A job that renews a fluid or a filter. */
+export type ChangeJob = (typeof CHANGE_JOBS)[number];
+
+/** A house's own longest interval; null for a measure it does not cap by. */
+export interface ChangeCap {
+  readonly km: number | null;
+  readonly months: number | null;
+  readonly hours: number | null;
+}
+
+/** What the house's few figures may be. */
+export const HOUSE_RANGES = {
+  designLowC: { least: -60, most: 20 },
+  altitudeM: { least: -500, most: 6000 },
+  carryDays: { least: 1, most: 365 },
+  carryKm: { least: 1, most: 50_000 },
+  capKm: { least: 100, most: 1_000_000 },
+  capMonths: { least: 1, most: 240 },
+  capHours: { least: 1, most: 100_000 },
+} as const;
 
 export const USUAL_HOUSE_RULES: HouseRules = {
   ...(Object.fromEntries(HOUSE_QUESTIONS.map((question) => [question, CHOICES[question][0]])) as {
@@ -75,4 +119,12 @@ export const USUAL_HOUSE_RULES: HouseRules = {
   lookAhead: 0.2,
   repeatability: {},
   winterMonths: [11, 12, 1, 2, 3],
+  changeCaps: {
+    'engine-oil': { km: 20_000, months: 12, hours: 250 },
+    'brake-fluid': { km: null, months: 24, hours: null },
+    coolant: { km: null, months: 60, hours: null },
+  },
+  altitudeM: 0,
+  carryDays: 14,
+  carryKm: 500,
 };

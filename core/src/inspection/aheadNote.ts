@@ -21,7 +21,10 @@ export interface AheadNote {
 }
 
 /** Looks ahead from one reading of today, repeats and all; null where nothing can be told: no limit, no pace of visits, no meter. */
-export type LookAhead = (ref: PointRef, reading: Pick<Reading, 'measure' | 'spot' | 'values'>) => AheadNote | null;
+export type LookAhead = (
+  ref: PointRef,
+  reading: Pick<Reading, 'measure' | 'spot' | 'values' | 'step'>,
+) => AheadNote | null;
 
 /** Looks up what went on record when a visit was signed. */
 export function aheadOnRecord(notes: readonly AheadNote[]): LookAhead {

@@ -1,4 +1,5 @@
 import { CAR, contextOf, findingOf, inspectionOf, leakOf, readingOf, treadOf, plainSeries } from '../tests/builders';
+import { USUAL_HOUSE_RULES } from '../house/houseRules';
 import { verdictOf } from '../grading/verdict';
 import { carriedContent, carriedFrom } from './carry';
 import { nextFinding, type Finding } from './finding';
@@ -34,7 +35,7 @@ describe('an earlier look stands in', () => {
     ['not reached then', { finding: { ...pads, access: 'not-reached' as const }, inspection }, template, undefined],
     ['never looked at', undefined, template, undefined],
   ])('%s', (_, last, rules, expected) => {
-    expect(carriedFrom(last, rules, { startedAt: today, meter: inspection.meter })).toBe(expected);
+    expect(carriedFrom(last, rules, { startedAt: today, meter: inspection.meter }, USUAL_HOUSE_RULES)).toBe(expected);
   });
 
   test('as it was left, with its date; the trend takes it for no new reading', () => {
@@ -65,7 +66,7 @@ describe('an earlier look stands in', () => {
     const then = new Date(Date.parse(today) - days * 86_400_000).toISOString();
     const last = { finding, inspection: { startedAt: then, meter: inspection.meter } };
     const now = { startedAt: today, meter: inspection.meter + gone };
-    expect(carriedFrom(last, template, now)).toBe(carried ? finding : undefined);
+    expect(carriedFrom(last, template, now, USUAL_HOUSE_RULES)).toBe(carried ? finding : undefined);
   });
 
   test('what was wrong with it stays wrong: codes, and what kept it from being true', () => {
@@ -85,7 +86,7 @@ describe('an earlier look stands in', () => {
     const { pressure } = graded(findingOf('tyre.pressure', '1L', carriedContent(earlier, cold))).reasons.find(
       (reason) => reason.rule === 'limit',
     ) as { pressure: { atReferenceKpa: number } };
-    expect(pressure.atReferenceKpa).toBeCloseTo(pressureAtReference(200, -10), 6);
+    expect(pressure.atReferenceKpa).toBeCloseTo(pressureAtReference(200, -10, 0), 6);
     const untold = carriedContent(earlier, { ...cold, ambientC: null });
     expect(untold.readings).toHaveLength(1);
   });

@@ -1,3 +1,4 @@
+import type { HouseRules } from '../house/houseRules';
 import type { Template } from '../catalogue/templates';
 import { MEASURES } from '../catalogue/measures';
 import { BLANK_CONTENT, type Finding, type FindingContent, type Reading } from './finding';
@@ -6,26 +7,24 @@ import type { Inspection } from './inspection';
 const MS_PER_DAY = 86_400_000;
 /** Older looks do not stand in for today's, days. */
 const MOST_DAYS = 92;
-/** What goes up and down by itself is carried no farther than this: days, and distance in km. */
-const STATE_MOST = { days: 14, distance: 500 } as const;
-
 type CarriedVisit = Pick<Inspection, 'startedAt' | 'meter'>;
 
 /**
  * The earlier look that may stand in for today's at a point: itself seen, not carried already, not older than three
- * months, and the template lets things be carried. Levels, pressures and other states get old sooner.
+ * months, and the template lets things be carried. Levels, pressures and other states get old sooner, by the house.
  */
 export function carriedFrom(
   last: { readonly finding: Finding; readonly inspection: CarriedVisit } | undefined,
   template: Pick<Template, 'nothingCarried'>,
   today: CarriedVisit,
+  house: Pick<HouseRules, 'carryDays' | 'carryKm'>,
 ): Finding | undefined {
   if (!last || template.nothingCarried || last.finding.carried || last.finding.access !== 'seen') return undefined;
   const days = (Date.parse(today.startedAt) - Date.parse(last.inspection.startedAt)) / MS_PER_DAY;
   if (days < 0 || days > MOST_DAYS) return undefined;
   const isState = last.finding.readings.some(({ measure }) => MEASURES[measure].nature === 'state');
   const gone = today.meter - last.inspection.meter;
-  const aged = isState && (days > STATE_MOST.days || gone < 0 || gone > STATE_MOST.distance);
+  const aged = isState && (days > house.carryDays || gone < 0 || gone > house.carryKm);
   return aged ? undefined : last.finding;
 }
 
@@ -65,5 +64,5 @@ function ownTemperature(
 ): Reading[] {
   const has = (measure: Reading['measure']) => readings.some((reading) => reading.measure === measure);
   if (!has('pressure') || has('temperature') || state !== 'cold' || ambientC === null) return [];
-  return [{ measure: 'temperature', spot: 'whole', phase: 'found', values: [ambientC], bound: 'exact' }];
+  return [{ measure: 'temperature', spot: 'whole', phase: 'found', values: [ambientC], bound: 'exact', step: null }];
 }

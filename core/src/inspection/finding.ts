@@ -35,6 +35,8 @@ export interface Reading {
   /** Repeat readings of the same thing, stored unit; the mean counts. */
   readonly values: readonly number[];
   readonly bound: Bound;
+  /** Step of the gauge it was read with, stored unit; null for the usual gauge of its measure. */
+  readonly step: number | null;
 }
 
 /** A mark drawn over a photo; positions are shares of its width and height, 0 to 1. The picture itself stays untouched. */

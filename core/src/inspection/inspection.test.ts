@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { pressureAtReference, pressureFromReference } from '../grading/pressureAtReference';
+import { atmosphereKpa, pressureAtReference, pressureFromReference } from '../grading/pressureAtReference';
 import { gaugeReads } from '../simulator/gauge';
 import { wornTo } from '../simulator/wear';
 import { seededRandom } from '../simulator/random';
@@ -37,12 +37,15 @@ describe('findings are added, never overwritten', () => {
 
 describe('tyre pressure and temperature', () => {
   test('220 kPa at 0 °C is 243.5 kPa at 20 °C', () => {
-    expect(pressureAtReference(220, 0)).toBeCloseTo(243.5, 1);
+    expect(pressureAtReference(220, 0, 0)).toBeCloseTo(243.5, 1);
+    // Thinner air at 1,500 m: the same tyre gains less by being warmed.
+    expect(atmosphereKpa(1500)).toBeCloseTo(84.56, 1);
+    expect(pressureAtReference(220, 0, 1500)).toBeCloseTo(242.3, 1);
   });
   test('there and back', () => {
     fc.assert(
       fc.property(fc.integer({ min: 50, max: 900 }), fc.integer({ min: -40, max: 60 }), (kpa, celsius) =>
-        expect(pressureAtReference(pressureFromReference(kpa, celsius), celsius)).toBeCloseTo(kpa, 8),
+        expect(pressureAtReference(pressureFromReference(kpa, celsius, 0), celsius, 0)).toBeCloseTo(kpa, 8),
       ),
     );
   });

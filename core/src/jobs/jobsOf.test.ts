@@ -38,6 +38,19 @@ test('a drained and filled engine is an oil change, a filter off and on a filter
   expect(codes(open)).toEqual([]);
 });
 
+test('an axle drained and filled through its own plug is an axle oil; one whose fill plug was only looked through is none', () => {
+  const both = [...closed('axle-fill-plug', 12, 1.4), ...closed('axle-plug', 10)];
+  expect(jobsOf([{ inspection, acts: both }], [])).toMatchObject([
+    { job: { code: 'axle-oil' }, at: at(12), litres: 1.4, meter: 50_000 },
+  ]);
+  expect(codes(closed('axle-fill-plug', 12, 1.4))).toEqual([]);
+  expect(codes(closed('axle-plug', 12))).toEqual([]);
+  expect(
+    codes([...closed('gearbox-fill-plug', 11), ...closed('gearbox-plug', 10), ...closed('fuel-filter', 13)]),
+  ).toEqual(['gearbox-oil', 'fuel-filter']);
+  expect(codes(closed('coolant-drain', 9, 7.4))).toEqual(['coolant']);
+});
+
 test('entries tell jobs too, in the order they were done; what was taken back is none', () => {
   const fluid = entry({ kind: 'job', job: { code: 'brake-fluid', name: '' }, ...NO_DETAILS }, 8);
   const battery = entry({ kind: 'fit', what: 'battery', place: '', fresh: null, note: '' }, 7);

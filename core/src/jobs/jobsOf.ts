@@ -1,6 +1,6 @@
 import { looseEnds } from '../acts/looseEnds';
-import type { Act } from '../acts/act';
-import type { EndKind } from '../acts/endKinds';
+import type { Act, ActOf } from '../acts/act';
+import { FILLED_THROUGH, type EndKind } from '../acts/endKinds';
 import type { Inspection } from '../inspection/inspection';
 import { standingEntries, type LifeEntry, type PartKind } from '../parts/lifeEntry';
 import { entryOf } from '../sums/keyed';
@@ -34,6 +34,15 @@ export interface WorkedVisit {
 const DONE_BY_CLOSING: Readonly<Partial<Record<EndKind, JobCode>>> = {
   'oil-fill': 'engine-oil',
   'oil-filter': 'oil-filter',
+  'coolant-drain': 'coolant',
+  'fuel-filter': 'fuel-filter',
+};
+
+/** Drained here and filled again through its own plug: the job is done when both are closed. */
+const DONE_BY_DRAINING: Readonly<Record<keyof typeof FILLED_THROUGH, JobCode>> = {
+  'axle-plug': 'axle-oil',
+  'gearbox-plug': 'gearbox-oil',
+  'transfer-plug': 'transfer-oil',
 };
 
 /** Fitting these is the job of renewing them; pads, shoes and discs have no interval. */
@@ -42,12 +51,20 @@ const DONE_BY_FITTING: Readonly<Partial<Record<PartKind, JobCode>>> = { battery:
 const coded = (code: JobCode): Job => ({ code, name: '' });
 
 function jobsOfVisit({ inspection, acts }: WorkedVisit): JobDone[] {
-  return looseEnds(acts).flatMap(({ opened, filledL, closed }): JobDone[] => {
+  const ends = looseEnds(acts);
+  return ends.flatMap(({ opened, filledL, closed }): JobDone[] => {
+    if (!closed) return [];
+    const done = (code: JobCode, { id, at, proof }: ActOf<'close'>): JobDone => {
+      const litres = proof.litres ?? (filledL > 0 ? filledL : null);
+      const toldBy = { kind: 'visit', id } as const;
+      return { job: coded(code), at, meter: inspection.meter, place: opened.place, litres, toldBy };
+    };
     const code = entryOf<JobCode>(DONE_BY_CLOSING, opened.end);
-    if (!code || !closed) return [];
-    const litres = closed.proof.litres ?? (filledL > 0 ? filledL : null);
-    const toldBy = { kind: 'visit', id: closed.id } as const;
-    return [{ job: coded(code), at: closed.at, meter: inspection.meter, place: opened.place, litres, toldBy }];
+    if (code) return [done(code, closed)];
+    const drained = entryOf<JobCode>(DONE_BY_DRAINING, opened.end);
+    const through = entryOf<EndKind>(FILLED_THROUGH, opened.end);
+    const filled = ends.findLast((one) => one.opened.end === through && one.opened.place === opened.place)?.closed;
+    return drained && filled ? [done(drained, filled)] : [];
   });
 }
 

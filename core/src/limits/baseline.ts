@@ -201,6 +201,15 @@ const otherRows: readonly LimitRow[] = [
     { points: ['close.bolts'] },
   ),
   row(
+    'torque',
+    'torque-share',
+    [
+      under(house('advisory', 0.9, 'the steering box’s torque of the spec sheet')),
+      under(house('fail', 0.7, 'the steering box works loose: do not drive it')),
+    ],
+    { points: ['steer.box.bolts'] },
+  ),
+  row(
     'pressure',
     'value',
     [

@@ -1,3 +1,5 @@
+import type { PointCode } from '../catalogue/catalogue';
+import { fastenerAt } from '../catalogue/specAt';
 import { torqueOf } from '../vehicle/specSheet';
 import type { HouseRules } from '../house/houseRules';
 import { axleAt, type Place, type Vehicle } from '../vehicle/vehicle';
@@ -19,6 +21,7 @@ export interface ScaleGiven {
   readonly vehicle: Pick<Vehicle, 'axles' | 'spec'>;
   readonly house: Pick<HouseRules, 'designLowC'>;
   readonly place: Place;
+  readonly point: PointCode;
 }
 
 const per = (factor: number): LimitScale => ({ per: factor, from: 0 });
@@ -41,8 +44,8 @@ const SCALES: Scales = {
     return ratedA === null ? 'no-rated-value' : per(ratedA);
   },
   'over-design-low': ({ house }) => from(house.designLowC),
-  'torque-share': ({ vehicle }) => {
-    const torque = torqueOf(vehicle.spec, 'wheel-bolts')?.newtonMetres ?? null;
+  'torque-share': ({ vehicle, point }) => {
+    const torque = torqueOf(vehicle.spec, fastenerAt(point) ?? 'wheel-bolts')?.newtonMetres ?? null;
     return torque === null ? 'no-torque' : per(torque);
   },
   'per-12-volts': ({ vehicle }) => per(vehicle.spec.systemVolts / 12),

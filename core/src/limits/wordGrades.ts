@@ -46,7 +46,7 @@ export const WORD_GRADES_BASELINE: Readonly<Record<Vocabulary, Grades>> = {
   pipe: { ...advisory('rust-light', 'chafed', 'clip-missing'), ...fail('rust-pitted') },
   fluid: {
     ...pass('clear'),
-    ...recorded('darkened'),
+    ...recorded('darkened', 'pan-clean', 'pan-not-clean', 'fresh-engine', 'run-long'),
     ...advisory(
       'black',
       'foam',

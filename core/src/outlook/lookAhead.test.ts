@@ -52,7 +52,7 @@ describe('a passing wear reading that will not last until the next visit', () =>
 
   test('the chance rises as less is left, and what has failed is not looked at ahead', () => {
     const chance = (mm: number) =>
-      lookAhead(REF, { measure: 'lining', spot: 'whole', values: [mm] })?.chance ?? Number.NaN;
+      lookAhead(REF, { measure: 'lining', spot: 'whole', values: [mm], step: null })?.chance ?? Number.NaN;
     const chances = [5.5, 4.5, 3.5, 2.5].map(chance);
     expect([...chances].sort((a, b) => a - b)).toEqual(chances);
     expect(chances[0]).toBeLessThan(0.05);
@@ -75,7 +75,7 @@ describe('a passing wear reading that will not last until the next visit', () =>
 });
 
 test('before there is a pace of visits nothing looks ahead; later visits do not count', () => {
-  const reading = { measure: 'lining', spot: 'whole', values: [2] } as const;
+  const reading = { measure: 'lining', spot: 'whole', values: [2], step: null } as const;
   expect(lookAheadOf({ ...given, visits: [] })(REF, reading)).toBeNull();
   const later = visit(3, pads(1));
   expect(lookAheadOf({ ...given, visits: [...visits, later] })(REF, reading)).toEqual(lookAhead(REF, reading));
@@ -83,9 +83,14 @@ test('before there is a pace of visits nothing looks ahead; later visits do not 
 
 test('a pressure, and a spare nobody drives on, have nothing to run out', () => {
   expect(
-    lookAhead({ point: 'tyre.pressure', place: '1L' }, { measure: 'pressure', spot: 'whole', values: [230] }),
+    lookAhead(
+      { point: 'tyre.pressure', place: '1L' },
+      { measure: 'pressure', spot: 'whole', values: [230], step: null },
+    ),
   ).toBeNull();
-  expect(lookAhead({ point: 'walk.spare', place: '' }, { measure: 'tread', spot: 'whole', values: [1.7] })).toBeNull();
+  expect(
+    lookAhead({ point: 'walk.spare', place: '' }, { measure: 'tread', spot: 'whole', values: [1.7], step: null }),
+  ).toBeNull();
 });
 
 test('new pads fitted since are not taken for the old ones', () => {
@@ -100,7 +105,7 @@ test('new pads fitted since are not taken for the old ones', () => {
     fresh: 5,
     note: '',
   } as const;
-  const reading = { measure: 'lining', spot: 'whole', values: [3.9] } as const;
+  const reading = { measure: 'lining', spot: 'whole', values: [3.9], step: null } as const;
   const sinceNew = lookAheadOf({ ...given, entries: [fit] })(REF, reading);
   expect(sinceNew?.chance).not.toBeCloseTo(lookAhead(REF, reading)?.chance ?? 0, 3);
 });

@@ -44,14 +44,14 @@ export function lookAheadOf(given: LookAheadGiven): LookAhead {
   );
   const days = daysBetween(inspection.startedAt, nextVisit);
   const known = new Map<string, AheadNote | null>();
-  return ({ point, place }, { measure, spot, values }) => {
+  return ({ point, place }, { measure, spot, values, step }) => {
     const value = readingValue({ values });
     const key = seriesKey(point, place, spot, measure);
-    const asked = `${key} ${values.join()}`;
+    const asked = `${key} ${values.join()} ${step}`;
     const before = known.get(asked);
     if (before !== undefined) return before;
     const today = { inspectionId: inspection.id, point, place, spot, measure, phase: 'found', value } as const;
-    const u = uncertaintyOf({ measure, values }, rules.house);
+    const u = uncertaintyOf({ measure, values, step }, rules.house);
     const sofar = alike.get(`${point} ${spot} ${measure}`) ?? [];
     const series = seriesFrom(moments, [...sofar, { ...today, u }], entries).find((one) => one.key === key);
     const limit = series && runsOut(series) ? (wearEnd(vehicle, series, rules)?.value ?? null) : null;

@@ -21,7 +21,8 @@ const read = (n: number, value: number, phase: 'found' | 'left' = 'found', place
 test('a cold day takes pressure and is no loss', () => {
   const [loss] = pressureLosses(
     [moment(1, 20), moment(2, -5)],
-    [read(1, 240), read(2, Math.round(pressureFromReference(240, -5)))],
+    [read(1, 240), read(2, Math.round(pressureFromReference(240, -5, 0)))],
+    0,
   );
   expect(loss).toMatchObject({ place: '1L', days: 31 });
   expect(Math.abs(loss?.lost ?? NaN)).toBeLessThan(1);
@@ -29,18 +30,17 @@ test('a cold day takes pressure and is no loss', () => {
 
 test('counts from what was left, not from what was found before it was pumped up', () => {
   const visits = [moment(1, 20), moment(2, 20)];
-  const [loss] = pressureLosses(visits, [read(1, 200), read(1, 240, 'left'), read(2, 225)]);
+  const [loss] = pressureLosses(visits, [read(1, 200), read(1, 240, 'left'), read(2, 225)], 0);
   expect(loss?.lost).toBeCloseTo(15, 6);
 });
 
 test('a visit that did not read the tyre is stepped over; each tyre counts for itself', () => {
   const visits = [moment(1, 20), moment(2, 20), moment(3, 20)];
-  const losses = pressureLosses(visits, [
-    read(1, 240),
-    read(3, 220),
-    read(2, 230, 'found', '1R'),
-    read(3, 229, 'found', '1R'),
-  ]);
+  const losses = pressureLosses(
+    visits,
+    [read(1, 240), read(3, 220), read(2, 230, 'found', '1R'), read(3, 229, 'found', '1R')],
+    0,
+  );
   expect(losses.map(({ place, days, lost }) => [place, days, Math.round(lost)])).toEqual([
     ['1L', 59, 20],
     ['1R', 28, 1],
@@ -59,5 +59,5 @@ test.each([
     ],
   ],
 ])('no loss where %s', (_, raw) => {
-  expect(pressureLosses([moment(1, null), moment(2, 5)], raw)).toEqual([]);
+  expect(pressureLosses([moment(1, null), moment(2, 5)], raw, 0)).toEqual([]);
 });

@@ -7,8 +7,14 @@ import type { PressureLoss } from '../wear/rateChange';
 /**
  * What each tyre lost between the last two visits that read it, brought to one temperature so that a cold day is no
  * puncture: from what was left there to what was found.
+ *
+ * @param altitudeM height of the workshop over the sea, m
  */
-export function pressureLosses(moments: readonly VisitMoment[], raw: readonly RawReading[]): PressureLoss[] {
+export function pressureLosses(
+  moments: readonly VisitMoment[],
+  raw: readonly RawReading[],
+  altitudeM: number,
+): PressureLoss[] {
   const byId = new Map(moments.map((moment) => [moment.id, moment]));
   const pressures = raw.filter(({ point, measure }) => point === 'tyre.pressure' && measure === 'pressure');
   const places = [...new Set(pressures.map(({ place }) => place))];
@@ -22,7 +28,7 @@ export function pressureLosses(moments: readonly VisitMoment[], raw: readonly Ra
               {
                 ...reading,
                 at: moment.startedAt,
-                kpa: coldPressureAtReference(reading.value, moment.ambientC),
+                kpa: coldPressureAtReference(reading.value, moment.ambientC, altitudeM),
               },
             ]
           : [];

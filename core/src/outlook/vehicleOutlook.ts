@@ -1,3 +1,4 @@
+import type { HouseRules } from '../house/houseRules';
 import type { MeasureCode } from '../catalogue/measures';
 import type { LifeEntry } from '../parts/lifeEntry';
 import { wearEnd, forecastSeries, runsOut, type RunOut } from '../trends/runOut';
@@ -88,7 +89,7 @@ export function vehicleOutlook({ vehicle, moments, looks, entries, rules, fleet 
       };
     }),
     changes: [
-      ...changesOf(vehicle, moments, raw, series, fleet),
+      ...changesOf(vehicle, moments, raw, series, fleet, rules.house),
       ...(vehicle.meterUnit === 'km' ? usageChanges(entries) : []),
     ],
     leaks: leakSpots(leakLooks(standing, new Map(moments.map(({ id, startedAt }) => [id, startedAt])))),
@@ -125,6 +126,7 @@ function changesOf(
   raw: readonly RawReading[],
   series: readonly Series[],
   fleet: FleetKnowledge,
+  { altitudeM }: Pick<HouseRules, 'altitudeM'>,
 ): ChangeNote[] {
   const step = METER_STEP[vehicle.meterUnit];
   const ordered = [...moments].sort((a, b) => a.startedAt.localeCompare(b.startedAt));
@@ -157,7 +159,7 @@ function changesOf(
       },
     ];
   });
-  const loss = findPressureLoss(pressureLosses(ordered, raw));
+  const loss = findPressureLoss(pressureLosses(ordered, raw, altitudeM));
   if (!loss || loss.odds < TOLD_FROM) return wear;
   return [
     ...wear,

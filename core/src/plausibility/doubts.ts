@@ -78,7 +78,7 @@ function firstDoubt(
   if (gauge.nature === 'wear' && lastValue !== null && lastValue > 0) {
     if (value > DECIMAL_SLIP * lastValue || (value > 0 && value < lastValue / DECIMAL_SLIP))
       return { ...doubt, code: 'decimal-slip' };
-    const noise = Math.SQRT2 * uncertaintyOf({ measure, values: [value] }, house);
+    const noise = Math.SQRT2 * uncertaintyOf({ measure, values: [value], step: null }, house);
     if (value > lastValue + 3 * noise) return { ...doubt, code: 'better-than-last' };
   }
   if (gauge.likely && (value < gauge.likely[0] || value > gauge.likely[1])) return { ...doubt, code: 'unlikely' };

@@ -153,13 +153,13 @@ describe('what a point does not take', () => {
   test.each([
     [
       'a lamp on a wheel',
-      findingOf('wheel.bolts', '1L', { counts: [{ item: 'dip', good: 1, of: 2 }] }),
+      findingOf('wheel.bolts', '1L', { counts: [{ item: 'dip', good: 1, of: 2, found: null }] }),
       'counts.0',
       'count-here',
     ],
     [
       'more good than there are',
-      findingOf('wheel.bolts', '1L', { counts: [{ item: 'all', good: 6, of: 5 }] }),
+      findingOf('wheel.bolts', '1L', { counts: [{ item: 'all', good: 6, of: 5, found: null }] }),
       'counts.0.good',
       'more-than-all',
     ],
@@ -190,7 +190,9 @@ describe('what a point does not take', () => {
     expect(
       impossibleIn(findingOf('damper', '1L', { leaks: [leakOf({ stage: 'damp', place: 'damper-rod' })] })),
     ).toEqual([]);
-    expect(impossibleIn(findingOf('walk.lamps', '', { counts: [{ item: 'dip', good: 1, of: 2 }] }))).toEqual([]);
+    expect(
+      impossibleIn(findingOf('walk.lamps', '', { counts: [{ item: 'dip', good: 1, of: 2, found: null }] })),
+    ).toEqual([]);
   });
 });
 

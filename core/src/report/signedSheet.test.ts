@@ -31,7 +31,7 @@ test('a grade in brief is brought back whole, whatever it says', () => {
     { rule: 'not-looked-at', grade: 'not-seen' },
     { rule: 'not-reached', grade: 'not-seen', why: 'seized' },
     { rule: 'word', grade: 'advisory', word: 'cracked', basis: 'house' },
-    { rule: 'code', grade: 'fail', code: 'P0', state: 'returned', basis: 'house' },
+    { rule: 'code', grade: 'fail', code: 'P0', state: 'returned', gone: false, basis: 'house' },
   );
   const whole: fc.Arbitrary<PointGrade> = fc.record({
     grade: fc.constantFrom(...GRADES),

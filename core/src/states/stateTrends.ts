@@ -71,7 +71,7 @@ export function stateTrends(given: StatesGiven): StateTrend[] {
     const moment = byId.get(reading.inspectionId);
     if (!moment || !SHOWN.includes(reading.measure) || reading.point === 'walk.spare') return [];
     if (reading.measure === 'crank' && (rest.get(moment.id) ?? CHARGED_V) < CHARGED_V) return [];
-    const told = inTermsOfItsLimits(reading, moment, vehicle);
+    const told = inTermsOfItsLimits(reading, moment, vehicle, given.rules.house.altitudeM);
     return told ? [told] : [];
   });
   const trends = [
@@ -92,10 +92,10 @@ interface Look {
   readonly u: number;
 }
 
-function inTermsOfItsLimits(raw: RawReading, moment: VisitMoment, { spec }: Vehicle): Look | null {
+function inTermsOfItsLimits(raw: RawReading, moment: VisitMoment, { spec }: Vehicle, altitudeM: number): Look | null {
   const at = moment.startedAt;
   if (raw.measure === 'pressure') {
-    return { raw, at, value: coldPressureAtReference(raw.value, moment.ambientC), u: raw.u };
+    return { raw, at, value: coldPressureAtReference(raw.value, moment.ambientC, altitudeM), u: raw.u };
   }
   if (raw.measure !== 'crank') return { raw, at, value: raw.value, u: raw.u };
   const { ratedA } = spec.battery;

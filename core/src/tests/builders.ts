@@ -79,7 +79,7 @@ export function readingOf(
   spot: Spot = 'whole',
   phase: Reading['phase'] = 'found',
 ): Reading {
-  return { measure, spot, phase, values: typeof values === 'number' ? [values] : values, bound: 'exact' };
+  return { measure, spot, phase, values: typeof values === 'number' ? [values] : values, bound: 'exact', step: null };
 }
 
 export function leakOf(change: Partial<LeakObservation> = {}): LeakObservation {

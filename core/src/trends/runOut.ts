@@ -75,7 +75,7 @@ const WEARS_BY: readonly LimitKind[] = ['value', 'over-minimum'];
 export function wearEnd(vehicle: Vehicle, { point, place, measure, readings }: Series, rules: Rules): WearEnd | null {
   const scope = { vehicle, house: rules.house, at: readings.at(-1)?.at ?? '' };
   const ends = rowsFor(rules.sheet, measure, point, place, scope).flatMap((row): WearEnd[] => {
-    const scale = WEARS_BY.includes(row.kind) ? scaleOf(row.kind, { vehicle, house: rules.house, place }) : null;
+    const scale = WEARS_BY.includes(row.kind) ? scaleOf(row.kind, { vehicle, house: rules.house, place, point }) : null;
     if (scale === null || typeof scale === 'string') return [];
     return row.thresholds
       .filter((edge) => edge.grade === 'fail' && edge.bad === 'below')

@@ -16,6 +16,8 @@ export interface MakeUp {
   readonly timingBelt: boolean;
   readonly hydraulicClutch: boolean;
   readonly winterTyres: boolean;
+  /** The side its driver sits on; null where it is the usual one: away from the kerb. */
+  readonly driverSide: 'L' | 'R' | null;
 }
 
 export const USUAL_MAKE_UP: MakeUp = {
@@ -30,4 +32,5 @@ export const USUAL_MAKE_UP: MakeUp = {
   timingBelt: true,
   hydraulicClutch: true,
   winterTyres: false,
+  driverSide: null,
 };

@@ -33,12 +33,23 @@ export const SPEC_FLUIDS = [
 /** A fluid the spec sheet tells of. */
 export type SpecFluidName = (typeof SPEC_FLUIDS)[number];
 
+/** A grade for the weather the vehicle works in, °C; null where it is open to that end. */
+export interface ClimateGrade {
+  readonly grade: string;
+  readonly lowestC: number | null;
+  readonly highestC: number | null;
+}
+
 /** What the maker wants of one fluid. */
 export interface SpecFluid {
   readonly fluid: SpecFluidName;
   readonly grade: string;
   /** Litres, over 0; null when not known. */
   readonly capacityL: number | null;
+  /** Litres between its marks, over 0; null when not known. The engine oil's is told by its stick. */
+  readonly spanL: number | null;
+  /** Other grades by the weather; empty where one does for all. */
+  readonly climates: readonly ClimateGrade[];
 }
 
 export const FASTENERS = [
@@ -48,6 +59,11 @@ export const FASTENERS = [
   'steering-box',
   'spark-plugs',
   'axle-plug',
+  'gearbox-plug',
+  'transfer-plug',
+  'coolant-drain',
+  'fuel-filter',
+  'battery-clamp',
 ] as const;
 /** Something whose torque the spec sheet tells. */
 export type Fastener = (typeof FASTENERS)[number];
@@ -58,7 +74,17 @@ export interface SpecTorque {
   readonly newtonMetres: number;
   /** Socket or key, as it is marked; empty when not noted. */
   readonly socket: string;
+  /** Turned on by this much after the torque, degrees; null where the torque is all. */
+  readonly angleDeg: number | null;
+  /** Torques of the stages before the last, N·m; empty where it is done at once. */
+  readonly stagesNm: readonly number[];
+  /** To be renewed each time. */
+  readonly renew: boolean;
 }
+
+/** What a fluid and a torque say where nothing more is known. */
+export const PLAIN_FLUID = { grade: '', capacityL: null, spanL: null, climates: [] } as const;
+export const PLAIN_TORQUE = { socket: '', angleDeg: null, stagesNm: [], renew: false } as const;
 
 /** The battery the vehicle is to have. */
 export interface SpecBattery {
@@ -82,6 +108,12 @@ export interface SpecPart {
   readonly number: string;
 }
 
+/** What the dash says by itself when something falls due: a letter with figures, and what it stands for. */
+export interface DashCode {
+  readonly code: string;
+  readonly means: string;
+}
+
 /** What the maker says of one vehicle; it overrides a general limit row. */
 export interface SpecSheet {
   readonly systemVolts: 12 | 24;
@@ -97,6 +129,14 @@ export interface SpecSheet {
   readonly parts: readonly SpecPart[];
   /** Works hard: short trips, dust, towing. */
   readonly hardUse: boolean;
+  /** Whether the oil stick stays in while oil is filled in; null when the maker says nothing. */
+  readonly stickWhileFilling: 'in' | 'out' | null;
+  /** Thread of the spin-on filter and the size of its seal, as they are written; empty when not noted. */
+  readonly filterThread: string;
+  readonly filterSeal: string;
+  readonly dashCodes: readonly DashCode[];
+  /** Where the key's emergency code is kept; never the code itself. */
+  readonly keyCodePlace: string;
 }
 
 export const BLANK_SPEC: SpecSheet = {
@@ -111,6 +151,11 @@ export const BLANK_SPEC: SpecSheet = {
   intervals: [],
   parts: [],
   hardUse: false,
+  stickWhileFilling: null,
+  filterThread: '',
+  filterSeal: '',
+  dashCodes: [],
+  keyCodePlace: '',
 };
 
 /** Litres a fluid takes, null when the sheet is silent. */

@@ -1,7 +1,7 @@
 import { CAR, MINIBUS } from '../tests/builders';
 import { hasFits, type Fit } from './fits';
 import { USUAL_MAKE_UP, type MakeUp } from './makeUp';
-import { BLANK_SPEC, capacityL, torqueOf } from './specSheet';
+import { PLAIN_FLUID, PLAIN_TORQUE, BLANK_SPEC, capacityL, torqueOf } from './specSheet';
 import { PLAIN_AXLE, axleAt, oppositePlace, tyresAtHub, type Vehicle } from './vehicle';
 
 const made = (makeUp: Partial<MakeUp>, change: Partial<Vehicle> = {}): Vehicle => ({
@@ -76,10 +76,10 @@ test('a spec sheet tells what it holds and nothing else', () => {
   const spec = {
     ...BLANK_SPEC,
     fluids: [
-      { fluid: 'coolant', grade: 'green', capacityL: 7.5 },
-      { fluid: 'washer', grade: '', capacityL: null },
+      { ...PLAIN_FLUID, fluid: 'coolant', grade: 'green', capacityL: 7.5 },
+      { ...PLAIN_FLUID, fluid: 'washer' },
     ],
-    torques: [{ fastener: 'drain-plug', newtonMetres: 30, socket: '13' }],
+    torques: [{ ...PLAIN_TORQUE, fastener: 'drain-plug', newtonMetres: 30, socket: '13' }],
   } as const;
   expect([capacityL(spec, 'coolant'), capacityL(spec, 'washer'), capacityL(spec, 'urea')]).toEqual([7.5, null, null]);
   expect([torqueOf(spec, 'drain-plug')?.newtonMetres, torqueOf(spec, 'wheel-bolts')]).toEqual([30, null]);

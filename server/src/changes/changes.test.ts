@@ -24,7 +24,7 @@ const pad = (inspectionId: string, mm: number, place: Place = '1L') =>
     'finding.put',
     newFinding(inspectionId, {
       place,
-      readings: [{ measure: 'lining', spot: 'whole', phase: 'found', values: [mm], bound: 'exact' }],
+      readings: [{ measure: 'lining', spot: 'whole', phase: 'found', values: [mm], bound: 'exact', step: null }],
     }),
   );
 const entries = async () =>
@@ -104,7 +104,9 @@ describe('a visit from start to report', () => {
   test('repeat readings keep their order, later entries name their parent', async () => {
     const { inspection } = await openVisit(workshop.client);
     const first = newFinding(inspection.id, {
-      readings: [{ measure: 'lining', spot: 'whole', phase: 'found', values: [3.6, 3.4, 3.5], bound: 'exact' }],
+      readings: [
+        { measure: 'lining', spot: 'whole', phase: 'found', values: [3.6, 3.4, 3.5], bound: 'exact', step: null },
+      ],
     });
     const second = newFinding(inspection.id, { parent: first.id, note: 'again' });
     await workshop.client.operations(operationOf('finding.put', first), operationOf('finding.put', second));
@@ -220,7 +222,9 @@ describe('bad input is answered with what is wrong, and nothing of it is taken',
     ['unknown point', withBody({ point: 'belt.nowhere' }), 'operations.0.body.point'],
     [
       'lining of 99 mm',
-      withBody({ readings: [{ measure: 'lining', spot: 'whole', phase: 'found', values: [99], bound: 'exact' }] }),
+      withBody({
+        readings: [{ measure: 'lining', spot: 'whole', phase: 'found', values: [99], bound: 'exact', step: null }],
+      }),
       'operations.0.body.readings.0.values.0',
     ],
     [
@@ -243,7 +247,9 @@ describe('bad input is answered with what is wrong, and nothing of it is taken',
 
   test('the range stands in the answer', async () => {
     const { body } = await send(
-      withBody({ readings: [{ measure: 'lining', spot: 'whole', phase: 'found', values: [99], bound: 'exact' }] }),
+      withBody({
+        readings: [{ measure: 'lining', spot: 'whole', phase: 'found', values: [99], bound: 'exact', step: null }],
+      }),
     );
     expect(body.errors[0].message).toContain('0 to 30 mm');
   });

@@ -39,6 +39,7 @@ async function visit(vehicle: (typeof vehicles)[number], n: number): Promise<str
             phase: 'found',
             values: [Math.round((11 - n * per * 0.9 + (random() - 0.5) * 0.3) * 2) / 2].map((mm) => Math.max(0.5, mm)),
             bound: 'exact',
+            step: null,
           },
         ],
       }),
@@ -148,7 +149,7 @@ test('what tells of persons is for a lead; two persons’ readings of one thing 
     const finding = newFinding(inspection.id, {
       place,
       parent,
-      readings: [{ measure: 'lining', spot: 'whole', phase: 'found', values, bound: 'exact' }],
+      readings: [{ measure: 'lining', spot: 'whole', phase: 'found', values, bound: 'exact', step: null }],
     });
     await client.operations(operationOf('finding.put', finding));
     return finding.id;

@@ -84,6 +84,7 @@ function readingsOf(drawn: Drawn): Reading[] {
       phase: 'found',
       values: drawn.values.map((value) => value * SCALE[measure]),
       bound,
+      step: drawn.minute % 5 === 0 ? SCALE[measure] * 5 : null,
     } as const;
     const left =
       drawn.left === null || bound !== 'exact'
@@ -110,7 +111,7 @@ function findingOf(drawn: Drawn, inspection: Inspection, before: readonly Findin
       reached && drawn.point === 'leak.engine'
         ? [{ ...DRY, stage: drawn.good === 0 ? 'dry' : 'damp', fluid: 'coolant' }]
         : [],
-    counts: reached && drawn.point === 'walk.lamps' ? [{ item: 'dip', good: drawn.good, of: 2 }] : [],
+    counts: reached && drawn.point === 'walk.lamps' ? [{ item: 'dip', good: drawn.good, of: 2, found: null }] : [],
     carried: reached && drawn.carried && drawn.minute % 4 === 0 ? { at: '2025-12-01', from: 'visit' } : null,
     outOf: reached && drawn.outOf ? ['off-cold'] : [],
     standard: drawn.point === 'battery.crank' ? (drawn.otherStandard ? 'JIS' : 'EN') : null,
@@ -196,7 +197,7 @@ test('a fork’s newer end counts, whichever was written down first, and the hou
   const pad = (mm: number, at: string) =>
     newFinding(inspection.id, {
       at,
-      readings: [{ measure: 'lining', spot: 'whole', phase: 'found', values: [mm], bound: 'exact' }],
+      readings: [{ measure: 'lining', spot: 'whole', phase: 'found', values: [mm], bound: 'exact', step: null }],
     });
   // 12:00 at +02:00 is before 11:00 at UTC, though it reads later.
   const [older, newer] = [pad(6, '2026-06-01T12:00:00+02:00'), pad(2, '2026-06-01T11:00:00Z')];
@@ -215,7 +216,7 @@ test('a fork’s newer end counts, whichever was written down first, and the hou
 
 test('a repeat that a later entry took over counts once for how well the house repeats', () => {
   const first = newFinding(randomUUID(), {
-    readings: [{ measure: 'lining', spot: 'whole', phase: 'found', values: [6, 6.4], bound: 'exact' }],
+    readings: [{ measure: 'lining', spot: 'whole', phase: 'found', values: [6, 6.4], bound: 'exact', step: null }],
   });
   const noted = { ...first, id: randomUUID(), parent: first.id, at: '2026-06-01T09:00:00.000Z', note: 'by the stick' };
   expect(repeatsOf([first, noted])).toEqual([{ measure: 'lining', pairs: 1, sigma: expect.closeTo(0.2828, 4) }]);

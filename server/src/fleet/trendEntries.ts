@@ -19,7 +19,7 @@ interface EntryRow {
   readonly standard: TrendEntry['standard'];
 }
 
-interface ReadingRow extends Pick<Reading, 'measure' | 'spot' | 'phase' | 'bound'> {
+interface ReadingRow extends Pick<Reading, 'measure' | 'spot' | 'phase' | 'bound' | 'step'> {
   readonly finding_id: string;
   readonly value: number;
 }
@@ -39,7 +39,7 @@ export interface EntriesWanted {
 
 /** The bare rows of the readings wanted, one per value: what any sum over them costs at least. */
 export function readingsQuery({ which, values }: EntriesWanted): string {
-  return `select r.finding_id, r.measure, r.spot, r.phase, r.bound, r.value from finding f join reading r on r.finding_id = f.id
+  return `select r.finding_id, r.measure, r.spot, r.phase, r.bound, r.step, r.value from finding f join reading r on r.finding_id = f.id
     where ${which} and r.measure in (select jsonb_array_elements_text($${values.length + 1}::jsonb)) order by r.finding_id, r.measure, r.spot, r.phase, r.n`;
 }
 
@@ -88,13 +88,13 @@ export async function readTrendEntries(
 /** Rows of single values, those of one reading next to each other, as readings by finding. */
 function gathered(rows: readonly ReadingRow[]): Map<string, Reading[]> {
   const byFinding = new Map<string, (Omit<Reading, 'values'> & { values: number[] })[]>();
-  for (const { finding_id: id, measure, spot, phase, bound, value } of rows) {
+  for (const { finding_id: id, measure, spot, phase, bound, step, value } of rows) {
     const here = byFinding.get(id) ?? [];
     byFinding.set(id, here);
     const last = here.at(-1);
     if (last && last.measure === measure && last.spot === spot && last.phase === phase && last.bound === bound)
       last.values.push(value);
-    else here.push({ measure, spot, phase, bound, values: [value] });
+    else here.push({ measure, spot, phase, bound, step, values: [value] });
   }
   return byFinding;
 }

@@ -65,6 +65,7 @@ const findings = fc.constantFrom(...CATALOGUE).chain((point): fc.Arbitrary<Findi
           phase: fc.constant(slot.phase),
           values: fc.array(value, { minLength: 1, maxLength: 5 }),
           bound: fc.constantFrom(...BOUNDS),
+          step: fc.constantFrom(null, 0.01, 0.5, 5),
         });
       }),
     ),
@@ -78,13 +79,14 @@ const findings = fc.constantFrom(...CATALOGUE).chain((point): fc.Arbitrary<Findi
     dropsPerMinute: fc.option(fc.integer({ min: 0, max: 600 })),
     onlyRunning: fc.option(fc.boolean()),
   });
-  const count = fc
-    .integer({ min: 1, max: 99 })
-    .chain((of) =>
-      fc
-        .integer({ min: 0, max: of })
-        .map((good): Count => ({ item: point.counted === 'lamps' ? 'dip' : 'all', good, of })),
-    );
+  const count = fc.integer({ min: 1, max: 99 }).chain((of) =>
+    fc.integer({ min: 0, max: of }).map((good): Count => ({
+      item: point.counted === 'lamps' ? 'dip' : 'all',
+      good,
+      of,
+      found: good > 0 && of % 2 === 0 ? good - 1 : null,
+    })),
+  );
   const mark = fc.oneof(
     fc.record({ kind: fc.constant('ring' as const), x: share, y: share, radius: share }),
     fc.record({ kind: fc.constant('arrow' as const), x: share, y: share, toX: share, toY: share }),

@@ -29,7 +29,7 @@ afterAll(() => workshop.stop());
 
 const pad = (id: string, mm: number, change: Partial<Finding> = {}) =>
   newFinding(id, {
-    readings: [{ measure: 'lining', spot: 'whole', phase: 'found', values: [mm], bound: 'exact' }],
+    readings: [{ measure: 'lining', spot: 'whole', phase: 'found', values: [mm], bound: 'exact', step: null }],
     ...change,
   });
 const sign = (inspectionId: string, signedAt = '2026-06-01T09:00:00.000Z') =>

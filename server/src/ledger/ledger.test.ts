@@ -85,6 +85,7 @@ async function work(workshop: TestWorkshop, seed: number): Promise<{ readonly re
             phase: 'found',
             values: [Math.round(random() * 90) / 10],
             bound: 'exact',
+            step: null,
           },
         ],
       });
@@ -364,6 +365,7 @@ describe('journals of every earlier version', () => {
     'journal-6-look-ahead.txt',
     'journal-7-rulebook.txt',
     'journal-8-signed-sheets.txt',
+    'journal-9-loose-ends.txt',
   ])('%s fills an empty database', async (name) => {
     const folder = await newFolder();
     await fs.mkdir(path.join(folder, 'journal'));
@@ -384,7 +386,7 @@ describe('journals of every earlier version', () => {
       expect(opened.replay.replayed).toBeGreaterThan(n * 0.9);
       return ledgerTables(engine);
     });
-    expect(tables['finding']?.length).toBeGreaterThan(10);
+    expect(tables['finding']?.length).toBeGreaterThan(5);
     // Once is enough: the second start reads none of it.
     await reopened(folder, async ({ engine, opened }) => {
       expect(opened.replay.replayed).toBe(0);

@@ -97,7 +97,7 @@ describe('the workshop’s rules', () => {
 describe('a grade of one’s own', () => {
   const override = { grade: 'pass', reason: 'new pads are on the bench' } as const;
   const worn = (mm: number): Partial<Finding> => ({
-    readings: [{ measure: 'lining', spot: 'whole', phase: 'found', values: [mm], bound: 'exact' }],
+    readings: [{ measure: 'lining', spot: 'whole', phase: 'found', values: [mm], bound: 'exact', step: null }],
     override,
   });
   test.each([

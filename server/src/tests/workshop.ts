@@ -150,7 +150,7 @@ export function newFinding(inspectionId: string, change: Partial<Finding> = {}):
   const target = { inspectionId, point: 'pad.inner', place: '1L' } as const;
   const looked = {
     access: 'seen',
-    readings: [{ measure: 'lining', spot: 'whole', phase: 'found', values: [6], bound: 'exact' }],
+    readings: [{ measure: 'lining', spot: 'whole', phase: 'found', values: [6], bound: 'exact', step: null }],
   } as const;
   const stamp = { id: randomUUID(), at: '2026-06-01T08:05:00.000Z' };
   return { ...nextFinding(undefined, target, stamp, looked), ...change };

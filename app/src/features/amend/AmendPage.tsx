@@ -119,7 +119,7 @@ function OnePoint({ found, pointKey: key, onLeave }: OnePointProps) {
     >
       <Step
         step={step}
-        position={say.asSigned(pointShort(point.point, point.place, vehicle.axles.length))}
+        position={say.asSigned(pointShort(point.point, point.place, vehicle))}
         vehicle={vehicle}
         background={background}
         target={target}

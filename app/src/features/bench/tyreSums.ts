@@ -20,7 +20,9 @@ export const TYRE_SUMS: readonly Sum[] = [
       figureField('kpa', say.gaugePressure, 'kPa', 0, 1200, 220),
       figureField('celsius', say.tyreTemperature, '°C', -60, 120, 0),
     ],
-    work: (v) => [say.at20C(amount('pressure', pressureAtReference(v.number('kpa'), v.number('celsius'))))],
+    work: (v) => [
+      say.at20C(amount('pressure', pressureAtReference(v.number('kpa'), v.number('celsius'), houseRules().altitudeM))),
+    ],
   },
   {
     code: 'season',
@@ -49,6 +51,7 @@ export const TYRE_SUMS: readonly Sum[] = [
         })),
         v.number('days'),
         GAUGE_U_KPA,
+        houseRules().altitudeM,
       ).map(({ place, verdict, residualKpa, perMonthKpa }) => {
         const told = {
           'own-loss': say.losesByItselfAMonth(amount('pressure', perMonthKpa ?? 0)),
@@ -79,10 +82,9 @@ export const TYRE_SUMS: readonly Sum[] = [
         drive: v.choice('drive', DRIVES),
         directional: v.text('directional') === 'yes',
         staggered: v.text('staggered') === 'yes',
-        house: houseRules().bestTyres,
+        house: houseRules(),
       });
-      if (answer.status === 'leave')
-        return [answer.why === 'staggered' ? say.leaveThemFrontAndRear : say.leaveThemNothingIsGained];
+      if (answer.status === 'leave') return [say.leaveThem[answer.why]];
       return CORNERS.map((to) => {
         const from = answer.from[to];
         return say.toFrom(placeWords(to, 2), from === 'spare' ? say.theSpare : placeWords(from, 2));

@@ -13,7 +13,7 @@ import { Heading, Label, Words } from '../../kit/Words';
 import { useLife, useRulebooks } from '../../sync/useLife';
 import { rulesFor } from '../../sync/workshop';
 import { words } from '../../words/en';
-import { day, pointWords } from '../../words/show';
+import { day, pointWords, type Seats } from '../../words/show';
 import { PhotoStrip } from '../photo/PhotoStrip';
 import { NotHere } from '../../shell/NotHere';
 import { figuresOf } from '../../visit/figuresOf';
@@ -134,7 +134,7 @@ interface FiguresProps {
     readonly now: GradedPoint;
     readonly then: GradedPoint | undefined;
   }[];
-  readonly axles: number;
+  readonly axles: Seats;
 }
 
 function Figures({ pairs, axles }: FiguresProps) {

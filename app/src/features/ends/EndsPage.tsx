@@ -59,9 +59,10 @@ export function EndsPage() {
               vehicle={vehicle}
               house={rules.house}
               visitId={visitId}
+              acts={visit.acts}
             />
           ))}
-          <OpenEndCard vehicle={vehicle} visitId={visitId} />
+          <OpenEndCard vehicle={vehicle} visitId={visitId} acts={visit.acts} />
         </View>
         <View style={wide ? styles.pane : styles.stack}>
           <WaitsCard acts={visit.acts} visitId={visitId} />
@@ -72,11 +73,7 @@ export function EndsPage() {
               <Heading level={2}>{say.closed}</Heading>
               {closed.map((end) => (
                 <Words key={end.opened.id}>
-                  {say.closedBy(
-                    endTitle(end, vehicle.axles.length),
-                    dayAndTime(end.closed?.at ?? ''),
-                    byOf(end.closed?.id ?? ''),
-                  )}
+                  {say.closedBy(endTitle(end, vehicle), dayAndTime(end.closed?.at ?? ''), byOf(end.closed?.id ?? ''))}
                 </Words>
               ))}
             </Card>

@@ -62,6 +62,11 @@ export function OilServiceCard({ vehicle, house, visit, points }: OilServiceCard
           {`${done ? '✓' : step === next ? '›' : passedOver ? '–' : '·'} ${words.oilStep[step]}${passedOver ? say.passedOver : ''}`}
         </Words>
       ))}
+      {chain.steps.some(({ step, done }) => step === 'drain' && !done) ? (
+        <Words size="s" soft>
+          {house.draining === 'warm' ? say.drainWarm : say.drainCold}
+        </Words>
+      ) : null}
       {next === null ? <Words role="status">{say.allDone}</Words> : null}
       {next && (next !== doable || !tap) ? <Words soft>{HINTS[next] ?? say.onItsCardAmongWhat}</Words> : null}
       {doable && tap ? (

@@ -4,14 +4,14 @@ import { usePalette } from '../../kit/theme';
 import { Heading, Words } from '../../kit/Words';
 import { words } from '../../words/en';
 import { changeKey, changeSentence } from '../../words/changeSentence';
-import { capital, day } from '../../words/show';
+import { capital, day, type Seats } from '../../words/show';
 import { life as say } from '../../words/en/pages/life';
 import { common } from '../../words/en/pages/common';
 
 interface ChangesCardProps {
   readonly changes: readonly ChangeNote[];
   readonly leaks: readonly LeakSpot[];
-  readonly axles: number;
+  readonly axles: Seats;
 }
 
 /** What goes on differently from before, and the places that are watched. */

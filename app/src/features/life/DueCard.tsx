@@ -8,6 +8,7 @@ import { usePalette } from '../../kit/theme';
 import { Heading, Words } from '../../kit/Words';
 import { Press } from '../../kit/Press';
 import { history } from '../../words/en/pages/history';
+import { HouseLine } from '../../controls/HouseLine';
 import { dueWords, pastWords } from '../../words/dueWords';
 import { houseRules, jobWords, meterWords } from '../../words/show';
 import { common } from '../../words/en/pages/common';
@@ -39,7 +40,7 @@ export function DueCard({ life: { vehicle, visits, entries } }: { readonly life:
         .filter(({ state }) => state === 'unsaid')
         .map(({ job }) => (
           <Words key={jobKey(job)} soft>
-            {dueWords({ job, doneAt: null, meter: null, by: null }, vehicle.meterUnit)}
+            {dueWords({ job, doneAt: null, meter: null, by: null, capped: false }, vehicle.meterUnit)}
           </Words>
         ))}
       {unknown.map((past) => (
@@ -47,6 +48,8 @@ export function DueCard({ life: { vehicle, visits, entries } }: { readonly life:
           {`${jobWords(past.job)}: ${pastWords(past, vehicle.meterUnit)}`}
         </Words>
       ))}
+      <HouseLine question="fluidChange" />
+      {vehicle.spec.hardUse ? <HouseLine question="hardUse" /> : null}
       <Press
         kind={unsaid > 0 ? 'plain' : 'quiet'}
         label={unsaid > 0 ? history.toHistory(unsaid) : history.title}

@@ -80,7 +80,7 @@ function JobFields({ control, vehicle }: FieldsProps) {
           name="axle"
           label={told.where}
           options={AXLE_NUMBERS.slice(0, vehicle.axles.length).map((n): Place => `${n}`)}
-          word={(one) => capital(placeWords(one, vehicle.axles.length))}
+          word={(one) => capital(placeWords(one, vehicle))}
         />
       ) : null}
       <FormField control={control} name="jobLitres" label={told.wentIn(houseRules().units.volume)} />
@@ -110,7 +110,7 @@ function PartFields({ control, vehicle }: FieldsProps) {
           name="place"
           label={told.where}
           options={places}
-          word={(one) => capital(placeWords(one, vehicle.axles.length))}
+          word={(one) => capital(placeWords(one, vehicle))}
         />
       ) : null}
       <FormField control={control} name="fresh" label={told.whenNew} />

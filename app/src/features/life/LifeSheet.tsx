@@ -187,7 +187,7 @@ function Facts({ life: { vehicle }, sheet: { last, standing, outlook }, onTrend 
           <Heading level={2}>{common.worstFirst}</Heading>
           {worst.map((graded) => (
             <Pressable key={graded.key} role="link" onPress={() => toTrendOf(quantityKey(graded.point, graded.place))}>
-              <PointLine graded={graded} axles={vehicle.axles.length} seenAt={seenAt.get(graded.key)} brief />
+              <PointLine graded={graded} axles={vehicle} seenAt={seenAt.get(graded.key)} brief />
             </Pressable>
           ))}
         </Card>
@@ -202,7 +202,7 @@ function Beside({ life, sheet: { last, outlook }, onTrend }: PartProps) {
   return (
     <Suspense fallback={null}>
       <DueCard life={life} />
-      <ChangesCard changes={outlook.changes} leaks={outlook.leaks} axles={vehicle.axles.length} />
+      <ChangesCard changes={outlook.changes} leaks={outlook.leaks} axles={vehicle} />
       <InferredCard vehicle={vehicle} series={outlook.series} />
       <PartsCard life={life} parts={outlook.parts} meter={meter} />
       <StatesCard vehicle={vehicle} states={outlook.states} onShow={onTrend} />
@@ -248,7 +248,7 @@ function RunsOutNext({ life: { vehicle }, sheet: { outlook }, onTrend }: PartPro
           style={[styles.row, { borderColor: palette.rule }]}
         >
           <Words style={styles.grow}>
-            {`${`${pointShort(series.point, series.place, vehicle.axles.length)} ${words.spot[series.spot]}`.trim()}${
+            {`${`${pointShort(series.point, series.place, vehicle)} ${words.spot[series.spot]}`.trim()}${
               beforeNext !== null && beforeNext >= TOLD_CHANCE
                 ? say.beforeTheNextVisit(Math.round(beforeNext * 100))
                 : ''

@@ -21,6 +21,7 @@ import { SPACE } from '../../kit/tokens';
 import { Heading, Words } from '../../kit/Words';
 import { nowIso } from '../../sync/clock';
 import { words } from '../../words/en';
+import { HouseLine } from '../../controls/HouseLine';
 import { capital, day, houseRules, meterWords, placeWords } from '../../words/show';
 import { putEntry } from '../../visit/putEntry';
 import { life as say } from '../../words/en/pages/life';
@@ -91,20 +92,17 @@ function Rotation({ vehicle, tread, meter, onDone }: RotationProps) {
   const [arrow, setArrow] = useState<'yes' | 'no' | null>(null);
   const axles = vehicle.axles.length;
   // A house that rotates nothing is proposed nothing; what was done can still be written down.
-  const plan =
-    houseRules().rotation !== 'none'
-      ? rotationOf({
-          tread: recordOf(CORNERS, tread),
-          spare: null,
-          drive: vehicle.makeUp.drive,
-          // Tyres nobody has looked at for an arrow keep their side.
-          directional: arrow !== 'no',
-          staggered: new Set(vehicle.axles.map(({ tyreSize }) => tyreSize)).size > 1,
-          house: houseRules().bestTyres,
-        })
-      : null;
+  const plan = rotationOf({
+    tread: recordOf(CORNERS, tread),
+    spare: null,
+    drive: vehicle.makeUp.drive,
+    // Tyres nobody has looked at for an arrow keep their side.
+    directional: arrow !== 'no',
+    staggered: new Set(vehicle.axles.map(({ tyreSize }) => tyreSize)).size > 1,
+    house: houseRules(),
+  });
   const moves: { from: Wheel; to: Wheel }[] =
-    pattern === 'planned' && plan?.status === 'rotate'
+    pattern === 'planned' && plan.status === 'rotate'
       ? CORNERS.map((to) => ({ from: plan.from[to], to: to }))
       : pattern === 'swap-sides'
         ? [
@@ -126,8 +124,10 @@ function Rotation({ vehicle, tread, meter, onDone }: RotationProps) {
   return (
     <View style={styles.stack}>
       <Words>
-        {plan?.status === 'rotate' ? say.byTheHouseRule(words.rotationPattern[plan.pattern]) : say.byTheHouseRuleA}
+        {plan.status === 'rotate' ? say.byTheHouseRule(words.rotationPattern[plan.pattern]) : say.byTheHouseRuleA}
       </Words>
+      <HouseLine question="rotation" />
+      <HouseLine question="bestTyres" />
       <Choice
         label={say.arrowOnTheWall}
         options={['yes', 'no'] as const}
@@ -141,12 +141,12 @@ function Rotation({ vehicle, tread, meter, onDone }: RotationProps) {
       <Choice
         label={say.howEntered}
         options={[
-          ...(plan?.status === 'rotate' ? (['planned'] as const) : []),
+          ...(plan.status === 'rotate' ? (['planned'] as const) : []),
           'front-rear' as const,
           ...(arrow === 'no' ? (['swap-sides'] as const) : []),
         ]}
         word={(one) => (one === 'planned' ? say.asPlanned : one === 'front-rear' ? say.frontToRear : say.leftToRight)}
-        value={pattern === 'planned' && plan?.status !== 'rotate' ? 'front-rear' : pattern}
+        value={pattern === 'planned' && plan.status !== 'rotate' ? 'front-rear' : pattern}
         onChoose={setPattern}
       />
       <Words size="s" soft>

@@ -39,7 +39,7 @@ export function StatesCard({ vehicle, states, onShow }: StatesCardProps) {
             style={[styles.row, { borderColor: palette.rule }]}
           >
             <View style={styles.grow}>
-              <Words>{`${pointShort(point, place, vehicle.axles.length)} ${last ? stateWords(trend, last.value, vehicle.spec) : ''}`}</Words>
+              <Words>{`${pointShort(point, place, vehicle)} ${last ? stateWords(trend, last.value, vehicle.spec) : ''}`}</Words>
               {forecast ? null : (
                 <Words size="m" soft>
                   {stateSentence(trend, vehicle.spec)}

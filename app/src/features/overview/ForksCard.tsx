@@ -26,7 +26,7 @@ export function ForksCard({ forks, grading, target, signed }: ForksCardProps) {
       {[...forks.values()].map((entries) => {
         const [first] = entries;
         if (!first) return null;
-        const name = pointWords(first.point, first.place, grading.vehicle.axles.length);
+        const name = pointWords(first.point, first.place, grading.vehicle);
         return (
           <View key={first.id} style={styles.fork}>
             <Words>{say.twoEntriesAreKeptThe(name)}</Words>

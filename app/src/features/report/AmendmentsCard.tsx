@@ -6,14 +6,14 @@ import { SPACE } from '../../kit/tokens';
 import { Heading, Words } from '../../kit/Words';
 import { figuresOf } from '../../visit/figuresOf';
 import { words } from '../../words/en';
-import { dayAndTime, pointWords } from '../../words/show';
+import { dayAndTime, pointWords, type Seats } from '../../words/show';
 import { report as say } from '../../words/en/pages/report';
 
 interface AmendmentsCardProps {
   readonly visit: Visit;
   readonly asSigned: Verdict | null;
   readonly now: Verdict;
-  readonly axles: number;
+  readonly axles: Seats;
 }
 
 const told = (point: GradedPoint | undefined) =>

@@ -2,7 +2,7 @@ import { looseEnds, type Act, type EndProof } from '@weskopos/core';
 import { Card } from '../../kit/Card';
 import { Heading, Words } from '../../kit/Words';
 import { words } from '../../words/en';
-import { amount } from '../../words/show';
+import { amount, type Seats } from '../../words/show';
 import { endTitle } from '../ends/EndCard';
 import { report as say } from '../../words/en/pages/report';
 
@@ -14,7 +14,7 @@ export function EndsNote({
 }: {
   readonly acts: readonly Act[];
   readonly over: string | null;
-  readonly axles: number;
+  readonly axles: Seats;
 }) {
   const ends = looseEnds(acts);
   if (ends.length === 0) return null;
@@ -40,6 +40,12 @@ function proofWords(proof: EndProof): string {
     proof.washer && say.washer(proof.washer),
     proof.oldSealSeen && say.oldSealSeen,
     proof.onGround && say.onTheGround,
+    proof.angleDone && words.proof.angleDone.toLowerCase(),
+    proof.renewed && words.proof.renewed.toLowerCase(),
+    proof.primed && words.proof.primed.toLowerCase(),
+    proof.debris && say.onTheMagnet(words.debris[proof.debris].toLowerCase()),
+    proof.marked && say.marked,
+    proof.partNumber && say.partIn(proof.partNumber),
     ...proof.kept.map((code) => words.proofDoubt[code].toLowerCase()),
   ].filter(Boolean);
   return told.length > 0 ? `closed, ${told.join(', ')}` : 'closed';

@@ -11,7 +11,16 @@ import { Heading, Words } from '../../kit/Words';
 import { useFleet, useVisit, type FoundVisit } from '../../sync/useLife';
 import { words } from '../../words/en';
 import { forecastSentence, lookAgainSentence } from '../../words/forecastSentence';
-import { amount, dayAndTime, day, meterWords, pointWords, stopWords, templateWords } from '../../words/show';
+import {
+  amount,
+  dayAndTime,
+  day,
+  meterWords,
+  pointWords,
+  stopWords,
+  templateWords,
+  type Seats,
+} from '../../words/show';
 import { Decks } from '../decks/Decks';
 import { PointLine } from '../../visit/PointLine';
 import { SystemsCard } from '../overview/SystemsCard';
@@ -130,7 +139,7 @@ function ReportHead({ found: { visit }, report }: { readonly found: FoundVisit; 
 
 interface PointsProps {
   readonly points: Report['verdict']['points'];
-  readonly axles: number;
+  readonly axles: Seats;
 }
 
 function WorstFirst({ points, axles }: PointsProps) {
@@ -160,7 +169,7 @@ function RunOut({ runOut, vehicle }: { readonly runOut: Report['runOut']; readon
       <Heading level={2}>{common.runsOutNext}</Heading>
       {soonest.map(({ series, forecast, limit }) => (
         <Words key={series.key}>
-          <Words strong>{`${pointWords(series.point, series.place, vehicle.axles.length, series.spot)}. `}</Words>
+          <Words strong>{`${pointWords(series.point, series.place, vehicle, series.spot)}. `}</Words>
           {[forecastSentence(forecast, series.measure, limit, vehicle.meterUnit), lookAgainSentence(forecast)]
             .filter(Boolean)
             .join(' ')}

@@ -5,11 +5,11 @@ import { GradeMark } from '../../kit/GradeMark';
 import { SPACE } from '../../kit/tokens';
 import { Heading, Words } from '../../kit/Words';
 import { words } from '../../words/en';
-import { day, pointWords } from '../../words/show';
+import { day, pointWords, type Seats } from '../../words/show';
 import { report as say } from '../../words/en/pages/report';
 
 /** What earlier visits found and this one did not settle: a short visit hides none of it. */
-export function StillOpenCard({ open, axles }: { readonly open: readonly StillOpen[]; readonly axles: number }) {
+export function StillOpenCard({ open, axles }: { readonly open: readonly StillOpen[]; readonly axles: Seats }) {
   if (open.length === 0) return null;
   return (
     <Card>

@@ -4,7 +4,8 @@ import { rules as say } from '../../words/en/pages/rules';
 
 interface FigureFieldProps {
   readonly label: string;
-  readonly value: number;
+  /** Null where none is set. */
+  readonly value: number | null;
   readonly least?: number;
   readonly most?: number;
   /** What stands under it when the rule it belongs to is wrong. */
@@ -12,21 +13,28 @@ interface FigureFieldProps {
   /** Text to value; a plain figure without. */
   readonly read?: (text: string) => number;
   readonly onValue: (value: number) => void;
+  /** Left empty: none is to be set. Without it a figure is wanted. */
+  readonly onEmpty?: () => void;
 }
 
 const plain = (text: string) => (text.trim() === '' ? NaN : Number(text.replace(',', '.').replace('−', '-')));
 
 /** A figure being edited: what is typed stays, and only what can be counts. */
-export function FigureField({ label, value, least, most, problem, read = plain, onValue }: FigureFieldProps) {
+export function FigureField({ label, value, least, most, problem, read = plain, onValue, onEmpty }: FigureFieldProps) {
   const [typed, setTyped] = useState<string | null>(null);
   const [refused, setRefused] = useState(false);
   const allowed = say.pointFromTo(least ?? '', most ?? '');
   return (
     <Field
       label={label}
-      value={typed ?? String(Number(value.toFixed(4)))}
+      value={typed ?? (value === null ? '' : String(Number(value.toFixed(4))))}
       onChangeText={(text) => {
         setTyped(text);
+        if (onEmpty && text.trim() === '') {
+          setRefused(false);
+          onEmpty();
+          return;
+        }
         const next = read(text);
         const fits = Number.isFinite(next) && next >= (least ?? -Infinity) && next <= (most ?? Infinity);
         setRefused(!fits);

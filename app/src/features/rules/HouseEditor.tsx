@@ -1,6 +1,7 @@
 import {
   HOUSE_CHOICES,
   HOUSE_QUESTIONS,
+  HOUSE_RANGES,
   MEASURES,
   MEASURE_CODES,
   UNIT_CHOICES,
@@ -19,6 +20,7 @@ import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
 import { Heading, Label } from '../../kit/Words';
 import { words } from '../../words/en';
+import { CapsCard } from './CapsCard';
 import { FigureField } from './FigureField';
 import { rules as say } from '../../words/en/pages/rules';
 import { common } from '../../words/en/pages/common';
@@ -28,6 +30,8 @@ interface HouseEditorProps {
   readonly onChange: (rulebook: Rulebook) => void;
 }
 
+/** Figures of the house that are plain numbers. */
+const FIGURES = ['altitudeM', 'carryDays', 'carryKm'] as const;
 const MONTHS = Array.from({ length: 12 }, (_, index) => index + 1);
 const monthWord = (month: number) => new Date(2026, month - 1, 1).toLocaleDateString('en-GB', { month: 'short' });
 
@@ -49,8 +53,8 @@ export function HouseEditor({ rulebook, onChange }: HouseEditorProps) {
         <FigureField
           label={say.lowestTemperatureToExpectC}
           value={house.designLowC}
-          least={-60}
-          most={20}
+          least={HOUSE_RANGES.designLowC.least}
+          most={HOUSE_RANGES.designLowC.most}
           read={(text) => {
             const parsed = parseMeasure(text, '°C');
             return parsed.status === 'value' ? parsed.stored : NaN;
@@ -71,6 +75,16 @@ export function HouseEditor({ rulebook, onChange }: HouseEditorProps) {
           most={1}
           onValue={(lookAhead) => set({ lookAhead })}
         />
+        {FIGURES.map((field) => (
+          <FigureField
+            key={field}
+            label={say.houseFigure[field]}
+            value={house[field]}
+            least={HOUSE_RANGES[field].least}
+            most={HOUSE_RANGES[field].most}
+            onValue={(value) => set({ [field]: value })}
+          />
+        ))}
         <View style={styles.group}>
           <Label size="m" soft>
             {say.winterTyresAreJudgedAs}
@@ -97,6 +111,7 @@ export function HouseEditor({ rulebook, onChange }: HouseEditorProps) {
           </View>
         </View>
       </Card>
+      <CapsCard caps={house.changeCaps} onChange={(changeCaps) => set({ changeCaps })} />
       <Repeatability house={house} onChange={(repeatability) => set({ repeatability })} />
       <Card>
         <Heading level={2}>{say.schools}</Heading>

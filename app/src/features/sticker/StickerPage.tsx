@@ -10,8 +10,9 @@ import { Heading, Label, Words } from '../../kit/Words';
 import { useVisit } from '../../sync/useLife';
 import { dueWords } from '../../words/dueWords';
 import { words } from '../../words/en';
-import { amount, capital, day, dayAndTime, meterWords } from '../../words/show';
+import { day, dayAndTime, meterWords } from '../../words/show';
 import { endTitle } from '../ends/EndCard';
+import { SpecList } from '../../visit/SpecList';
 import { NotHere } from '../../shell/NotHere';
 import { QrMark } from './QrMark';
 import { sticker as say } from '../../words/en/pages/sticker';
@@ -61,19 +62,10 @@ export function StickerPage() {
       <View role="group" aria-label={say.bayCard} style={frame}>
         <Heading level={2}>{say.inTheBay(vehicle.fleetCode)}</Heading>
         {inspection.complaint ? <Words>{say.theKeeperSays(inspection.complaint)}</Words> : null}
-        {vehicle.spec.fluids.map(({ fluid, grade, capacityL }) => (
-          <Words key={fluid} size="m">
-            {told(capital(fluid.replaceAll('-', ' ')), grade, capacityL === null ? '' : amount('volume', capacityL))}
-          </Words>
-        ))}
-        {vehicle.spec.torques.map(({ fastener, newtonMetres, socket }) => (
-          <Words key={fastener} size="m">
-            {told(capital(fastener.replaceAll('-', ' ')), amount('torque', newtonMetres), socket && say.socket(socket))}
-          </Words>
-        ))}
+        <SpecList spec={vehicle.spec} />
         <Label>{hanging.length === 0 ? say.nothingIsOpen : say.openCloseBeforeItLeaves}</Label>
         {hanging.map((end) => (
-          <Words key={end.opened.id}>{`☐ ${endTitle(end, vehicle.axles.length)}`}</Words>
+          <Words key={end.opened.id}>{`☐ ${endTitle(end, vehicle)}`}</Words>
         ))}
         {waits.map((wait) => (
           <Words key={wait.id}>{say.since(words.wait[wait.kind], dayAndTime(wait.startedAt))}</Words>
@@ -82,8 +74,6 @@ export function StickerPage() {
     </Page>
   );
 }
-
-const told = (...parts: readonly string[]) => parts.filter(Boolean).join(' · ');
 
 const styles = StyleSheet.create({
   card: { borderWidth: 1.5, borderRadius: CORNER.m, padding: SPACE.m, gap: SPACE.xs, maxWidth: 380 },

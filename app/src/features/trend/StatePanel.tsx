@@ -15,7 +15,7 @@ const MOST_LISTED = 12;
 /** One state: the drawing, what it does in a sentence, and its looks. */
 export function StatePanel({ vehicle, trend }: { readonly vehicle: Vehicle; readonly trend: StateTrend }) {
   const { point, place, readings, forecast, told } = trend;
-  const title = pointWords(point, place, vehicle.axles.length);
+  const title = pointWords(point, place, vehicle);
   const sentence = stateSentence(trend, vehicle.spec);
   const last = readings.at(-1);
   const again = forecast && lookAgainSentence(forecast);

@@ -35,7 +35,7 @@ interface TrendPanelProps {
 /** One series: the drawing, or the same as a table; and what it means in a sentence. */
 export function TrendPanel({ vehicle, trend: { series, forecast, limit }, rules, entries, fleet }: TrendPanelProps) {
   const [table, setTable] = useState(false);
-  const title = pointWords(series.point, series.place, vehicle.axles.length, series.spot);
+  const title = pointWords(series.point, series.place, vehicle, series.spot);
   const rate = rateWords(forecast, series.measure, vehicle.meterUnit);
   // What happened to the part that sits here: it explains the line.
   const notes = standingEntries(entries).filter(

@@ -44,6 +44,13 @@ export function MakeUpFields({ control }: { readonly control: Control<VehicleFor
           word={(one) => words.makeUp[one] ?? one}
         />
       ))}
+      <FormChoice
+        control={control}
+        name="makeUp.driverSide"
+        label={say.driverSitsOn}
+        options={['', 'L', 'R']}
+        word={(one) => say.driverSide[one]}
+      />
       <View style={styles.row}>
         {HAS.map(([name, label]) => (
           <FormCheck key={name} control={control} name={name} label={label} />

@@ -83,11 +83,37 @@ export function SpecFields({ control }: SpecProps) {
           word={(one) => one || common.notKnown}
         />
         <FormCheck control={control} name="spec.hardUse" label={say.hardUseShortTripsDust} />
+        <FormChoice
+          control={control}
+          name="spec.stickWhileFilling"
+          label={say.stickWhileFilling}
+          options={['', 'in', 'out']}
+          word={(one) => (one === '' ? common.notKnown : say.stick[one])}
+        />
+        <FormField
+          control={control}
+          name="spec.filterThread"
+          label={say.filterThread}
+          allowed={say.atMostThirtyCharacters}
+        />
+        <FormField
+          control={control}
+          name="spec.filterSeal"
+          label={say.filterSeal}
+          allowed={say.atMostThirtyCharacters}
+        />
+        <FormField
+          control={control}
+          name="spec.keyCodePlace"
+          label={say.keyCodePlace}
+          allowed={say.atMostHundredTwentyCharacters}
+        />
       </Card>
       <FluidRows control={control} />
       <TorqueRows control={control} />
       <IntervalRows control={control} />
       <PartRows control={control} />
+      <DashCodeRows control={control} />
     </>
   );
 }
@@ -128,7 +154,7 @@ function FluidRows({ control }: SpecProps) {
     <Rows
       title={say.fluids}
       add={say.addAFluid}
-      onAdd={() => left && append({ fluid: left, grade: '', capacityL: '' })}
+      onAdd={() => left && append({ fluid: left, grade: '', capacityL: '', spanL: '', climates: [] })}
       rows={fields.map((field, index) => ({
         id: field.id,
         name: say.fluid(index + 1),
@@ -155,6 +181,93 @@ function FluidRows({ control }: SpecProps) {
               allowed={say.over0To400L}
               figures
             />
+            <FormField
+              control={control}
+              name={`spec.fluids.${index}.spanL`}
+              label={say.spanOfFluid(index + 1, volume)}
+              allowed={say.over0To20L}
+              figures
+            />
+            <ClimateRows control={control} fluid={index} />
+          </>
+        ),
+      }))}
+    />
+  );
+}
+
+/** Other grades of one fluid, by the weather the vehicle works in. */
+function ClimateRows({ control, fluid }: SpecProps & { readonly fluid: number }) {
+  const { fields, append, remove } = useFieldArray({ control, name: `spec.fluids.${fluid}.climates` });
+  const unit = unitOfField('lowestC') ?? '°C';
+  const name = (index: number) => `${fluid + 1}.${index + 1}`;
+  return (
+    <>
+      {fields.map((field, index) => (
+        <View key={field.id} style={styles.row}>
+          <FormField
+            control={control}
+            name={`spec.fluids.${fluid}.climates.${index}.grade`}
+            label={say.gradeByWeather(name(index))}
+            allowed={common.oneToSixtyCharacters}
+          />
+          <FormField
+            control={control}
+            name={`spec.fluids.${fluid}.climates.${index}.lowestC`}
+            label={say.fromTemperature(name(index), unit)}
+            allowed={say.temperatureAllowed}
+            figures
+          />
+          <FormField
+            control={control}
+            name={`spec.fluids.${fluid}.climates.${index}.highestC`}
+            label={say.toTemperature(name(index), unit)}
+            allowed={say.temperatureAllowed}
+            figures
+          />
+          <Press
+            label={common.takeOut}
+            hint={say.takeOut(say.gradeByWeather(name(index)))}
+            onPress={() => remove(index)}
+            style={styles.aside}
+          />
+        </View>
+      ))}
+      <Press
+        label={say.addAGradeByWeather(fluid + 1)}
+        onPress={() => append({ grade: '', lowestC: '', highestC: '' })}
+        style={styles.aside}
+      />
+    </>
+  );
+}
+
+/** What the dash says by itself when something falls due. */
+function DashCodeRows({ control }: SpecProps) {
+  const { fields, append, remove } = useFieldArray({ control, name: 'spec.dashCodes' });
+  return (
+    <Rows
+      title={say.dashCodes}
+      add={say.addADashCode}
+      onAdd={() => append({ code: '', means: '' })}
+      rows={fields.map((field, index) => ({
+        id: field.id,
+        name: say.dashCode(index + 1),
+        onTakeOut: () => remove(index),
+        fields: (
+          <>
+            <FormField
+              control={control}
+              name={`spec.dashCodes.${index}.code`}
+              label={say.dashCode(index + 1)}
+              allowed={say.oneToTwelveCharacters}
+            />
+            <FormField
+              control={control}
+              name={`spec.dashCodes.${index}.means`}
+              label={say.dashCodeMeans(index + 1)}
+              allowed={say.oneToHundredTwentyCharacters}
+            />
           </>
         ),
       }))}
@@ -170,7 +283,9 @@ function TorqueRows({ control }: SpecProps) {
     <Rows
       title={say.torquesAndSockets}
       add={say.addATorque}
-      onAdd={() => left && append({ fastener: left, newtonMetres: '', socket: '' })}
+      onAdd={() =>
+        left && append({ fastener: left, newtonMetres: '', socket: '', angleDeg: '', stagesNm: '', renew: false })
+      }
       rows={fields.map((field, index) => ({
         id: field.id,
         name: say.torque(index + 1),
@@ -197,6 +312,20 @@ function TorqueRows({ control }: SpecProps) {
               label={say.socket(index + 1)}
               allowed={say.atMostThirtyCharacters}
             />
+            <FormField
+              control={control}
+              name={`spec.torques.${index}.angleDeg`}
+              label={say.angle(index + 1)}
+              allowed={say.over0To720}
+              figures
+            />
+            <FormField
+              control={control}
+              name={`spec.torques.${index}.stagesNm`}
+              label={say.stagesBefore(index + 1, torque)}
+              allowed={say.stagesAllowed}
+            />
+            <FormCheck control={control} name={`spec.torques.${index}.renew`} label={say.renewedEachTime(index + 1)} />
           </>
         ),
       }))}

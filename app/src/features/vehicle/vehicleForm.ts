@@ -15,11 +15,13 @@ import { nowMs } from '../../sync/clock';
 /** The vehicle as it is typed: every figure a text, empty for not known. Paths are those of the vehicle. */
 export type Typed<T> = T extends number | null
   ? string
-  : T extends readonly (infer One)[]
-    ? Typed<One>[]
-    : T extends object
-      ? { -readonly [Key in keyof T]: Typed<T[Key]> }
-      : T;
+  : T extends readonly number[]
+    ? string
+    : T extends readonly (infer One)[]
+      ? Typed<One>[]
+      : T extends object
+        ? { -readonly [Key in keyof T]: Typed<T[Key]> }
+        : T;
 /** A vehicle as it stands in the form: figures as they are typed. */
 export type VehicleForm = Typed<Vehicle>;
 
@@ -28,15 +30,21 @@ const UNITS: Readonly<Record<string, () => Unit>> = {
   placardKpa: () => houseRules().units.pressure,
   placardFullKpa: () => houseRules().units.pressure,
   newtonMetres: () => houseRules().units.torque,
+  stagesNm: () => houseRules().units.torque,
   capacityL: () => houseRules().units.volume,
+  spanL: () => houseRules().units.volume,
+  lowestC: () => houseRules().units.temperature,
+  highestC: () => houseRules().units.temperature,
   stickSpanL: () => houseRules().units.volume,
   km: () => houseRules().units.distance,
   discMinimumMm: () => 'mm',
   liningNewMm: () => 'mm',
 };
-const PLAIN_FIGURES = ['year', 'ratedA', 'studs', 'months', 'hours', 'systemVolts'];
+const PLAIN_FIGURES = ['year', 'ratedA', 'studs', 'months', 'hours', 'systemVolts', 'angleDeg'];
 /** Fields where nothing chosen is told as an empty text. */
-const NULLABLE_CHOICES = ['standard', 'brakeFluid'];
+const NULLABLE_CHOICES = ['standard', 'brakeFluid', 'driverSide', 'stickWhileFilling'];
+/** Lists of figures that are typed on one line. */
+const LINES = ['stagesNm'];
 
 /** The unit a field of the form is typed in; null for one that is no measure. */
 export function unitOfField(name: string): Unit | null {
@@ -53,20 +61,32 @@ function typed(name: string, value: unknown): unknown {
           .replace('−', '-')
       : String(value);
   }
-  if (Array.isArray(value)) return value.map((one) => typed(name, one));
+  if (Array.isArray(value)) {
+    const each = value.map((one) => typed(name, one));
+    return LINES.includes(name) ? each.join(' ') : each;
+  }
   if (typeof value === 'object')
     return Object.fromEntries(Object.entries(value).map(([key, one]) => [key, typed(key, one)]));
   return value;
 }
 
 function untyped(name: string, value: unknown): unknown {
+  if (LINES.includes(name) && typeof value === 'string')
+    return value
+      .split(/\s+/)
+      .filter(Boolean)
+      .map((one) => untypedFigure(name, one));
   if (Array.isArray(value)) return value.map((one) => untyped(name, one));
   if (typeof value === 'object' && value !== null)
     return Object.fromEntries(Object.entries(value).map(([key, one]) => [key, untyped(key, one)]));
   if (NULLABLE_CHOICES.includes(name)) return value === '' ? null : value;
+  if (typeof value !== 'string' || (!unitOfField(name) && !PLAIN_FIGURES.includes(name))) return value;
+  return value.trim() === '' ? null : untypedFigure(name, value);
+}
+
+/** A figure as it is typed; what is none is handed on as it is. */
+function untypedFigure(name: string, value: string): unknown {
   const unit = unitOfField(name);
-  if (typeof value !== 'string' || (!unit && !PLAIN_FIGURES.includes(name))) return value;
-  if (value.trim() === '') return null;
   if (!unit) return Number(value.replace(',', '.'));
   const parsed = parseMeasure(value, unit);
   // Not a figure: handed on as it is, so that the shape refuses it at its field.

@@ -2,6 +2,7 @@ import { readingAt, type Finding, type MeasureCode, type PointGrade, type PointR
 import { View } from 'react-native';
 import { Words } from '../../kit/Words';
 import { words } from '../../words/en';
+import { HouseLine } from '../../controls/HouseLine';
 import { figure } from '../../words/show';
 import { TypedReading } from '../../controls/TypedReading';
 import { walk as say } from '../../words/en/pages/walk';
@@ -39,6 +40,7 @@ export function CloseCall({ pointRef, result, finding, onAgain }: CloseCallProps
         <Words size="m" soft>
           {say.nearALimitSecondReading(where)}
         </Words>
+        <HouseLine question="nearLimit" />
         <TypedReading
           measure={measure}
           label={say.secondReading(words.point[pointRef.point], words.spot[spot]).replace('  ', ' ')}

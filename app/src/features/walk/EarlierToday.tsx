@@ -32,7 +32,7 @@ export function EarlierToday({ pointRef, background, put }: EarlierTodayProps) {
   return (
     <View style={styles.note}>
       <Words size="m" soft>
-        {say.earlierToday(pointShort(look.point, place, vehicle.axles.length), amount(measure, value))}
+        {say.earlierToday(pointShort(look.point, place, vehicle), amount(measure, value))}
       </Words>
       {here ? null : (
         <Press

@@ -14,7 +14,7 @@ import { CORNER, SPACE } from '../../kit/tokens';
 import { usePalette } from '../../kit/theme';
 import { Words } from '../../kit/Words';
 import { words } from '../../words/en';
-import { amount, day, figure, meterWords, placeWords } from '../../words/show';
+import { amount, day, figure, meterWords, placeWords, type Seats } from '../../words/show';
 import type { History } from '../../visit/visitContext';
 import { walk as say } from '../../words/en/pages/walk';
 
@@ -28,7 +28,7 @@ export const GhostNote = memo(function GhostNote({
   readonly refs: readonly PointRef[];
   readonly history: History;
   readonly unit: MeterUnit;
-  readonly axles: number;
+  readonly axles: Seats;
 }) {
   const palette = usePalette();
   const lines = refs.flatMap((ref) => {

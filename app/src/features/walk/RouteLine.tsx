@@ -8,14 +8,15 @@ import { usePalette } from '../../kit/theme';
 import { SPACE } from '../../kit/tokens';
 import { Label, Words } from '../../kit/Words';
 import { words } from '../../words/en';
-import { capital, stopWords } from '../../words/show';
+import { HouseLine } from '../../controls/HouseLine';
+import { capital, stopWords, type Seats } from '../../words/show';
 import type { WalkRoute } from './useRoute';
 import { walk as say } from '../../words/en/pages/walk';
 
 interface RouteLineProps {
   readonly route: WalkRoute;
   readonly current: WalkStep;
-  readonly axles: number;
+  readonly axles: Seats;
   readonly onGo: (step: WalkStep) => void;
   readonly onEnds: () => void;
 }
@@ -23,13 +24,13 @@ interface RouteLineProps {
 const minutes = (seconds: number) => say.minutes(Math.max(1, Math.round(seconds / 60)));
 
 /** What a stop of the route is called: a place of the walk, or what is done to the vehicle. */
-function legWords(id: string, route: WalkRoute, axles: number): string {
+function legWords(id: string, route: WalkRoute, axles: Seats): string {
   const [first] = route.steps.get(id) ?? [];
   return first ? capital(stopWords(first.stop, axles)) : (entryOf<string>(words.routeAct, id) ?? id);
 }
 
 /** The route as one says it: neighbours of one name are one. */
-function mergedLegs(route: WalkRoute, axles: number) {
+function mergedLegs(route: WalkRoute, axles: Seats) {
   const named = route.legs.map((leg) => ({ ...leg, name: legWords(leg.id, route, axles) }));
   return named.filter((leg, index) => leg.name !== named[index - 1]?.name);
 }
@@ -70,6 +71,7 @@ export const RouteLine = memo(function RouteLine({ route, current, axles, onGo, 
                 </Words>
               );
             })}
+            <HouseLine question="beginWith" />
           </ScrollView>
         </Card>
       ) : null}

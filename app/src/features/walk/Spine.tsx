@@ -9,7 +9,7 @@ import { SPACE, TOUCH } from '../../kit/tokens';
 import { gradeColours, usePalette } from '../../kit/theme';
 import { Label } from '../../kit/Words';
 import { words } from '../../words/en';
-import { placeInitials, stopWords } from '../../words/show';
+import { placeInitials, stopWords, type Seats } from '../../words/show';
 import { walk as say } from '../../words/en/pages/walk';
 import { common } from '../../words/en/pages/common';
 
@@ -20,7 +20,7 @@ interface SpineProps {
   readonly steps: readonly WalkStep[];
   readonly points: readonly GradedPoint[];
   readonly current: string;
-  readonly axles: number;
+  readonly axles: Seats;
   readonly onStop: (stop: string) => void;
   /** How many things hang open. */
   readonly open: number;
@@ -117,7 +117,7 @@ interface StopProps {
   readonly all: number;
   readonly grade: Grade;
   readonly isCurrent: boolean;
-  readonly axles: number;
+  readonly axles: Seats;
   /** Names of others who are there now; empty for none. */
   readonly with: string;
   readonly onStop: (stop: string) => void;

@@ -25,6 +25,7 @@ import type { PutFinding } from './controls/control';
 import { DoubtCard } from './DoubtCard';
 import { putFinding, type Target } from '../../visit/findings';
 import { GhostNote } from './GhostNote';
+import { SpecLine } from './SpecLine';
 import { readingChange } from '../../visit/readings';
 import { EarlierToday } from './EarlierToday';
 import { fitNewPart } from './fitNewPart';
@@ -54,7 +55,7 @@ export const Step = memo(function Step({ step, position, vehicle, background, ta
   const findingOf = (ref: PointRef) => background.grading.standing.get(pointKey(ref.point, ref.place));
   const put: PutFinding = (ref, change) => void putFinding(target, ref, change);
   const title = words.step[point.step] ?? words.point[first.point];
-  const place = placeWords(first.place, vehicle.axles.length);
+  const place = placeWords(first.place, vehicle);
   const hasFound = findingOf(first)?.readings.some((reading) => reading.phase === 'found') ?? false;
   const cautions = [...new Set(step.points.flatMap((ref) => cataloguePoint(ref.point).cautions))].filter(
     // The wheel's own caution says it already.
@@ -84,12 +85,8 @@ export const Step = memo(function Step({ step, position, vehicle, background, ta
           ...cautions.map((caution) => words.atPoint[caution]),
         ].join(' ')}
       </Words>
-      <GhostNote
-        refs={step.points}
-        history={background.history}
-        unit={vehicle.meterUnit}
-        axles={vehicle.axles.length}
-      />
+      <SpecLine point={first.point} spec={vehicle.spec} />
+      <GhostNote refs={step.points} history={background.history} unit={vehicle.meterUnit} axles={vehicle} />
       {step.points.length === 1 ? <EarlierToday pointRef={first} background={background} put={put} /> : null}
       {canPutRight(first) && hasFound ? (
         <Choice
@@ -152,7 +149,7 @@ function Verdicts({ step, background, draft, phase, put, vehicle, target }: Verd
         ))}
         <PhotoStrip
           photos={finding?.photos ?? []}
-          label={pointWords(ref.point, ref.place, vehicle.axles.length)}
+          label={pointWords(ref.point, ref.place, vehicle)}
           onChange={(photos) => put(ref, () => ({ photos }))}
         />
       </View>

@@ -6,6 +6,7 @@ import {
   openEnds,
   stepActs,
   vehicleState,
+  type Finding,
   type StepAct,
   type Vehicle,
   type WalkStep,
@@ -26,6 +27,8 @@ interface StepActsLineProps {
   readonly step: WalkStep;
   readonly vehicle: Vehicle;
   readonly visit: Pick<Visit, 'inspection' | 'acts'>;
+  /** What stands of each point, by its key. */
+  readonly standing: ReadonlyMap<string, Finding>;
   /** The engine is started where the gate and what lies open are seen. */
   readonly onEnds: () => void;
 }
@@ -33,13 +36,13 @@ interface StepActsLineProps {
 const FASTENERS_MOST = 99;
 
 /** What this step wants done to the vehicle first, a tap each: what is opened here hangs among the loose ends until it is closed. */
-export const StepActsLine = memo(function StepActsLine({ step, vehicle, visit, onEnds }: StepActsLineProps) {
+export const StepActsLine = memo(function StepActsLine({ step, vehicle, visit, standing, onEnds }: StepActsLineProps) {
   const [counting, setCounting] = useState<Extract<StepAct, { kind: 'open' }> | null>(null);
   const [count, setCount] = useState('');
   const { inspection, acts } = visit;
   // Only what was said counts here, not how long ago.
   const state = vehicleState(inspection, acts, Infinity);
-  const wanted = stepActs(step.points, state, openEnds(acts));
+  const wanted = stepActs(step.points, state, openEnds(acts), standing);
   const opens = wanted.filter((act) => act.kind === 'open');
   // What the step says on top is not said again.
   const said = new Set(step.points.flatMap(({ point }) => cataloguePoint(point).cautions));
@@ -62,7 +65,7 @@ export const StepActsLine = memo(function StepActsLine({ step, vehicle, visit, o
       ? act.change === 'engine-start'
         ? say.startTheEngine
         : words.stateChange[act.change]
-      : `${words.end[act.end]}${act.place ? `, ${placeWords(act.place, vehicle.axles.length)}` : ''}`;
+      : `${words.end[act.end]}${act.place ? `, ${placeWords(act.place, vehicle)}` : ''}`;
   return (
     <View style={styles.stack}>
       <Label size="m" soft>

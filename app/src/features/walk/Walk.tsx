@@ -1,6 +1,6 @@
 import { isOpen, openEnds } from '@weskopos/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { Suspense, useMemo } from 'react';
+import { Suspense, useEffect, useMemo } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
@@ -28,6 +28,7 @@ import { useSteady } from './useSteady';
 import { useWalkKeys } from './useWalkKeys';
 import { useWalkPoints } from './useWalkPoints';
 import { useWalkWay } from './useWalkWay';
+import { takeGaugesOf } from '../../visit/gauges';
 import { walk as say } from '../../words/en/pages/walk';
 
 /** The walk: a spine of stops, one thing at a time, the last visit behind every reading. */
@@ -62,7 +63,8 @@ function WalkThrough({ found, at }: WalkThroughProps) {
   const way = useWalkWay(walked, target, at);
   const { step, jumping, acts } = way;
   const stop = step?.stop ?? 'cold';
-  const axles = vehicle.axles.length;
+  const axles = vehicle;
+  useEffect(() => takeGaugesOf(target.visitId), [target.visitId]);
   const undoable = useUndo((state) => state.entries.some(({ visitId }) => visitId === target.visitId));
   const others = useTogether(target.vehicleId, target.visitId, stop);
   const route = useRoute({
@@ -125,7 +127,14 @@ function WalkThrough({ found, at }: WalkThroughProps) {
                   background={background}
                   target={target}
                 />
-                <StepActsLine key={`${step.id} acts`} step={step} vehicle={vehicle} visit={visit} onEnds={toEnds} />
+                <StepActsLine
+                  key={`${step.id} acts`}
+                  step={step}
+                  vehicle={vehicle}
+                  visit={visit}
+                  standing={background.grading.standing}
+                  onEnds={toEnds}
+                />
                 {route ? <RouteLine route={route} current={step} axles={axles} onGo={onGo} onEnds={toEnds} /> : null}
                 <SyncLine />
               </View>

@@ -1,8 +1,10 @@
 import type {
+  Debris,
   EndKind,
   GateQuestion,
   Need,
   OilStep,
+  OpeningProblem,
   ProofDoubtCode,
   ProofField,
   StateChange,
@@ -44,6 +46,7 @@ export const wait = {
   'hub-heat': 'Hubs after the road test',
   'battery-rest': 'Battery resting',
   drops: 'Counting drops',
+  'axle-run': 'Thick oil running along the axle',
 } satisfies Record<WaitKind, string>;
 
 export const gate = {
@@ -61,7 +64,15 @@ export const end = {
   'oil-fill': 'Engine oil to fill',
   'coolant-cap': 'Coolant cap off',
   'brake-cap': 'Brake fluid cap off',
-  'axle-plug': 'Axle plug out',
+  'coolant-drain': 'Coolant drained',
+  'axle-fill-plug': 'Axle fill plug out',
+  'axle-plug': 'Axle drain plug out',
+  'gearbox-fill-plug': 'Gearbox fill plug out',
+  'gearbox-plug': 'Gearbox drain plug out',
+  'transfer-fill-plug': 'Transfer box fill plug out',
+  'transfer-plug': 'Transfer box drain plug out',
+  'fuel-filter': 'Fuel filter off',
+  brake: 'Brake apart',
   tray: 'Undertray off',
   cover: 'Cover off',
   wheel: 'Wheel off',
@@ -82,7 +93,38 @@ export const proof = {
   washer: 'Washer',
   oldSealSeen: 'Old seal came off with the filter',
   onGround: 'Tightened on the ground, crosswise',
+  angleDone: 'Turned on by the angle',
+  renewed: 'Renewed, as the spec sheet wants',
+  primed: 'Fuel pumped up and the air let out',
+  seenTo: 'Seen to',
+  debris: 'On the magnet of the plug',
+  marked: 'Paint mark across, or date and initials on it',
+  partNumber: 'Part number, or what went in',
 } satisfies Record<ProofField, string>;
+
+/** What is seen to where a closing is proved by that: the button says it. */
+export const seenTo: Readonly<Partial<Record<EndKind, string>>> = {
+  'axle-fill-plug': 'Filled until it ran out in a thread, then to a drip',
+  'gearbox-fill-plug': 'Filled until it ran out in a thread, then to a drip',
+  'transfer-fill-plug': 'Filled until it ran out in a thread, then to a drip',
+  brake: 'Together again, pedal pumped until it is hard',
+  key: 'Key back in hand',
+  jack: 'Jack out from under',
+  'battery-clamp': 'Clamp does not turn by hand',
+  'codes-cleared': 'Read again after clearing',
+  indicator: 'The dash shows the new interval',
+};
+
+export const debris = {
+  nothing: 'Nothing',
+  fuzz: 'Grey fuzz',
+  pieces: 'Pieces',
+} satisfies Record<Debris, string>;
+
+export const openingProblem = {
+  'fill-plug-first': 'Fill plug first: what is let out must go in again, and a seized plug is found too late.',
+  'other-side-apart': 'The other side is apart. One side at a time: the whole one shows how it goes together.',
+} satisfies Record<OpeningProblem, string>;
 
 export const proofDoubt = {
   'torque-off': 'Far from the spec sheet',
@@ -92,6 +134,8 @@ export const proofDoubt = {
   'fasteners-missing': 'Not all fasteners are back',
   'washer-reused': 'This workshop always fits a new washer',
   'seal-not-seen': 'The old seal may still sit on the flange: look before it runs',
+  'not-renewed': 'The spec sheet wants new ones each time',
+  'pieces-found': 'Pieces on the magnet: find out where they come from before it runs',
 } satisfies Record<ProofDoubtCode, string>;
 
 export const oilStep = {

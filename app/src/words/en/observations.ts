@@ -11,6 +11,7 @@ import {
   type HowRead,
   type LeakReach,
   type LeakStage,
+  type Reason,
   recordOf,
 } from '@weskopos/core';
 import { spelt } from './spelt';
@@ -31,6 +32,10 @@ export const word = spelt(WORDS, {
   'rust-pitted': 'pitted by rust',
   'glitter-fine': 'fine glitter',
   'glitter-flakes': 'flakes of metal',
+  'pan-clean': 'the pan was clean',
+  'pan-not-clean': 'the pan was not clean',
+  'fresh-engine': 'first change, or just rebuilt',
+  'run-long': 'changed before, not rebuilt',
   'rust-coloured': 'rust-coloured',
   'wrong-colour': 'wrong colour for its type',
   'joint-blowing': 'joint blowing (soot)',
@@ -145,3 +150,11 @@ export const atPoint = {
   collect: 'Old oil and filters go to the collection point, never the drain.',
   'moving-parts': 'Moving parts: hair, sleeves and hands clear.',
 } satisfies Record<Caution, string>;
+
+/** What metal in a drained fluid is put down to. */
+export const glitterWhy = {
+  asked: 'say first whether the pan was clean, and whether it is the first change',
+  pan: 'it may come from the pan; drain into a clean one and look again',
+  'running-in': 'running in sheds some; change it and look again',
+  metal: 'something wears; find out what before it runs on',
+} satisfies Record<Extract<Reason, { rule: 'glitter' }>['why'], string>;

@@ -12,17 +12,18 @@ import {
   readingAt,
   readingValue,
   stateOfCharge,
-  stickToLitres,
-  torqueOf,
+  specAt,
   torqueOrder,
   tyreTemperature,
 } from '@weskopos/core';
 import { Choice } from '../../../kit/Choice';
 import { Words } from '../../../kit/Words';
 import { words } from '../../../words/en';
+import { HouseLine } from '../../../controls/HouseLine';
 import { amount, capital, figure, houseRules, unitOf } from '../../../words/show';
 import { AgeOnRecord } from './AgeOnRecord';
 import type { ControlProps } from './control';
+import { LevelAid } from './LevelAid';
 import { OilLamp } from './OilLamp';
 import { StudCircle } from './StudCircle';
 import { controls as say } from '../../../words/en/pages/controls';
@@ -37,7 +38,7 @@ export function Aids(props: ControlProps) {
       {point.howRead ? <HowItWasRead {...props} /> : null}
       {takes('seconds') ? <OilLamp {...props} /> : null}
       {takes('part-age') ? <AgeOnRecord {...props} /> : null}
-      {takes('level') ? <Litres {...props} /> : null}
+      {takes('level') ? <LevelAid {...props} /> : null}
       {takes('pressure') ? <Corrected {...props} /> : null}
       {takes('crank') ? <Crank {...props} /> : null}
       {takes('rest-voltage') ? <Charge {...props} /> : null}
@@ -57,31 +58,6 @@ function HowItWasRead({ pointRef, finding, put }: ControlProps) {
       value={finding?.howRead ?? null}
       onChoose={(howRead) => put(pointRef, () => ({ howRead }))}
     />
-  );
-}
-
-/** Litres to bring the oil to the house's target: three quarters of it first, then settle and read again. */
-function Litres({ pointRef, finding, background, phase }: ControlProps) {
-  const { stickSpanL } = background.grading.vehicle.spec;
-  const reading = readingAt(finding, 'level', 'whole', phase);
-  const oil = ['cold.oil', 'oil.level', 'close.level', 'plant.oil'].includes(pointRef.point);
-  if (!reading || !oil) return null;
-  if (stickSpanL === null)
-    return (
-      <Words size="s" soft>
-        {say.theSpecSheetDoesNot}
-      </Words>
-    );
-  const target = houseRules().oilTarget === 'top' ? 1 : 0.5;
-  const advice = stickToLitres(readingValue(reading), target, stickSpanL);
-  const litres = (value: number) => amount('volume', value);
-  if (advice.status === 'right') return null;
-  return (
-    <Words size="m">
-      {advice.status === 'add'
-        ? say.addInAllFirstLet(litres(advice.litres), litres(advice.firstLitres))
-        : say.tooFullTakeOut(litres(advice.litres))}
-    </Words>
   );
 }
 
@@ -105,7 +81,9 @@ function Corrected({ pointRef, finding, background, phase }: ControlProps) {
         )}
       </Words>
     );
-  const atReference = reading ? pressureAtReference(readingValue(reading), tyre.celsius) : null;
+  const atReference = reading
+    ? pressureAtReference(readingValue(reading), tyre.celsius, background.grading.rules.house.altitudeM)
+    : null;
   return (
     <Words size="m" soft>
       {say.tyreAt(
@@ -174,7 +152,7 @@ function Charge({ finding, background }: ControlProps) {
 function Crosswise({ pointRef, background }: ControlProps) {
   const { spec } = background.grading.vehicle;
   const wheel = pointRef.point === 'close.bolts';
-  const torque = torqueOf(spec, wheel ? 'wheel-bolts' : 'steering-box');
+  const { torque } = specAt(pointRef.point, spec);
   const stages = torque
     ? TORQUE_STAGES.map((stage) => figure('torque', torque.newtonMetres * stage)).join(', then ')
     : null;
@@ -211,14 +189,17 @@ function ShareOfNew({ pointRef, finding, background, phase }: ControlProps) {
   const reading = readingAt(finding, 'lining', 'whole', phase) ?? readingAt(finding, 'shoe', 'whole', phase);
   if (how !== 'percent' || !reading) return null;
   return (
-    <Words size="m" soft>
-      {fresh === null
-        ? say.noNewValueToShare(words.point[pointRef.point])
-        : say.ofNew(
-            words.point[pointRef.point],
-            Math.round((readingValue(reading) / fresh) * 100),
-            amount('lining', fresh),
-          )}
-    </Words>
+    <>
+      <Words size="m" soft>
+        {fresh === null
+          ? say.noNewValueToShare(words.point[pointRef.point])
+          : say.ofNew(
+              words.point[pointRef.point],
+              Math.round((readingValue(reading) / fresh) * 100),
+              amount('lining', fresh),
+            )}
+      </Words>
+      <HouseLine question="liningAs" />
+    </>
   );
 }

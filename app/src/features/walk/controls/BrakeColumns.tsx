@@ -44,7 +44,7 @@ export function BrakeColumns({ step, background, phase, draft, onDraft, put }: B
     title: words.point[pointRef.point],
   }));
   const place = step.points[0]?.place ?? '';
-  const where = placeWords(place, vehicle.axles.length);
+  const where = placeWords(place, vehicle);
   return (
     <View style={styles.brake}>
       {pads.length === 2 ? (
@@ -116,7 +116,7 @@ interface DiscColumnProps {
 /** The disc drawn to scale between its minimum's two lines, with its thickness and its lip to type. */
 function DiscColumn({ place, background, phase, put }: DiscColumnProps) {
   const { standing, vehicle } = background.grading;
-  const where = placeWords(place, vehicle.axles.length);
+  const where = placeWords(place, vehicle);
   const finding = standing.get(pointKey('disc', place));
   const thickness = readingAt(finding, 'disc');
   const minimum = axleAt(vehicle.axles, place)?.discMinimumMm ?? null;

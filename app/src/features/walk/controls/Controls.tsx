@@ -1,4 +1,5 @@
 import {
+  GAUGE_STEPS,
   MEASURES,
   cataloguePoint,
   mainSlot,
@@ -24,6 +25,8 @@ import { CodesPicker } from './CodesPicker';
 import { CountPicker } from './CountPicker';
 import type { ControlProps, PutFinding, SlidingProps } from './control';
 import { FigureSlots } from './FigureSlots';
+import { GaugeLine } from './GaugeLine';
+import { GlitterQuestions } from './GlitterQuestions';
 import { LeakPicker } from './LeakPicker';
 import { LineEntry } from './LineEntry';
 import { slotTitle, TapeColumns, type TapeSlot } from './TapeColumns';
@@ -81,6 +84,7 @@ export function Controls({ step, background, phase, draft, onDraft, put, childre
                 onSound={() => put(pointRef, (before) => lookChange(before, { words: [] }))}
               />
             ) : null}
+            <GlitterQuestions {...props} />
             {!many && point.leakPlaces.length > 0 && !point.leakWanted ? <ExtraLeak {...props} /> : null}
           </View>
         );
@@ -117,6 +121,7 @@ function Measures(props: ControlProps & SlidingProps) {
     spots.map((spot) => ({ measure, spot })),
   );
   const treadTapes = tapes.filter(({ measure }) => measure === 'tread');
+  const gauged = bars ? undefined : slots.find(({ measure }) => measure in GAUGE_STEPS)?.measure;
   const others = tapes.filter(({ measure }) => measure !== 'tread');
   return (
     <>
@@ -136,9 +141,7 @@ function Measures(props: ControlProps & SlidingProps) {
               <LineEntry
                 measure="tread"
                 wanted={3}
-                label={say.treadOnOneLine(
-                  placeWords(pointRef.place, background.grading.vehicle.axles.length) || 'spare',
-                )}
+                label={say.treadOnOneLine(placeWords(pointRef.place, background.grading.vehicle) || 'spare')}
                 help={say.outerCentreInnerEG}
                 onValues={(values) =>
                   put(pointRef, (before) =>
@@ -175,6 +178,7 @@ function Measures(props: ControlProps & SlidingProps) {
             style={styles.aside}
           />
         ) : null}
+        {gauged ? <GaugeLine measure={gauged} /> : null}
       </View>
     </>
   );

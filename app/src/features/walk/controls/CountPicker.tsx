@@ -27,12 +27,14 @@ export function CountPicker({ pointRef, finding, background, put }: ControlProps
   const set = (item: CountedItem, change: Partial<Count>) =>
     put(pointRef, (before) => {
       const standing = before?.counts ?? [];
-      const whole = { item, good: usual(item), of: usual(item) };
-      const next = { ...whole, ...countOf(standing, item), ...change };
+      const whole = { item, good: usual(item), of: usual(item), found: null };
+      const next: Count = { ...whole, ...countOf(standing, item), ...change };
       const kept = { ...next, good: Math.max(0, Math.min(next.good, next.of)) };
       // The first lamp that is out says of the others that they were looked at and lit.
       const others =
-        standing.length > 0 ? standing : items.map((one) => ({ item: one, good: usual(one), of: usual(one) }));
+        standing.length > 0
+          ? standing
+          : items.map((one) => ({ item: one, good: usual(one), of: usual(one), found: null }));
       return lookChange(before, { counts: [...others.filter((count) => count.item !== item), kept] });
     });
   const counts = finding?.counts ?? [];
@@ -44,7 +46,9 @@ export function CountPicker({ pointRef, finding, background, put }: ControlProps
         chosen={counts.length > 0 && counts.every(({ good, of }) => good === of)}
         onPress={() =>
           put(pointRef, (before) =>
-            lookChange(before, { counts: items.map((item) => ({ item, good: usual(item), of: usual(item) })) }),
+            lookChange(before, {
+              counts: items.map((item) => ({ item, good: usual(item), of: usual(item), found: null })),
+            }),
           )
         }
       />
@@ -58,10 +62,23 @@ export function CountPicker({ pointRef, finding, background, put }: ControlProps
             <View style={styles.name}>
               <Label size="l">{name}</Label>
               <Words size="m" soft>
-                {count ? say.countOf(good, of) : say.notCounted(of)}
+                {count
+                  ? `${count.found === null ? '' : say.foundGood(count.found, of)}${say.countOf(good, of)}`
+                  : say.notCounted(of)}
               </Words>
             </View>
-            <Press label={say.oneLess} hint={say.oneLessOf(name)} onPress={() => set(item, { good: good - 1 })} />
+            <Press
+              label={say.oneLess}
+              hint={say.oneLessOf(name)}
+              onPress={() => set(item, { good: good - 1, found: null })}
+            />
+            {count && good < of ? (
+              <Press
+                label={say.putRightOne}
+                hint={say.putRight(name)}
+                onPress={() => set(item, { good: good + 1, found: count.found ?? good })}
+              />
+            ) : null}
             <Press label="−" hint={say.fewerInAll(name)} onPress={() => set(item, { of: Math.max(1, of - 1) })} />
             <Press
               label="+"

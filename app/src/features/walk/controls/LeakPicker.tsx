@@ -15,6 +15,7 @@ import { Press } from '../../../kit/Press';
 import { SPACE } from '../../../kit/tokens';
 import { Words } from '../../../kit/Words';
 import { words } from '../../../words/en';
+import { HouseLine } from '../../../controls/HouseLine';
 import { capital } from '../../../words/show';
 import { lookChange } from '../../../visit/readings';
 import type { ControlProps } from './control';
@@ -87,6 +88,7 @@ function LeakDetails({ leak, pointRef, set }: LeakDetailsProps) {
   const drips = leak.stage === 'drop' || leak.stage === 'drip' || leak.stage === 'run';
   return (
     <>
+      {leak.stage === 'damp' ? <HouseLine question="dampSeal" /> : null}
       <Choice
         label={commonly.fluid}
         options={fluids}

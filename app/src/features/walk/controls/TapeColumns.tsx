@@ -18,7 +18,7 @@ import { fittedTape } from '../../../kit/tapeScale';
 import { SPACE } from '../../../kit/tokens';
 import { Label } from '../../../kit/Words';
 import { words } from '../../../words/en';
-import { capital, pointWords } from '../../../words/show';
+import { capital, pointWords, type Seats } from '../../../words/show';
 import { clearedChange, readingChange } from '../../../visit/readings';
 import { withDraft, type Background } from '../../../visit/visitContext';
 import type { ControlProps, PutFinding, SlidingProps } from './control';
@@ -102,7 +102,7 @@ function TapeColumn({ slot, across, height, background, phase, draft, onDraft, p
   const thresholds = tapeThresholds(pointRef, measure, grading);
   const drafted = value === null ? null : { measure, spot, phase, value };
   const grade = gradeAtSpot(gradePoint(pointRef, withDraft(grading, pointRef, drafted)), measure, spot);
-  const label = slotLabel(slot, grading.vehicle.axles.length);
+  const label = slotLabel(slot, grading.vehicle);
   const set = (at: number) => {
     onDraft(null);
     put(pointRef, (before) => readingChange(before, { measure, spot, phase }, at));
@@ -143,7 +143,7 @@ function TapeColumn({ slot, across, height, background, phase, draft, onDraft, p
 }
 
 /** What a slot is to assistive technology: the point, with the measure where it is not the point's one. */
-export function slotLabel({ pointRef, measure, spot }: Omit<TapeSlot, 'title'>, axles: number): string {
+export function slotLabel({ pointRef, measure, spot }: Omit<TapeSlot, 'title'>, axles: Seats): string {
   const main = mainSlot(cataloguePoint(pointRef.point));
   const name = pointWords(pointRef.point, pointRef.place, axles, spot);
   return main?.measure === measure && main.need === 'each' ? name : `${name}: ${words.measure[measure].toLowerCase()}`;

@@ -4,6 +4,7 @@ import { Choice } from '../../../kit/Choice';
 import { SPACE } from '../../../kit/tokens';
 import { Words } from '../../../kit/Words';
 import { words } from '../../../words/en';
+import { HouseLine } from '../../../controls/HouseLine';
 import { capital } from '../../../words/show';
 import { lookChange, withReading } from '../../../visit/readings';
 import type { ControlProps } from './control';
@@ -53,6 +54,7 @@ export function WearBars({ pointRef, finding, phase, put }: ControlProps) {
           onChoose={(state) => set([spot], state)}
         />
       ))}
+      <HouseLine question="treadAs" />
       <Words size="s" soft>
         {say.aBarSaysMoreOr}
       </Words>

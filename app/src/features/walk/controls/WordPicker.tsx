@@ -1,4 +1,12 @@
-import { VOCABULARIES, type Finding, type Vocabulary, type Word } from '@weskopos/core';
+import {
+  ENGINE_ANSWERS,
+  PAN_ANSWERS,
+  VOCABULARIES,
+  oneOf,
+  type Finding,
+  type Vocabulary,
+  type Word,
+} from '@weskopos/core';
 import { memo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Press } from '../../../kit/Press';
@@ -15,6 +23,9 @@ interface WordPickerProps {
   /** Offered where the words are all there is to the point. */
   readonly onSound?: () => void;
 }
+
+/** Answers to a question are asked for where it arises. */
+const isSaidFirst = (word: Word) => !oneOf(PAN_ANSWERS, word) && !oneOf(ENGINE_ANSWERS, word);
 
 /** What was observed, in the words of the trade; sound is said, never assumed. */
 export function WordPicker({ vocabulary, finding, onWord, onSound }: WordPickerProps) {
@@ -33,7 +44,7 @@ export function WordPicker({ vocabulary, finding, onWord, onSound }: WordPickerP
         />
       ) : null}
       <View style={styles.row}>
-        {VOCABULARIES[vocabulary].map((word) => (
+        {VOCABULARIES[vocabulary].filter(isSaidFirst).map((word) => (
           <WordChip key={word} word={word} chosen={finding?.words.includes(word) ?? false} onWord={steadyWord} />
         ))}
       </View>

@@ -8,7 +8,7 @@ import { SPACE } from '../../../kit/tokens';
 import { Words } from '../../../kit/Words';
 import { useWorkshop } from '../../../sync/workshop';
 import { words } from '../../../words/en';
-import { capital, day, placeWords, pointShort } from '../../../words/show';
+import { capital, day, placeWords, pointShort, type Seats } from '../../../words/show';
 import { clearPoint, putFinding, putFindings, swapPlaces, type Target } from '../../../visit/findings';
 import { lookChange } from '../../../visit/readings';
 import type { Background } from '../../../visit/visitContext';
@@ -40,7 +40,7 @@ export function MorePanel({ pointRef, rest, background, target, onDone }: MorePa
         />
       ) : null}
       <WrongPlace pointRef={pointRef} background={background} target={target} onDone={onDone} />
-      <RestOfStop rest={rest} axles={grading.vehicle.axles.length} target={target} onDone={onDone} />
+      <RestOfStop rest={rest} axles={grading.vehicle} target={target} onDone={onDone} />
       <ByHand
         key={pointKey(pointRef.point, pointRef.place)}
         pointRef={pointRef}
@@ -73,7 +73,7 @@ function WrongPlace({ pointRef, background, target, onDone }: Omit<MorePanelProp
         <Choice
           label={say.wasOf}
           options={places}
-          word={(one) => capital(placeWords(one, vehicle.axles.length))}
+          word={(one) => capital(placeWords(one, vehicle))}
           value={null}
           onChoose={(one) => done(swapPlaces(target, pointRef, one))}
         />
@@ -90,7 +90,7 @@ function RestOfStop({
   axles,
   target,
   onDone,
-}: Pick<MorePanelProps, 'rest' | 'target' | 'onDone'> & { readonly axles: number }) {
+}: Pick<MorePanelProps, 'rest' | 'target' | 'onDone'> & { readonly axles: Seats }) {
   const [asked, setAsked] = useState(false);
   if (rest.length === 0)
     return (

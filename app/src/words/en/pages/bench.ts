@@ -130,8 +130,11 @@ export const bench = {
   spareThatMayRunTread: 'Spare that may run, tread',
   directionalTyres: 'Directional tyres',
   frontAndRearDifferIn: 'Front and rear differ in size',
-  leaveThemFrontAndRear: 'Leave them: front and rear differ in size.',
-  leaveThemNothingIsGained: 'Leave them: nothing is gained under the house rule.',
+  leaveThem: {
+    house: 'Leave them: this house rotates nothing.',
+    staggered: 'Leave them: front and rear differ in size.',
+    'gains-nothing': 'Leave them: nothing is gained under the house rule.',
+  },
   theSpare: 'the spare',
   toFrom: (placeWords: string, part: string) => `To ${placeWords}: from ${part}`,
   liningOrTreadLeft: 'Lining or tread left',

@@ -1,5 +1,6 @@
 /** Words of more than one view. */
 export const common = {
+  houseRule: (question: string, school: string) => `House rule, ${question}: ${school}.`,
   corner: 'Corner',
   bench: 'Bench',
   fluid: 'Fluid',

@@ -96,6 +96,22 @@ export const controls = {
   months: (count: number) => `${count} ${count === 1 ? 'month' : 'months'}`,
   chargeFirst:
     'Read on a battery that is not charged: it tells nothing of its health. Charge it, let it rest, read again.',
+  gaugeReadsIn: (step: string) => `Gauge reads in ${step}`,
+  anotherGauge: (measure: string) => `Another gauge for ${measure.toLowerCase()}`,
+  gaugeFor: (measure: string) => `Gauge for ${measure.toLowerCase()}, this visit`,
+  putRight: (name: string) => `${name}: put one right`,
+  putRightOne: 'Put right',
+  foundGood: (found: number, part: number) => `found ${found} of ${part}, `,
+  panClean: 'Was the drain pan clean?',
+  freshEngine: 'First change of this oil, or an engine just rebuilt?',
+  glitterAsked: 'Two questions before it is graded: a dirty pan and the first oil glitter too.',
+  lowBrakeFluid: {
+    'look-at-linings': 'Low: look at the linings first. Worn ones make it fall, sound ones do not.',
+    'find-leak': 'Low with sound linings: it went somewhere. Look at every cylinder, hose and joint before topping up.',
+    leave: 'Low with worn linings: leave it, it comes back with new ones.',
+    'to-lower-mark': 'Under the lower mark with worn linings: bring it just over that mark; it rises with new ones.',
+    'top-up': 'Low with worn linings: top up, and draw off what is too much when new ones are fitted.',
+  },
   staysOn: 'It stays on',
   stopTheEngine: 'Stop the engine now. Do not start it again before the oil is looked at and its pressure is proven.',
 };

@@ -1,6 +1,23 @@
 /** Words of the views in visit. */
 export const visit = {
   carriedFrom: (day: string) => `, carried from ${day}`,
+  gradeBetween: (grade: string, lowest: string | null, highest: string | null) =>
+    lowest === null
+      ? highest === null
+        ? grade
+        : `${grade} up to ${highest}`
+      : highest === null
+        ? `${grade} from ${lowest}`
+        : `${grade} ${lowest} to ${highest}`,
+  betweenMarks: (amount: string) => `${amount} between the marks`,
+  socket: (socket: string) => `socket ${socket}`,
+  renewed: 'new ones each time',
+  stickSpan: (amount: string) => `Oil stick · ${amount} between the marks`,
+  studs: (count: number) => `${count} studs a wheel`,
+  filterFits: (told: string) => `Oil filter · ${told}`,
+  dashCode: (code: string, means: string) => `Dash ${code} · ${means}`,
+  keyCodePlace: (place: string) => `Emergency key code · ${place}`,
+  specSheetEmpty: 'The spec sheet is empty. It is filled in at the vehicle.',
   dry: 'Dry',
   noCodes: 'No codes',
   allThere: (part: number) => `All ${part} there`,

@@ -14,6 +14,8 @@ export const walk = {
   earlierToday: (point: string, amount: string) => `Earlier today, ${point.toLowerCase()}: ${amount}.`,
   stillSo: (amount: string) => `Still ${amount}: nothing was done to it`,
   lastCount: (part: string, good: number, part2: number) => `${part}${good} of ${part2}`,
+  specSheet: 'Spec sheet',
+  keyCodeAt: (place: string) => `Emergency key code: ${place}`,
   jumpTo: 'Jump to',
   close: 'Close',
   findAPoint: 'Find a point',
