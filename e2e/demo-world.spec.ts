@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { expectAccessible, jump, signIn } from './walk';
+import { expectAccessible, jump, lookAtGate, signIn } from './walk';
 import { Workshop } from './workshop';
 
 let workshop: Workshop;
@@ -45,12 +45,15 @@ test('a no at the gate waits for a lead, who says why it may be started', async 
   const [visit] = /^.*\/visit\/[^/]+/.exec(page.url()) ?? [];
   await page.goto(`${visit}/gate`);
   await expect(page.getByRole('heading', { name: 'Cold gate' })).toBeVisible();
-  await page.getByLabel('Why it may be started all the same').fill('Air conditioning water; wiped and dry since.');
+  const why = (question: string) => page.getByLabel(`${question} No. Why it may be started all the same`);
+  await why('Nothing pooled under it?').fill('Overflow of the bottle; wiped and dry since.');
   await page.getByRole('button', { name: 'Let it be started' }).click();
-  // Over that no, and over nothing else: what nobody has answered is still to be said.
-  await expect(page.getByText(/Air conditioning water.* Still to be answered: Coolant present\?/)).toBeVisible();
-  await page.getByRole('radiogroup', { name: 'Coolant present?' }).getByRole('radio', { name: 'Yes' }).click();
-  await expect(page.getByText('May be started: Air conditioning water; wiped and dry since.')).toBeVisible();
+  await expect(page.getByText('Nothing pooled under it? No. A lead lets it start: Overflow')).toBeVisible();
+  await expect(page.getByText('The engine may be started.')).toBeVisible();
+  // Over that no, and over nothing else.
+  await lookAtGate(page, { oil: '-0.3' });
+  await expect(page.getByText('Oil on the stick? No: do not start the engine.')).toBeVisible();
+  await expect(page.getByText('The engine may be started.')).toBeHidden();
 });
 
 test('a life of three years: renewed parts, their ages and their own lines', async ({ page }) => {

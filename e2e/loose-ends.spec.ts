@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { beginVisit, expectAccessible, jump, signIn, type } from './walk';
+import { beginVisit, expectAccessible, jump, lookAtGate, signIn, type } from './walk';
 import { Workshop } from './workshop';
 
 let workshop: Workshop;
@@ -96,17 +96,22 @@ test('the cold gate keeps the engine off; an oil service drains, fills in stages
   await page.getByLabel('Hours it has stood').fill('11');
   await page.getByRole('radio', { name: '¾', exact: true }).click();
   await page.getByRole('button', { name: 'To the cold gate' }).click();
-  await choose(page, 'Oil on the stick?', 'No');
-  await expect(page.getByText('Do not start the engine. Find out why first; the keeper is told.')).toBeVisible();
-  for (const question of ['Coolant present?', 'Belts on and whole?', 'Nothing pooled under it?'])
-    await choose(page, question, 'Yes');
+  await lookAtGate(page, { oil: '-0.2', coolant: '0.7', belts: 'sound' });
+  await expect(page.getByText('Oil on the stick? No: do not start the engine.')).toBeVisible();
+  // What lies on the ground is told as the leak it is.
+  const ground = page.getByRole('group', { name: 'Nothing pooled under it?' });
+  await ground.getByRole('button', { name: 'Something lies there…' }).click();
+  await ground.getByRole('radio', { name: 'Drop forming' }).click();
+  await expect(page.getByText('Nothing pooled under it? No: do not start the engine.')).toBeVisible();
+  await ground.getByRole('checkbox', { name: 'Dry', exact: true }).click();
+  await expect(page.getByText('Nothing pooled under it? No')).toBeHidden();
   await page.getByRole('button', { name: 'To the walk' }).click();
   await toEnds(page);
   const start = page.getByRole('button', { name: 'Start engine' });
   await expect(start).toBeDisabled();
   await page.goBack();
   await page.goto(`${page.url()}/gate`);
-  await choose(page, 'Oil on the stick?', 'Yes');
+  await lookAtGate(page, { oil: '0.8' });
   await expect(page.getByText('Passed: the engine may be started.')).toBeVisible();
   await page.getByRole('button', { name: 'To the walk' }).click();
   await toEnds(page);

@@ -1,7 +1,7 @@
 import { chromium, expect, type Page } from '@playwright/test';
 import fs from 'node:fs/promises';
 import path from 'node:path';
-import { jump, readTread, signIn, type } from './walk';
+import { jump, lookAtGate, readTread, signIn, type } from './walk';
 import { Workshop } from './workshop';
 
 /** One current picture per main view, from the demo data, into docs/screenshots. */
@@ -39,12 +39,10 @@ async function main(): Promise<void> {
   await page.getByLabel('Odometer, km').fill('41100');
   await page.getByRole('radio', { name: 'Stood cold' }).click();
   await page.getByRole('button', { name: 'To the cold gate' }).click();
-  for (const question of ['Oil on the stick?', 'Coolant present?', 'Belts on and whole?'])
-    await page.getByRole('radiogroup', { name: question }).getByRole('radio', { name: 'Yes', exact: true }).click();
-  await page
-    .getByRole('radiogroup', { name: 'Nothing pooled under it?' })
-    .getByRole('radio', { name: 'No', exact: true })
-    .click();
+  await lookAtGate(page, { oil: '0.7', coolant: '0.6', belts: 'sound' });
+  const ground = page.getByRole('group', { name: 'Nothing pooled under it?' });
+  await ground.getByRole('button', { name: 'Something lies there…' }).click();
+  await ground.getByRole('radio', { name: 'Drop forming' }).click();
   await shoot(page, 'cold-gate');
   await page.getByRole('button', { name: /^To the walk/ }).click();
   await page.getByRole('button', { name: /^Loose ends, / }).click();

@@ -51,6 +51,21 @@ export async function beginVisit(
   await page.getByRole('button', { name: /^To the walk/ }).click();
 }
 
+/** What is seen at the cold gate, each with its own control; what is left out stays open. */
+export async function lookAtGate(
+  page: Page,
+  seen: { readonly oil?: string; readonly coolant?: string; readonly belts?: 'sound'; readonly ground?: 'dry' },
+): Promise<void> {
+  for (const [label, level] of [
+    ['Engine oil on the stick', seen.oil],
+    ['Coolant level', seen.coolant],
+  ] as const)
+    if (level !== undefined) await type(page, label, level);
+  const group = (name: string) => page.getByRole('group', { name });
+  if (seen.belts) await group('Belts on and whole?').getByRole('checkbox', { name: 'Sound' }).click();
+  if (seen.ground) await group('Nothing pooled under it?').getByRole('checkbox', { name: 'Dry', exact: true }).click();
+}
+
 /** No fault that the accessibility checker can find on what is shown now. */
 export async function expectAccessible(page: Page): Promise<void> {
   const { violations } = await new AxeBuilder({ page })

@@ -223,7 +223,7 @@ export { unmetNeeds, vehicleState, type VehicleState } from './acts/vehicleState
 export { readable, type Readable } from './acts/readable';
 export { stepActs, type StepAct } from './acts/stepActs';
 export { oilService, startBlockers, type OilService, type OilStep } from './acts/oilService';
-export { coldGate, type ColdGate } from './acts/coldGate';
+export { coldGate, type ColdGate, type GateLine } from './acts/coldGate';
 export { type RouteLeg, type RouteProblem } from './route/problem';
 export {
   ENGINE_START,

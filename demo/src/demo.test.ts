@@ -11,6 +11,7 @@ import {
   visitPoints,
 } from '@weskopos/core';
 import { outlookOf } from '@weskopos/core/outlook';
+import { contextOf } from '@weskopos/core/tests/builders';
 import { seededRandom } from '@weskopos/core/simulated';
 import {
   fleetBoardSchema,
@@ -110,7 +111,8 @@ describe('the demo workshop', () => {
     const vehicle = (await lifeOf('FH 04')).vehicle;
     expect(verdictFor(vehicle, ready.inspection, ready.findings, RULES).counts['not-seen']).toBe(0);
     const held = await open('FH 13');
-    expect(coldGate((await lifeOf('FH 13')).vehicle, held.acts, []).passed).toBe(false);
+    const shut = coldGate(contextOf((await lifeOf('FH 13')).vehicle, held.findings), held.acts);
+    expect(shut.answers.map(({ answer }) => answer)).toEqual(['yes', 'yes', 'yes', 'no']);
   });
 
   test('each vehicle has two visits or more, and their forecasts are on record and scored', async () => {

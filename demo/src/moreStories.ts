@@ -1,4 +1,4 @@
-import { USUAL_MAKE_UP, type Axle, type Vehicle, type Place } from '@weskopos/core';
+import { DRY, USUAL_MAKE_UP, type Axle, type Vehicle, type Place } from '@weskopos/core';
 import { axle, front, frontAxle, spec, weep, type Renewal, type Story, type StoryVisit } from './world';
 
 /** The rest of the fleet: three years of brief looks, a full inspection a year, parts that wore out and were renewed. */
@@ -193,10 +193,6 @@ export const MORE_STORIES: readonly Story[] = [
       km: 120_900,
       by: 'Callum',
       acts: [
-        [2, { kind: 'gate', question: 'oil', answer: true }],
-        [2, { kind: 'gate', question: 'coolant', answer: true }],
-        [3, { kind: 'gate', question: 'belts', answer: true }],
-        [3, { kind: 'gate', question: 'dry', answer: true }],
         [38, { kind: 'open', end: 'filler-cap', place: '', fasteners: null }],
         [40, { kind: 'open', end: 'drain-plug', place: '', fasteners: null }],
         [44, { kind: 'wait', wait: 'drain', lengthS: 900 }],
@@ -286,11 +282,9 @@ export const MORE_STORIES: readonly Story[] = [
       km: 161_100,
       complaint: 'A puddle under it this morning.',
       levels: { coolant: 0.05 },
-      acts: [
-        [3, { kind: 'gate', question: 'oil', answer: true }],
-        // A no: nobody starts it before a lead has said so.
-        [4, { kind: 'gate', question: 'dry', answer: false }],
-      ],
+      // A no at the gate: nobody starts it before a lead has said so.
+      leak: { ...DRY, stage: 'drop', fluid: 'coolant', place: 'under-radiator' },
+      leakAt: 'cold.pool',
     }),
   }),
 ];

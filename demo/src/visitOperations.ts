@@ -234,7 +234,8 @@ const SOUND_BATTERY = { months: 30, life: 75, knee: 3 };
 /** What the gauge, the stick or the eye tells of one point. */
 function look(story: Story, visit: StoryVisit, index: number, ref: PointRef, random: () => number): FindingChange {
   const point = cataloguePoint(ref.point);
-  if (point.leakWanted) return { leaks: [ref.point === 'leak.engine' && visit.leak ? visit.leak : DRY] };
+  if (point.leakWanted)
+    return { leaks: [ref.point === (visit.leakAt ?? 'leak.engine') && visit.leak ? visit.leak : DRY] };
   if (point.counted)
     return {
       counts:

@@ -9,6 +9,7 @@ import {
   type Axle,
   type LeakObservation,
   type LifeEntryContent,
+  type PointCode,
   type SpecSheet,
   type Vehicle,
   type Word,
@@ -38,6 +39,8 @@ export interface StoryVisit {
   readonly told?: Readonly<Record<string, number>>;
   readonly words?: Readonly<Record<string, readonly Word[]>>;
   readonly leak?: LeakObservation;
+  /** Where it leaks; under the engine where it is left out. */
+  readonly leakAt?: PointCode;
   readonly notReached?: readonly string[];
   readonly photos?: Readonly<Record<string, readonly [DrawnSubject, number]>>;
   /** Only these stops were done, and it is not signed. */

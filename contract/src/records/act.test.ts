@@ -8,7 +8,7 @@ const close = (proof: object) => ({ kind: 'close', opens: crypto.randomUUID(), p
 const good: ActContent[] = [
   { kind: 'state', change: 'lift-up' },
   { kind: 'gate', question: 'dry', answer: true },
-  { kind: 'gate-override', reason: 'towed in, known' },
+  { kind: 'gate-override', question: 'dry', reason: 'towed in, known' },
   { kind: 'open', end: 'wheel', place: '2Ro', fasteners: 6 },
   { kind: 'close', opens: crypto.randomUUID(), proof: NO_PROOF },
   { kind: 'fill', opens: crypto.randomUUID(), litres: 0.05 },
@@ -27,7 +27,7 @@ test.each(good.map((content) => [content.kind, content] as const))(
 
 test.each([
   ['a state nobody knows', { kind: 'state', change: 'flying' }],
-  ['an override without a reason', { kind: 'gate-override', reason: '  ' }],
+  ['an override without a reason', { kind: 'gate-override', question: 'oil', reason: '  ' }],
   ['an end nobody knows', { kind: 'open', end: 'door', place: '', fasteners: null }],
   ['no fastener', { kind: 'open', end: 'tray', place: '', fasteners: 0 }],
   ['half a fastener', { kind: 'open', end: 'tray', place: '', fasteners: 1.5 }],

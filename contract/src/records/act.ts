@@ -15,7 +15,7 @@ import {
 } from '@weskopos/core';
 import { z } from 'zod';
 import { idSchema, instantSchema, placeSchema, textSchema } from './shapes';
-import { isRaw, recordKind } from './record';
+import { isRaw, recordKind, type Raw } from './record';
 import { flag, float, instant, integer, json, text, uuid, type Table } from './table';
 
 const within = ({ least, most }: { readonly least: number; readonly most: number }) => z.number().min(least).max(most);
@@ -45,7 +45,12 @@ const proofSchema = z.strictObject({
 const kinds = [
   z.strictObject({ ...common, kind: z.literal('state'), change: z.enum(STATE_CHANGES) }),
   z.strictObject({ ...common, kind: z.literal('gate'), question: z.enum(GATE_QUESTIONS), answer: z.boolean() }),
-  z.strictObject({ ...common, kind: z.literal('gate-override'), reason: reasonSchema }),
+  z.strictObject({
+    ...common,
+    kind: z.literal('gate-override'),
+    question: z.enum(GATE_QUESTIONS).nullable(),
+    reason: reasonSchema,
+  }),
   z.strictObject({
     ...common,
     kind: z.literal('open'),
@@ -74,12 +79,20 @@ export const storedActSchema: z.ZodType<StoredAct> = z
 /** An act with who did it. */
 export type StoredAct = Act & { readonly by: string };
 
+const lacksProofs = ({ proof }: Raw) => isRaw(proof) && !('partNumber' in proof);
+
 export const actRecord = recordKind<Act>({
   name: 'act',
   schema: actSchema,
-  versionOf: ({ proof }) => (isRaw(proof) && !('partNumber' in proof) ? 1 : 2),
-  // Nobody was asked for what came to be proved since.
-  upgrades: [(raw) => (isRaw(raw.proof) ? { ...raw, proof: { ...NO_PROOF, ...raw.proof } } : raw)],
+  versionOf: (raw) => (lacksProofs(raw) || (raw.kind === 'gate-override' && !('question' in raw)) ? 1 : 2),
+  // Nobody was asked for what came to be proved since; a lead let it start over every no there was.
+  upgrades: [
+    (raw) => ({
+      ...raw,
+      ...(isRaw(raw.proof) ? { proof: { ...NO_PROOF, ...raw.proof } } : {}),
+      ...(raw.kind === 'gate-override' ? { question: null } : {}),
+    }),
+  ],
 });
 
 /** An act laid flat: what its kind does not have is null. */
@@ -110,7 +123,7 @@ export function flatAct(act: Act): FlatAct {
     case 'gate':
       return { ...silent, subject: act.question, answer: act.answer };
     case 'gate-override':
-      return { ...silent, reason: act.reason };
+      return { ...silent, subject: act.question, reason: act.reason };
     case 'open':
       return { ...silent, subject: act.end, place: act.place, fasteners: act.fasteners };
     case 'fill':
@@ -137,7 +150,7 @@ function contentOf(flat: FlatAct, kind: Act['kind']): object {
     case 'gate':
       return { kind, question: flat.subject, answer: flat.answer };
     case 'gate-override':
-      return { kind, reason: flat.reason };
+      return { kind, question: flat.subject, reason: flat.reason };
     case 'open':
       return { kind, end: flat.subject, place: flat.place, fasteners: flat.fasteners };
     case 'fill':

@@ -119,9 +119,10 @@ export const NO_PROOF: EndProof = {
 /** What is done in a visit besides looking: appended, never changed. */
 export type ActContent =
   | { readonly kind: 'state'; readonly change: StateChange }
+  /** Answered by a word, as visits did before the gate was looked at on its points. */
   | { readonly kind: 'gate'; readonly question: GateQuestion; readonly answer: boolean }
-  /** A lead lets the engine be started over a *no*. */
-  | { readonly kind: 'gate-override'; readonly reason: string }
+  /** A lead lets the engine be started over one *no*; null, in older visits, over all that were known. */
+  | { readonly kind: 'gate-override'; readonly question: GateQuestion | null; readonly reason: string }
   | {
       readonly kind: 'open';
       readonly end: EndKind;

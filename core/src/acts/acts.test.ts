@@ -2,23 +2,11 @@ import type { Place } from '../vehicle/vehicle';
 import fc from 'fast-check';
 import { USUAL_HOUSE_RULES } from '../house/houseRules';
 import { gradePoint } from '../grading/gradePoint';
-import { gradedPoints } from '../grading/verdict';
 import { CAR, contextOf, findingOf, inspectionOf } from '../tests/builders';
 import { BLANK_SPEC, PLAIN_FLUID, PLAIN_TORQUE, type SpecSheet } from '../vehicle/specSheet';
 import type { FaultCode } from '../catalogue/counted';
 import { NO_PROOF, type Act, type ActContent, type EndProof, type StateChange } from './act';
-import { coldGate } from './coldGate';
-import {
-  fillTargetL,
-  looseEnds,
-  nextFillL,
-  openEnds,
-  openingProblem,
-  proofAsked,
-  proofDoubts,
-  proofProblems,
-} from './looseEnds';
-import { ENDS_BY_STATION, END_KINDS, hasEnd } from './endKinds';
+import { looseEnds, nextFillL, openEnds, proofDoubts, proofProblems } from './looseEnds';
 import { oilService, startBlockers } from './oilService';
 import type { PointRef } from '../inspection/pointRef';
 import { readable } from './readable';
@@ -270,45 +258,6 @@ test('a figure read out of condition is kept and not judged; a frayed belt is fr
   expect(gradePoint({ point: 'cold.belts', place: '' }, contextOf(CAR, [belt])).grade).toBe('fail');
 });
 
-describe('the cold gate', () => {
-  const points = gradedPoints(contextOf(CAR, []));
-  const say = (question: 'oil' | 'coolant' | 'belts' | 'dry', answer: boolean) =>
-    act(1, { kind: 'gate', question, answer });
-  const all = [say('oil', true), say('coolant', true), say('belts', true), say('dry', true)];
-
-  test('open until all is answered, closed by any no, opened by a lead’s reason', () => {
-    expect(coldGate(CAR, [], points).passed).toBe(false);
-    expect(coldGate(CAR, all.slice(1), points).passed).toBe(false);
-    expect(coldGate(CAR, all, points).passed).toBe(true);
-    const no = [...all, act(2, { kind: 'gate', question: 'oil', answer: false })];
-    expect(coldGate(CAR, no, points).passed).toBe(false);
-    const over = coldGate(CAR, [...no, act(3, { kind: 'gate-override', reason: 'gauge line only' })], points);
-    expect(over).toMatchObject({ passed: true, override: 'gauge line only' });
-    expect(over.answers.map(({ letOver }) => letOver)).toEqual([true, false, false, false]);
-    const later = [...no, act(3, { kind: 'gate-override', reason: 'gauge line only' })];
-    const second = act(4, { kind: 'gate', question: 'coolant', answer: false });
-    expect(coldGate(CAR, [...later, second], points).passed).toBe(false);
-    expect(coldGate(CAR, [...later.filter(({ id }) => id !== all[2]?.id), second], points).passed).toBe(false);
-  });
-
-  test('what the walk has found answers too, and a failed point is a no whatever was said', () => {
-    const split = gradedPoints(contextOf(CAR, [findingOf('cold.belts', '', { words: ['frayed'] })]));
-    expect(coldGate(CAR, all, split)).toMatchObject({ passed: false });
-    const whole = gradedPoints(contextOf(CAR, [findingOf('cold.belts', '', {})]));
-    const damp = gradedPoints(contextOf(CAR, [findingOf('cold.belts', '', { words: ['glazed'] })]));
-    const unsaid = all.filter((one) => !(one.kind === 'gate' && one.question === 'belts'));
-    expect(coldGate(CAR, unsaid, damp)).toMatchObject({ passed: false });
-    expect(coldGate(CAR, all, damp)).toMatchObject({ passed: true });
-    expect(
-      coldGate(
-        CAR,
-        all.filter((one) => !(one.kind === 'gate' && one.question === 'belts')),
-        whole,
-      ).passed,
-    ).toBe(true);
-  });
-});
-
 test('the oil service is told by its acts, step after step, and nothing is run over an open drain', () => {
   const next = (acts: readonly Act[], leaksChecked = false) =>
     oilService(acts, inspectionOf(CAR), START, USUAL_HOUSE_RULES, leaksChecked)?.next;
@@ -356,71 +305,6 @@ test('the oil service is told by its acts, step after step, and nothing is run o
   expect(next(story, true)).toBeNull();
   expect(openEnds(story)).toEqual([]);
   expect(inspectionOf(CAR).signedOver).toBeNull();
-});
-
-describe('what a closing asks on this vehicle', () => {
-  const housing = { ...PLAIN_TORQUE, fastener: 'filter-housing', newtonMetres: 25 } as const;
-  const drain = { ...PLAIN_TORQUE, fastener: 'drain-plug', newtonMetres: 4, angleDeg: 180, renew: true } as const;
-  const at = (torques: SpecSheet['torques'], filterTightness: 'half-turn' | 'torque') => ({
-    spec: { ...spec, torques },
-    house: { ...USUAL_HOUSE_RULES, filterTightness },
-  });
-  test.each([
-    ['by hand, whatever the sheet says', [housing], 'half-turn', ['oldSealSeen']],
-    ['to the torque of the sheet', [housing], 'torque', ['oldSealSeen', 'torqueNm']],
-    ['to the torque of a sheet that has none', [], 'torque', ['oldSealSeen']],
-  ] as const)('a filter %s', (_, torques, school, fields) => {
-    expect(proofAsked('oil-filter', at(torques, school))).toEqual(fields);
-  });
-  test('a torque with an angle and new bolts asks for both; an old bolt is doubted once, pieces on the magnet too', () => {
-    const context = at([drain], 'half-turn');
-    const plug = opened('drain-plug');
-    expect(proofAsked('drain-plug', context)).toEqual(['torqueNm', 'washer', 'angleDone', 'renewed']);
-    const told = proof({ torqueNm: 4, washer: 'new', angleDone: true, renewed: false, debris: 'pieces' });
-    expect(proofProblems(plug, told, context)).toEqual([]);
-    expect(proofProblems(plug, { ...told, angleDone: false }, context)).toMatchObject([{ field: 'angleDone' }]);
-    expect(proofDoubts(plug, told, context).map(({ code }) => code)).toEqual(['not-renewed', 'pieces-found']);
-    expect(proofDoubts(plug, { ...told, kept: ['not-renewed', 'pieces-found'] }, context)).toEqual([]);
-  });
-});
-
-describe('the order of opening', () => {
-  const open = (end: (typeof END_KINDS)[number], place: Place = '') =>
-    act(1, { kind: 'open', end, place, fasteners: null });
-  test('nothing is drained before its fill plug came loose, on that axle', () => {
-    expect(openingProblem([], 'axle-plug', '2')).toBe('fill-plug-first');
-    expect(openingProblem([open('axle-fill-plug', '1')], 'axle-plug', '2')).toBe('fill-plug-first');
-    expect(openingProblem([open('axle-fill-plug', '2')], 'axle-plug', '2')).toBeNull();
-    expect(openingProblem([], 'gearbox-plug', '')).toBe('fill-plug-first');
-    expect(openingProblem([], 'drain-plug', '')).toBeNull();
-  });
-  test('one side of a brake at a time: the other shows how it goes together', () => {
-    const left = open('brake', '1L');
-    expect(openingProblem([left], 'brake', '1R')).toBe('other-side-apart');
-    expect(openingProblem([left], 'brake', '2R')).toBeNull();
-    const together = act(2, { kind: 'close', opens: left.id, proof: proof({ seenTo: true }) });
-    expect(openingProblem([left, together], 'brake', '1R')).toBeNull();
-  });
-  test('every kind is offered at one station, and only where the vehicle has it', () => {
-    expect(Object.values(ENDS_BY_STATION).flat().toSorted()).toEqual([...END_KINDS].toSorted());
-    const electric = { ...CAR, makeUp: { ...CAR.makeUp, power: 'electric' as const } };
-    expect(END_KINDS.filter((end) => hasEnd(end, CAR) && !hasEnd(end, electric))).toEqual([
-      'filler-cap',
-      'oil-stick',
-      'drain-plug',
-      'oil-filter',
-      'oil-fill',
-      'fuel-filter',
-    ]);
-  });
-});
-
-test('oil is filled to where the house wants it, never under what an engine is started with', () => {
-  const marked = { ...spec, stickSpanL: 1 };
-  const to = (oilTarget: 'top' | 'middle', sheet: SpecSheet) => fillTargetL(sheet, { ...USUAL_HOUSE_RULES, oilTarget });
-  expect([to('top', marked), to('middle', marked), to('middle', spec)]).toEqual([4.5, 4, 4.5]);
-  expect(to('middle', { ...marked, stickSpanL: 4 })).toBeCloseTo(3.6, 9);
-  expect(to('middle', BLANK_SPEC)).toBeNull();
 });
 
 describe('what a step of the walk asks to be done first', () => {

@@ -55,7 +55,7 @@ test('every kind of act comes back as it was sent, with who did it; the arrival 
   const sent = [
     actOf(id, { kind: 'state', change: 'engine-start' }),
     actOf(id, { kind: 'gate', question: 'oil', answer: false }),
-    actOf(id, { kind: 'gate-override', reason: 'the sender is known to be bad' }),
+    actOf(id, { kind: 'gate-override', question: 'oil', reason: 'the sender is known to be bad' }),
     opening(id, tray),
     actOf(id, { kind: 'open', end: 'oil-fill', place: '', fasteners: null }, fill),
     actOf(id, { kind: 'fill', opens: fill, litres: 3.5 }),
@@ -63,6 +63,15 @@ test('every kind of act comes back as it was sent, with who did it; the arrival 
     actOf(id, { kind: 'wait-done', waits: wait }),
     closing(id, tray, { fasteners: 5, kept: ['fasteners-missing'], note: 'one had rusted off' }),
     closing(id, fill, { litres: 3.5, level: 0.9, washer: 'new', oldSealSeen: true, onGround: true, torqueNm: 30 }),
+    closing(id, fill, {
+      debris: 'fuzz',
+      angleDone: true,
+      renewed: false,
+      primed: true,
+      seenTo: true,
+      partNumber: 'EX-4',
+      marked: true,
+    }),
   ];
   expect(await refusalsOf(workshop.client, ...sent)).toEqual(sent.map(() => null));
   const visit = await visitOf(vehicle.id);
@@ -98,9 +107,9 @@ test('refused: closing what is not there, or of another visit, acts after signin
   expect(await refusalsOf(inspector, closing(one.id, randomUUID()))).toEqual(['no-end']);
   expect(await refusalsOf(inspector, closing(other.id, tray))).toEqual(['no-end']);
   expect(await refusalsOf(inspector, actOf(one.id, { kind: 'wait-done', waits: tray }))).toEqual(['no-end']);
-  expect(await refusalsOf(inspector, actOf(one.id, { kind: 'gate-override', reason: 'why not' }))).toEqual([
-    'lead-only',
-  ]);
+  expect(
+    await refusalsOf(inspector, actOf(one.id, { kind: 'gate-override', question: 'oil', reason: 'why not' })),
+  ).toEqual(['lead-only']);
   expect(await refusalsOf(inspector, closing(one.id, tray), closing(one.id, tray), signing(one.id))).toEqual([
     null,
     null,

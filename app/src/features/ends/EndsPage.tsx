@@ -7,14 +7,14 @@ import { Press } from '../../kit/Press';
 import { useIsWide, usePalette } from '../../kit/theme';
 import { SPACE } from '../../kit/tokens';
 import { Heading, Words } from '../../kit/Words';
-import { useVisit } from '../../sync/useLife';
+import { useVisit, type FoundVisit } from '../../sync/useLife';
 import { dayAndTime } from '../../words/show';
 import { NotHere } from '../../shell/NotHere';
 import { EndCard, endTitle } from './EndCard';
 import { OilServiceCard } from './OilServiceCard';
 import { OpenEndCard } from './OpenEndCard';
 import { StateCard } from './StateCard';
-import { useVisitPoints } from './useVisitPoints';
+import { useGrading, useVisitPoints } from './useVisitPoints';
 import { WaitsCard } from './WaitsCard';
 import { ends as say } from '../../words/en/pages/ends';
 
@@ -22,13 +22,19 @@ import { ends as say } from '../../words/en/pages/ends';
 export function EndsPage() {
   const { id, visit: visitId, back } = useLocalSearchParams<{ id: string; visit: string; back?: string }>();
   const found = useVisit(id, visitId);
-  const points = useVisitPoints(found);
+  // A signed visit is fixed: nothing is opened or closed in it.
+  if (!found || !isOpen(found.visit.inspection)) return <NotHere />;
+  return <Ends found={found} back={back !== undefined} />;
+}
+
+function Ends({ found, back }: { readonly found: FoundVisit; readonly back: boolean }) {
   const router = useRouter();
   const palette = usePalette();
   const wide = useIsWide();
-  // A signed visit is fixed: nothing is opened or closed in it.
-  if (!found || !isOpen(found.visit.inspection)) return <NotHere />;
   const { life, visit, rules } = found;
+  const grading = useGrading(found);
+  const points = useVisitPoints(found);
+  const { id: visitId, vehicleId: id } = visit.inspection;
   const { vehicle } = life;
   const walk = `/vehicle/${id}/visit/${visitId}` as const;
   const ends = looseEnds(visit.acts);
@@ -66,7 +72,7 @@ export function EndsPage() {
         </View>
         <View style={wide ? styles.pane : styles.stack}>
           <WaitsCard acts={visit.acts} visitId={visitId} />
-          <StateCard vehicle={vehicle} visit={visit} points={points} />
+          <StateCard vehicle={vehicle} visit={visit} grading={grading} />
           <OilServiceCard vehicle={vehicle} house={rules.house} visit={visit} points={points} />
           {closed.length > 0 ? (
             <Card>

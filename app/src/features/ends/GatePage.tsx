@@ -1,42 +1,51 @@
-import { isOpen, coldGate } from '@weskopos/core';
+import { coldGate, isOpen } from '@weskopos/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useMemo } from 'react';
 import { Page } from '../../shell/Page';
 import { Press } from '../../kit/Press';
 import { Words } from '../../kit/Words';
-import { useVisit } from '../../sync/useLife';
+import { useVisit, type FoundVisit } from '../../sync/useLife';
 import { words } from '../../words/en';
 import { NotHere } from '../../shell/NotHere';
+import { useWalkPoints } from '../walk/useWalkPoints';
 import { GateCard } from './GateCard';
-import { useVisitPoints } from './useVisitPoints';
+import { GateLook } from './GateLook';
 import { ends as say } from '../../words/en/pages/ends';
 
 /** The cold gate: under a minute, before anyone turns the key. */
 export function GatePage() {
   const { id, visit: visitId } = useLocalSearchParams<{ id: string; visit: string }>();
   const found = useVisit(id, visitId);
-  const points = useVisitPoints(found);
-  const router = useRouter();
   // A signed visit is fixed: nothing is opened or closed in it.
   if (!found || !isOpen(found.visit.inspection)) return <NotHere />;
+  return <Gate found={found} />;
+}
+
+function Gate({ found }: { readonly found: FoundVisit }) {
+  const router = useRouter();
   const { vehicle } = found.life;
-  const gate = coldGate(vehicle, found.visit.acts, points);
-  const answered = gate.answers.every(({ answer }) => answer !== 'open');
+  const { inspection, acts } = found.visit;
+  const { background } = useWalkPoints(found);
+  const gate = coldGate(background.grading, acts);
+  const seen = gate.answers.every(({ answer }) => answer !== 'open');
+  const target = useMemo(() => ({ vehicleId: vehicle.id, visitId: inspection.id }), [vehicle.id, inspection.id]);
   return (
     <Page
       title={say.coldGate}
       over={`${vehicle.fleetCode} · ${vehicle.make} ${vehicle.model}`}
-      back={`/vehicle/${id}`}
+      back={`/vehicle/${vehicle.id}`}
       foot={
         <Press
           kind="main"
-          label={answered ? say.toTheWalk : say.toTheWalkGateStill}
-          onPress={() => router.replace(`/vehicle/${id}/visit/${visitId}`)}
+          label={seen ? say.toTheWalk : say.toTheWalkGateStill}
+          onPress={() => router.replace(`/vehicle/${vehicle.id}/visit/${inspection.id}`)}
           style={{ flex: 1 }}
         />
       }
     >
-      <Words>{words.caution.cold}</Words>
-      <GateCard vehicle={vehicle} visit={found.visit} points={points} />
+      <Words size="s">{`${words.caution.cold} ${words.atPoint['hot-cooling']} ${words.atPoint['key-out']}`}</Words>
+      <GateLook lines={gate.answers} background={background} target={target} />
+      <GateCard gate={gate} visitId={inspection.id} />
     </Page>
   );
 }

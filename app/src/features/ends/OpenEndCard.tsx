@@ -77,16 +77,11 @@ function OpenEnd({ vehicle, visitId, acts, onDone }: OpenEndProps & { readonly o
   };
   return (
     <Card>
-      {typedKeys(ENDS_BY_STATION).map((station) => (
-        <Choice
-          key={station}
-          label={stopWords(station, vehicle)}
-          options={ENDS_BY_STATION[station].filter((one) => hasEnd(one, vehicle))}
-          word={(one) => words.end[one]}
-          value={end}
-          onChoose={setEnd}
-        />
-      ))}
+      {end ? (
+        <Press label={words.end[end]} hint={say.somethingElse(words.end[end])} chosen onPress={() => setEnd(null)} />
+      ) : (
+        <WhatIsOpen vehicle={vehicle} onChoose={setEnd} />
+      )}
       {places.length > 1 ? (
         <Choice
           label={end && isAtAxle(end) ? say.atWhichAxle : say.atWhichWheel}
@@ -113,4 +108,18 @@ function OpenEnd({ vehicle, visitId, acts, onDone }: OpenEndProps & { readonly o
       />
     </Card>
   );
+}
+
+/** What there is to open on a vehicle, by where it is. */
+function WhatIsOpen({ vehicle, onChoose }: { readonly vehicle: Vehicle; readonly onChoose: (end: EndKind) => void }) {
+  return typedKeys(ENDS_BY_STATION).map((station) => (
+    <Choice<EndKind>
+      key={station}
+      label={stopWords(station, vehicle)}
+      options={ENDS_BY_STATION[station].filter((one) => hasEnd(one, vehicle))}
+      word={(one) => words.end[one]}
+      value={null}
+      onChoose={onChoose}
+    />
+  ));
 }

@@ -4,7 +4,7 @@ import {
   openEnds,
   startBlockers,
   vehicleState,
-  type GradedPoint,
+  type GradingContext,
   type StateChange,
   type Vehicle,
   capacityL,
@@ -24,16 +24,16 @@ import { ends as say } from '../../words/en/pages/ends';
 interface StateCardProps {
   readonly vehicle: Vehicle;
   readonly visit: Visit;
-  readonly points: readonly GradedPoint[];
+  readonly grading: GradingContext;
 }
 
 /** What the vehicle is doing: engine, lift, helper. The engine is not started over a closed gate or a thing that lies open. */
-export function StateCard({ vehicle, visit, points }: StateCardProps) {
+export function StateCard({ vehicle, visit, grading }: StateCardProps) {
   const palette = usePalette();
   const now = useNow(5000);
   const { inspection, acts } = visit;
   const state = vehicleState(inspection, acts, now);
-  const gate = coldGate(vehicle, acts, points);
+  const gate = coldGate(grading, acts);
   const blockers = startBlockers(acts, capacityL(vehicle.spec, 'engine-oil'));
   const act = (change: StateChange) => {
     void putAct(inspection.id, { kind: 'state', change });

@@ -1,15 +1,11 @@
 import { specAt, type PointCode, type SpecSheet } from '@weskopos/core';
-import { useState } from 'react';
+import BookOpen from 'lucide-react-native/icons/book-open';
 import { Card } from '../../kit/Card';
 import { Press } from '../../kit/Press';
+import { usePalette } from '../../kit/theme';
 import { Words } from '../../kit/Words';
 import { SpecList, fluidLine, torqueLine } from '../../visit/SpecList';
 import { walk as say } from '../../words/en/pages/walk';
-
-interface SpecLineProps {
-  readonly point: PointCode;
-  readonly spec: SpecSheet;
-}
 
 /** What the spec sheet says to this point alone. */
 function linesAt(point: PointCode, spec: SpecSheet): string[] {
@@ -19,27 +15,38 @@ function linesAt(point: PointCode, spec: SpecSheet): string[] {
   return [...(fluid ? [fluidLine(fluid)] : []), ...(torque ? [torqueLine(torque)] : []), ...codes, ...key];
 }
 
-/** The spec sheet's values for this point, and the whole sheet a tap away. */
-export function SpecLine({ point, spec }: SpecLineProps) {
-  const [open, setOpen] = useState(false);
-  const lines = linesAt(point, spec);
-  return (
-    <>
-      {open
-        ? null
-        : lines.map((line) => (
-            <Words key={line} size="m" soft>
-              {line}
-            </Words>
-          ))}
-      <Press kind="quiet" label={say.specSheet} expanded={open} onPress={() => setOpen(!open)} style={aside} />
-      {open ? (
-        <Card>
-          <SpecList spec={spec} />
-        </Card>
-      ) : null}
-    </>
-  );
+interface SpecLineProps {
+  readonly point: PointCode;
+  readonly spec: SpecSheet;
+  /** The whole sheet is shown. */
+  readonly open: boolean;
 }
 
-const aside = { alignSelf: 'flex-start' } as const;
+/** The spec sheet's values for this point, or the whole sheet. */
+export function SpecLine({ point, spec, open }: SpecLineProps) {
+  if (open)
+    return (
+      <Card>
+        <SpecList spec={spec} />
+      </Card>
+    );
+  return linesAt(point, spec).map((line) => (
+    <Words key={line} size="m" soft>
+      {line}
+    </Words>
+  ));
+}
+
+/** The whole spec sheet, a tap away at every step. */
+export function SpecKey({ open, onPress }: { readonly open: boolean; readonly onPress: () => void }) {
+  const palette = usePalette();
+  return (
+    <Press
+      label=""
+      hint={say.specSheet}
+      icon={<BookOpen color={open ? palette.onFill : palette.ink} size={22} />}
+      expanded={open}
+      onPress={onPress}
+    />
+  );
+}

@@ -25,7 +25,7 @@ import type { PutFinding } from './controls/control';
 import { DoubtCard } from './DoubtCard';
 import { putFinding, type Target } from '../../visit/findings';
 import { GhostNote } from './GhostNote';
-import { SpecLine } from './SpecLine';
+import { SpecKey, SpecLine } from './SpecLine';
 import { readingChange } from '../../visit/readings';
 import { EarlierToday } from './EarlierToday';
 import { fitNewPart } from './fitNewPart';
@@ -49,6 +49,7 @@ export const Step = memo(function Step({ step, position, vehicle, background, ta
   const palette = usePalette();
   const [draft, setDraft] = useState<Draft | null>(null);
   const [phase, setPhase] = useState<Phase>('found');
+  const [spec, setSpec] = useState(false);
   const [first] = step.points;
   if (!first) return null;
   const point = cataloguePoint(first.point);
@@ -79,13 +80,16 @@ export const Step = memo(function Step({ step, position, vehicle, background, ta
         <Words size="m" soft>{`${vehicle.fleetCode} · ${vehicle.make} ${vehicle.model} · ${position}`}</Words>
         <Heading level={1}>{place ? `${capital(place)} · ${title.toLowerCase()}` : title}</Heading>
       </View>
-      <Words size="s" style={[styles.caution, { borderColor: palette.advisory }]}>
-        {[
-          entryOf<string>(words.caution, step.station) ?? '',
-          ...cautions.map((caution) => words.atPoint[caution]),
-        ].join(' ')}
-      </Words>
-      <SpecLine point={first.point} spec={vehicle.spec} />
+      <View style={styles.head}>
+        <Words size="s" style={[styles.caution, { borderColor: palette.advisory }]}>
+          {[
+            entryOf<string>(words.caution, step.station) ?? '',
+            ...cautions.map((caution) => words.atPoint[caution]),
+          ].join(' ')}
+        </Words>
+        <SpecKey open={spec} onPress={() => setSpec(!spec)} />
+      </View>
+      <SpecLine point={first.point} spec={vehicle.spec} open={spec} />
       <GhostNote refs={step.points} history={background.history} unit={vehicle.meterUnit} axles={vehicle} />
       {step.points.length === 1 ? <EarlierToday pointRef={first} background={background} put={put} /> : null}
       {canPutRight(first) && hasFound ? (
@@ -160,5 +164,6 @@ function Verdicts({ step, background, draft, phase, put, vehicle, target }: Verd
 const styles = StyleSheet.create({
   step: { gap: SPACE.m },
   point: { gap: SPACE.s },
-  caution: { borderLeftWidth: 3, paddingLeft: SPACE.s, borderRadius: CORNER.s },
+  head: { flexDirection: 'row', gap: SPACE.s, alignItems: 'center' },
+  caution: { borderLeftWidth: 3, paddingLeft: SPACE.s, borderRadius: CORNER.s, flex: 1 },
 });

@@ -56,6 +56,14 @@ export const gate = {
   dry: 'Nothing pooled under it?',
 } satisfies Record<GateQuestion, string>;
 
+/** Over a drawn stick or bottle. */
+export const gateTitle = {
+  oil: 'Oil',
+  coolant: 'Coolant',
+  belts: 'Belts',
+  dry: 'Ground',
+} satisfies Record<GateQuestion, string>;
+
 export const end = {
   'filler-cap': 'Oil filler cap off',
   'oil-stick': 'Oil stick out',

@@ -63,6 +63,7 @@ export function Controls({ step, background, phase, draft, onDraft, put, childre
           <View key={pointKey(pointRef.point, pointRef.place)} style={styles.controls}>
             {many ? null : <Measures {...props} {...sliding} />}
             {many ? null : children}
+            {pointRef === step.points[0] ? <GaugeLine measure={gaugedBy(point)} /> : null}
             <Aids {...props} />
             {point.counted ? <CountPicker {...props} /> : null}
             {point.codes ? <CodesPicker {...props} /> : null}
@@ -93,6 +94,9 @@ export function Controls({ step, background, phase, draft, onDraft, put, childre
   );
 }
 
+/** The measure of a point that is read with one gauge or another. */
+const gaugedBy = ({ measures }: CataloguePoint) => measures.find(({ measure }) => measure in GAUGE_STEPS)?.measure;
+
 const isTape = (measure: MeasureCode) => MEASURES[measure].taken === 'tape';
 
 function Measures(props: ControlProps & SlidingProps) {
@@ -121,7 +125,6 @@ function Measures(props: ControlProps & SlidingProps) {
     spots.map((spot) => ({ measure, spot })),
   );
   const treadTapes = tapes.filter(({ measure }) => measure === 'tread');
-  const gauged = bars ? undefined : slots.find(({ measure }) => measure in GAUGE_STEPS)?.measure;
   const others = tapes.filter(({ measure }) => measure !== 'tread');
   return (
     <>
@@ -178,7 +181,6 @@ function Measures(props: ControlProps & SlidingProps) {
             style={styles.aside}
           />
         ) : null}
-        {gauged ? <GaugeLine measure={gauged} /> : null}
       </View>
     </>
   );

@@ -8,7 +8,11 @@ import { unitOf, workshopUnit } from '../../../words/show';
 import { controls as say } from '../../../words/en/pages/controls';
 
 /** Which gauge is in hand: chosen once, it holds for the rest of the visit. */
-export function GaugeLine({ measure }: { readonly measure: MeasureCode }) {
+export function GaugeLine({ measure }: { readonly measure: MeasureCode | undefined }) {
+  return measure && GAUGE_STEPS[measure] ? <Gauge measure={measure} /> : null;
+}
+
+function Gauge({ measure }: { readonly measure: MeasureCode }) {
   const [open, setOpen] = useState(false);
   const steps = GAUGE_STEPS[measure] ?? [];
   const step = useGaugeStep(measure) ?? steps[0];
