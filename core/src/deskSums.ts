@@ -1,6 +1,6 @@
 /** Sums that only the bench page uses: a door of their own, so that the walk loads without them. */
 export { seasonOrLeak, type TyreLoss, type TyrePressure } from './calculators/seasonOrLeak';
-export { GLYCOLS, drainToRaise, freezePoint, glycolShare, type Glycol, type TableValue } from './calculators/glycol';
+export { GLYCOLS, drainToRaise, freezePoint, glycolShare, type Glycol, type TableValue } from './limits/glycol';
 export { fuelUse, mpgToLitresPer100Km, type FuelFill, type FuelStretch } from './calculators/fuelUse';
 export { dueOf, type DueAnswer, type DueQuestion } from './calculators/due';
 export {

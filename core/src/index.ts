@@ -133,6 +133,7 @@ export {
   type BrakeFluidGrade,
   type Fastener,
   type SpecFluidName,
+  type Pivot,
   type SpecFluid,
   type SpecSheet,
   type SpecTorque,
@@ -239,10 +240,12 @@ export { currentFindings, standingOf, type CurrentFindings } from './inspection/
 export type { PointRef } from './inspection/pointRef';
 export { restOfStop, visitPoints, walkSteps, type WalkPlan, type WalkStep } from './inspection/walkSteps';
 export { carriedContent, carriedFrom } from './inspection/carry';
+export { notToDrive } from './report/notToDrive';
 export { watchedPoints } from './grading/watchedPoints';
 export { parseLine } from './inspection/parseLine';
 export {
   BASES,
+  SEASONS,
   LEAK_GRADES,
   LIMIT_KINDS,
   WORD_GRADES,

@@ -1,4 +1,4 @@
-import type { SpecFluid, SpecSheet, SpecTorque } from '@weskopos/core';
+import type { Pivot, SpecFluid, SpecSheet, SpecTorque } from '@weskopos/core';
 import { Words } from '../kit/Words';
 import { visit as say } from '../words/en/pages/visit';
 import { amount, capital } from '../words/show';
@@ -7,7 +7,7 @@ const told = (...parts: readonly (string | false | null)[]) => parts.filter(Bool
 const named = (code: string) => capital(code.replaceAll('-', ' '));
 
 /** One fluid of the spec sheet: grade, other grades by the weather, litres. */
-export function fluidLine({ fluid, grade, capacityL, spanL, climates }: SpecFluid): string {
+export function fluidLine({ fluid, grade, capacityL, spanL, mark, climates }: SpecFluid): string {
   return told(
     named(fluid),
     grade,
@@ -20,6 +20,7 @@ export function fluidLine({ fluid, grade, capacityL, spanL, climates }: SpecFlui
     ),
     capacityL !== null && amount('volume', capacityL),
     spanL !== null && say.betweenMarks(amount('volume', spanL)),
+    mark,
   );
 }
 
@@ -34,6 +35,11 @@ export function torqueLine({ fastener, newtonMetres, socket, angleDeg, stagesNm,
   );
 }
 
+/** One pivot that is greased: its nipples, and how often. */
+export function pivotLine({ name, nipples, everyHours }: Pivot): string {
+  return told(name, say.nipples(nipples), everyHours !== null && say.everyHours(everyHours));
+}
+
 /** Everything the spec sheet says that hands need: fluids, torques, filter, codes of the dash, part numbers. */
 export function SpecList({ spec }: { readonly spec: SpecSheet }) {
   const { fluids, torques, filterThread, filterSeal, dashCodes, keyCodePlace, parts, stickSpanL, studs } = spec;
@@ -45,6 +51,7 @@ export function SpecList({ spec }: { readonly spec: SpecSheet }) {
     (filterThread || filterSeal) && say.filterFits(told(filterThread, filterSeal)),
     ...dashCodes.map(({ code, means }) => say.dashCode(code, means)),
     keyCodePlace && say.keyCodePlace(keyCodePlace),
+    ...spec.pivots.map(pivotLine),
     ...parts.map(({ part, number }) => told(part, number)),
   ].filter((line): line is string => Boolean(line));
   if (lines.length === 0) return <Words size="m">{say.specSheetEmpty}</Words>;

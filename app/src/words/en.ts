@@ -148,7 +148,6 @@ export const en = {
     under: 'Never under a vehicle on a jack alone.',
     plant: 'Engine off, implements on the ground, key out.',
     closing: 'Nothing left open, loose, or lying on the engine.',
-    fail: 'A failed brake, steering, tyre or fuel-leak point means the vehicle should not be driven.',
     law: 'Weskopos helps to inspect. It does not replace the local inspection code, the maker’s instructions or a licensed tester.',
   },
 };

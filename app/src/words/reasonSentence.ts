@@ -78,6 +78,12 @@ function limitSentence(reason: Extract<Reason, { rule: 'limit' }>): string {
       return `${amount(measure, value)} between the most and the least worn place.`;
     case 'across':
       return `${amount(measure, value)} different from the other side.`;
+    case 'mixture-freeze': {
+      const freezes = amount('freeze', value + houseRules().designLowC);
+      return `Freezes at ${bound === 'exact' ? '' : 'or under '}${freezes} by its mixture; the lowest to expect is ${amount('freeze', houseRules().designLowC)}.`;
+    }
+    case 'twins':
+      return `${amount(measure, value)} different from the other of the pair.`;
     case 'front-rear':
       return `${amount(measure, value)} different from the other axle.`;
     case 'inner-outer':

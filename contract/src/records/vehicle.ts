@@ -36,6 +36,7 @@ const axleSchema = z.strictObject({
   discMinimumMm: z.number().min(3).max(60).nullable(),
   liningNewMm: z.number().min(3).max(30).nullable(),
   tyreSize: textSchema(30).trim(),
+  suspension: z.enum(['independent', 'rigid']).nullable(),
 }) satisfies z.ZodType<Axle>;
 
 const makeUpSchema = z.strictObject({
@@ -80,6 +81,7 @@ export const specSchema = z.strictObject({
         grade: textSchema(60).trim(),
         capacityL: overZero(400).nullable(),
         spanL: overZero(20).nullable(),
+        mark: textSchema(120).trim(),
         climates: z
           .array(
             z
@@ -128,6 +130,15 @@ export const specSchema = z.strictObject({
     .array(z.strictObject({ code: textSchema(12).trim().min(1), means: textSchema(120).trim().min(1) }))
     .max(40),
   keyCodePlace: textSchema(120).trim(),
+  pivots: z
+    .array(
+      z.strictObject({
+        name: textSchema(60).trim().min(1),
+        nipples: z.number().int().min(1).max(99),
+        everyHours: overZero(10_000).nullable(),
+      }),
+    )
+    .max(40),
 }) satisfies z.ZodType<SpecSheet>;
 
 /** A vehicle as the workshop keeps it. */
@@ -161,8 +172,9 @@ const withWork = (spec: Raw): Raw => ({
   filterSeal: '',
   dashCodes: [],
   keyCodePlace: '',
+  pivots: [],
   ...spec,
-  fluids: mapped(spec.fluids, (one) => (isRaw(one) ? { spanL: null, climates: [], ...one } : one)),
+  fluids: mapped(spec.fluids, (one) => (isRaw(one) ? { spanL: null, mark: '', climates: [], ...one } : one)),
   torques: mapped(spec.torques, (one) => (isRaw(one) ? { angleDeg: null, stagesNm: [], renew: false, ...one } : one)),
 });
 
@@ -189,6 +201,7 @@ export const vehicleRecord = recordKind<Vehicle>({
     (raw) => ({
       ...raw,
       makeUp: isRaw(raw.makeUp) ? { driverSide: null, ...raw.makeUp } : raw.makeUp,
+      axles: mapped(raw.axles, (axle) => (isRaw(axle) ? { suspension: null, ...axle } : axle)),
       spec: isRaw(raw.spec) ? withWork(raw.spec) : raw.spec,
     }),
   ],

@@ -10,6 +10,7 @@ export const STATE_CHANGES = [
   'lift-down',
   'helper-here',
   'helper-gone',
+  'stands-checked',
 ] as const;
 /** What is done to the vehicle that changes what can be read. */
 export type StateChange = (typeof STATE_CHANGES)[number];

@@ -338,8 +338,15 @@ describe('what a step of the walk asks to be done first', () => {
 
   test('the state it needs, until that was said', () => {
     const change = (what: StateChange) => act(1, { kind: 'state', change: what });
-    expect(asked('wheel.rock', '1L')).toEqual([{ kind: 'state', change: 'lift-up' }]);
-    expect(asked('wheel.rock', '1L', [change('lift-up')])).toEqual([]);
+    const stands = { kind: 'state', change: 'stands-checked' };
+    expect(asked('wheel.rock', '1L')).toEqual([stands, { kind: 'state', change: 'lift-up' }]);
+    expect(asked('wheel.rock', '1L', [change('lift-up')])).toEqual([stands]);
+    // Confirmed once; asked again when it was lifted anew.
+    const checked = [change('lift-up'), { ...change('stands-checked'), at: new Date(START + 120_000).toISOString() }];
+    expect(asked('wheel.rock', '1L', checked)).toEqual([]);
+    expect(asked('leak.engine', '', checked)).not.toContainEqual(stands);
+    const again = { ...change('lift-up'), at: new Date(START + 180_000).toISOString() };
+    expect(asked('exhaust', '', [...checked, again])).toEqual([stands]);
     expect(asked('walk.lamps', '')).toEqual([
       { kind: 'state', change: 'key-on' },
       { kind: 'state', change: 'helper-here' },

@@ -38,10 +38,13 @@ export function stepActs(
   standing: ReadonlyMap<string, Pick<Finding, 'codes'>>,
 ): StepAct[] {
   const acts = points.flatMap(({ point, place }) => {
-    const { needs, measures } = cataloguePoint(point);
+    const { needs, measures, station, cautions } = cataloguePoint(point);
+    // Before the first hand goes under, and again whenever it was lifted anew.
+    const goesUnder = station === 'under' || cautions.includes('stands');
     const hub = hubOf(place);
     const caps = measures.flatMap(({ measure }) => CAP_OF[measure] ?? []);
     return [
+      ...(goesUnder && !state.standsChecked ? [{ kind: 'state', change: 'stands-checked' } as const] : []),
       ...needs.flatMap((need) => doneFor(need, state, hub)),
       ...caps.map((end): StepAct => ({ kind: 'open', end, place: '' })),
       ...(point === CODES_READ_AT && (standing.get(point)?.codes.length ?? 0) > 0

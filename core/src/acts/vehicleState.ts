@@ -31,6 +31,8 @@ export interface VehicleState {
   /** Warm right through, so that its oil flows out. */
   readonly warmedThrough: boolean;
   readonly lifted: boolean | null;
+  /** It stands seated and was shaken since it was lifted last: hands may go under. */
+  readonly standsChecked: boolean;
   readonly helper: boolean | null;
   readonly trayOff: boolean | null;
   readonly wheelsOff: readonly Place[];
@@ -61,6 +63,7 @@ export function vehicleState(arrival: Arrived, acts: readonly Act[], atMs: numbe
   let keyOn = false;
   let lifted: boolean | null = null;
   let helper: boolean | null = null;
+  let standsChecked = false;
   let startedToday = arrival.state !== 'cold';
   for (const act of past) {
     if (act.kind !== 'state') continue;
@@ -90,6 +93,10 @@ export function vehicleState(arrival: Arrived, acts: readonly Act[], atMs: numbe
       case 'lift-up':
       case 'lift-down':
         lifted = act.change === 'lift-up';
+        standsChecked = false;
+        break;
+      case 'stands-checked':
+        standsChecked = true;
         break;
       case 'helper-here':
       case 'helper-gone':
@@ -110,6 +117,7 @@ export function vehicleState(arrival: Arrived, acts: readonly Act[], atMs: numbe
     warm: running ? warmAtChange || sinceS >= SHORT_RUN_S : warmAtChange && sinceS < COOL_S,
     warmedThrough: running ? throughAtChange || sinceS >= WARM_UP_S : throughAtChange && sinceS < COOL_S,
     lifted,
+    standsChecked,
     helper,
     trayOff: trays.length === 0 ? null : open.some(({ end }) => end === 'tray'),
     wheelsOff: open.filter(({ end }) => end === 'wheel').map(({ place }) => place),

@@ -6,7 +6,7 @@ import { dripLoss, dropRate } from './drips';
 import { dueOf, type DueQuestion } from './due';
 import { filterFit } from './filterFit';
 import { fuelUse, mpgToLitresPer100Km } from './fuelUse';
-import { drainToRaise, freezePoint, glycolShare, GLYCOLS } from './glycol';
+import { drainToRaise, freezePoint, glycolShare, GLYCOLS } from '../limits/glycol';
 import { OIL_USED_LIMITS, oilUseGrade, oilUsed, stickToLitres } from './oil';
 import { partLeft } from './partLeft';
 import { CORNERS, rotationOf, type RotationQuestion } from './rotation';

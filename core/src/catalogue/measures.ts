@@ -154,6 +154,10 @@ export const MEASURES = {
     taken: 'tape',
   }),
   play: named('none', 'just-felt', 'clear'),
+  /** Level at an open fill plug: it just drips over the edge, runs out, is felt below with a finger, or is not felt. */
+  hole: named('at-edge', 'runs-out', 'felt-below', 'not-felt'),
+  /** Longest way across a crack, a chip or a patch of rust. */
+  extent: measure({ unit: 'mm', least: 0, most: 5000, likely: [1, 2000], step: 1, repeatability: 2 }),
   'play-angle': measure({ unit: '°', least: 0, most: 180, likely: [0, 60], step: 1, repeatability: 1 }),
   travel: measure({ unit: 'mm', least: 0, most: 400, likely: [0, 200], step: 1, repeatability: 1 }),
   clicks: measure({ unit: 'clicks', least: 0, most: 40, likely: [1, 20], step: 1, repeatability: 0.3 }),

@@ -8,11 +8,13 @@ import { scaleOf, toLimit } from '../limits/limitScale';
 import type { LimitRow } from '../limits/limitSheet';
 import type { HouseRules } from '../house/houseRules';
 import type { Rules } from '../rules/rulebook';
+import { twinOf } from '../vehicle/place';
 import { axleAt, oppositePlace, otherAxlePlace, type Place, type Vehicle } from '../vehicle/vehicle';
 import { pressureAtReference } from './pressureAtReference';
 import type { LookAhead } from '../inspection/aheadNote';
 import type { NotJudged } from './reason';
 import { CHARGED_V } from '../vehicle/specSheet';
+import { freezePoint, type Glycol } from '../limits/glycol';
 import { tyreAgeYears } from './tyreAge';
 import { CLOSE_CALL_FACTOR, standardUncertainty } from '../sums/uncertainty';
 import { judgeValue } from './judgeValue';
@@ -89,6 +91,12 @@ export function compared(
       const other = otherAxlePlace(vehicle.axles, ref.place);
       return other === undefined ? [] : difference(ref, readings, context, phase, pointKey(ref.point, other));
     }
+    case 'mixture-freeze':
+      return readings.map((reading) => mixtureFreeze(reading, context));
+    case 'twins': {
+      const twin = twinOf(ref.place);
+      return twin === null ? [] : difference(ref, readings, context, phase, pointKey(ref.point, twin));
+    }
     case 'inner-outer': {
       const other = ref.point === 'pad.inner' ? 'pad.outer' : 'pad.inner';
       return difference(ref, readings, context, phase, pointKey(other, ref.place));
@@ -118,6 +126,44 @@ function each(
     onlyWhenBad: false,
     ...make(readingValue(reading), uncertaintyOf(reading, house)),
   }));
+}
+
+/**
+ * What a share of glycol protects to, held against the lowest temperature to expect. Past the table's end it protects at
+ * least so far, until so much of it freezes earlier again.
+ */
+function mixtureFreeze(reading: Reading, { vehicle, rules }: GradingContext): Compared {
+  const share = readingValue(reading);
+  const kind = coolantKind(vehicle.spec);
+  const freeze = freezePoint(share, kind);
+  const low = rules.house.designLowC;
+  if (freeze.status === 'turns' && share > TURNS_FROM) return { status: 'not-judged', why: 'mixture-turns' };
+  if (freeze.status === 'beyond') return { status: 'not-judged', why: 'mixture-turns' };
+  const u = uncertaintyOf(reading, rules.house);
+  const at = (one: number) => {
+    const point = freezePoint(Math.max(0, one), kind);
+    return point.status === 'value' ? point.value : null;
+  };
+  const [weaker, stronger] = [at(share - u), at(share + u)];
+  const value = freeze.status === 'value' ? freeze.value : (at(freeze.end) ?? 0);
+  return {
+    status: 'value',
+    spot: reading.spot,
+    value: value - low,
+    u: weaker === null || stronger === null ? 0 : (weaker - stronger) / 2,
+    reading,
+    bound: freeze.status === 'value' ? reading.bound : 'under',
+    onlyWhenBad: false,
+  };
+}
+
+/** From this share on glycol freezes earlier again, %. */
+const TURNS_FROM = 65;
+
+/** Which antifreeze the spec sheet names; ethylene glycol where it names none. */
+export function coolantKind({ fluids }: Pick<Vehicle['spec'], 'fluids'>): Glycol {
+  const grade = fluids.find(({ fluid }) => fluid === 'coolant')?.grade ?? '';
+  return /propylene/i.test(grade) ? 'propylene' : 'ethylene';
 }
 
 function crankNotJudged(finding: Finding, { vehicle, standing }: GradingContext): NotJudged | null {

@@ -68,7 +68,7 @@ export function gradeAtSpot({ reasons }: Pick<PointGrade, 'reasons'>, measure: s
   });
   return worstGrade(own.map((reason) => reason.grade));
 }
-const COMPARISONS: readonly LimitRow['kind'][] = ['spread', 'across', 'inner-outer', 'front-rear'];
+const COMPARISONS: readonly LimitRow['kind'][] = ['spread', 'across', 'inner-outer', 'front-rear', 'twins'];
 
 function reasonsFor(
   ref: PointRef,

@@ -20,7 +20,8 @@ export type NotJudged =
   | 'other-standard'
   | 'not-charged'
   | 'not-measured'
-  | 'no-torque';
+  | 'no-torque'
+  | 'mixture-turns';
 
 /** Why a point has its grade, as data: what was compared with what, by which rule, from which source. */
 export type Reason =

@@ -1,5 +1,6 @@
 import type { MeasureCode } from '../catalogue/measures';
-import { placardAt, tyreTemperature, type GradingContext } from './compared';
+import { glycolShare } from '../limits/glycol';
+import { coolantKind, placardAt, tyreTemperature, type GradingContext } from './compared';
 import { pressureFromReference } from './pressureAtReference';
 import { pointKey } from '../catalogue/catalogue';
 import type { PointRef } from '../inspection/pointRef';
@@ -16,8 +17,17 @@ export function tapeThresholds(ref: PointRef, measure: MeasureCode, context: Gra
   const { vehicle, inspection, rules } = context;
   const scope = { vehicle, house: rules.house, at: inspection.startedAt };
   return rowsFor(rules.sheet, measure, ref.point, ref.place, scope).flatMap((row) => {
+    if (row.kind === 'mixture-freeze') return mixtureEdges(row, context);
     const toTape = tapeScale(row, ref, context);
     return toTape ? row.thresholds.map((edge) => ({ ...edge, value: toTape(edge.value) })) : [];
+  });
+}
+
+/** Freeze points as the shares of glycol that give them: too little is too warm. */
+function mixtureEdges({ thresholds }: LimitRow, { vehicle, rules }: GradingContext): Threshold[] {
+  return thresholds.flatMap((edge): Threshold[] => {
+    const share = glycolShare(rules.house.designLowC + edge.value, coolantKind(vehicle.spec));
+    return share.status === 'value' ? [{ ...edge, bad: 'below', value: share.value }] : [];
   });
 }
 

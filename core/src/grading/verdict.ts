@@ -7,6 +7,7 @@ import type { Inspection } from '../inspection/inspection';
 import type { Rules } from '../rules/rulebook';
 import type { PointRef } from '../inspection/pointRef';
 import { walkSteps } from '../inspection/walkSteps';
+import { twinOf } from '../vehicle/place';
 import { oppositePlace, otherAxlePlace, type Vehicle } from '../vehicle/vehicle';
 import type { GradingContext } from './compared';
 import { worstGrade, type Grade } from './grade';
@@ -103,6 +104,7 @@ export function createGrader(): (context: GradingContext) => readonly GradedPoin
 /** Keys of the findings a point's grade depends on: its own and those it is compared with. */
 function leansOn({ point, place }: PointRef, axles: GradingContext['vehicle']['axles']): string[] {
   const otherAxle = otherAxlePlace(axles, place);
+  const twin = twinOf(place);
   return [
     pointKey(point, place),
     ...(place === '' ? [] : [pointKey(point, oppositePlace(place))]),
@@ -110,6 +112,8 @@ function leansOn({ point, place }: PointRef, axles: GradingContext['vehicle']['a
     ...(point === 'pad.inner' ? [pointKey('pad.outer', place)] : []),
     ...(point === 'pad.outer' ? [pointKey('pad.inner', place)] : []),
     ...(point === 'battery.crank' ? ['battery.rest'] : []),
+    ...(point === 'cabin.codes' ? ['close.codes'] : []),
+    ...(twin === null ? [] : [pointKey(point, twin)]),
   ];
 }
 

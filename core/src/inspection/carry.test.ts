@@ -126,3 +126,12 @@ describe('three figures on one line, outside first', () => {
     ['', { status: 'unreadable' }],
   ])('“%s” is told, never guessed', (typed, problem) => expect(parseLine(typed, 'mm', 3)).toMatchObject(problem));
 });
+
+test('a return visit also looks where it shows what was left open', () => {
+  const left = [
+    { end: 'wheel', place: '1R' },
+    { end: 'codes-cleared', place: '' },
+    { end: 'funnel', place: '' },
+  ] as const;
+  expect(watchedPoints([], left)).toEqual(['close.bolts@1R', 'cabin.codes', 'close.leakcheck']);
+});

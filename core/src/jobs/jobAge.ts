@@ -14,6 +14,8 @@ const AGE_OF: Readonly<Partial<Record<PointCode, JobCode>>> = {
   'filter.air': 'air-filter',
   'filter.fuel.date': 'fuel-filter',
   plugs: 'spark-plugs',
+  'plant.cabfilter': 'cabin-filter',
+  'plant.aircleaner': 'air-filter',
 };
 
 /** Mean length of a month, days. */

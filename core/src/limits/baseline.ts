@@ -70,6 +70,12 @@ const boilingRow = (grade: 'DOT 3' | 'DOT 4' | 'DOT 5.1', advisoryC: number, fai
     { brakeFluid: grade },
   );
 
+/** How much colder than the lowest temperature to expect a coolant is to freeze. */
+const PROTECTION: readonly Threshold[] = [
+  over(house('advisory', -10, 'ten kelvin below the lowest temperature to expect')),
+  over(house('fail', 0, 'the lowest temperature to expect')),
+];
+
 const treadSpread = row('tread', 'spread', [from(house('advisory', 1.5, 'wear across one tyre'))]);
 const otherRows: readonly LimitRow[] = [
   treadSpread,
@@ -109,6 +115,14 @@ const otherRows: readonly LimitRow[] = [
     under(house('advisory', 2.5, 'bonded shoe lining')),
     under(law('fail', 1.5, 'the periodic test of several countries; check yours')),
   ]),
+  row('shoe', 'across', [from(house('advisory', 1.5, 'one drum wears alone'))]),
+  row('drum', 'across', [from(house('advisory', 1, 'one drum wears alone'))]),
+  row('tread', 'twins', [from(house('advisory', 2, 'the deeper of a pair carries for both'))]),
+  row('pressure', 'twins', [from(house('advisory', 30, 'the harder of a pair carries for both'))]),
+  row('hole', 'value', [
+    from(house('advisory', 2, 'under the edge of the fill plug')),
+    from(house('fail', 3, 'not felt at the fill plug')),
+  ]),
   row('shoe', 'share-of-new', [
     under(house('advisory', 0.4, 'bonded shoe lining, share of new')),
     under(house('fail', 0.2, 'bonded shoe lining, share of new')),
@@ -129,15 +143,17 @@ const otherRows: readonly LimitRow[] = [
   boilingRow('DOT 3', 160, 140),
   boilingRow('DOT 4', 180, 155),
   boilingRow('DOT 5.1', 205, 180),
-  row('freeze', 'over-design-low', [
-    over(house('advisory', -10, 'ten kelvin below the lowest temperature to expect')),
-    over(house('fail', 0, 'the lowest temperature to expect')),
-  ]),
+  row('freeze', 'over-design-low', PROTECTION, { points: ['coolant.strength'] }),
+  // One sample, one judgement: its protection as a freeze point, its share only for what the share alone tells.
+  row('glycol', 'mixture-freeze', PROTECTION),
   row('glycol', 'value', [
-    under(house('advisory', 40, 'share of glycol')),
-    over(house('advisory', 65, 'share of glycol; more freezes earlier and cools less')),
-    under(house('fail', 25, 'share of glycol')),
+    under(house('advisory', 33, 'too little glycol guards no metal from corrosion')),
+    over(house('advisory', 65, 'more glycol freezes earlier again and cools less')),
   ]),
+  row('freeze', 'over-design-low', [over(house('advisory', 0, 'washer fluid in the winter months'))], {
+    points: ['washer.frost'],
+    season: 'winter-months',
+  }),
   row(
     'level',
     'value',
@@ -239,7 +255,7 @@ const harmless = stages('pass', 'pass', 'pass', 'pass', 'advisory');
 /** The built-in starting point. Local law comes first: a workshop checks every row against its own. */
 export const BASELINE: LimitSheet = {
   code: 'baseline',
-  version: 3,
+  version: 4,
   validFrom: '2026-01-01',
   rows: [
     row('tread', 'value', [under(house('advisory', 3, WET_GRIP)), under(LIGHT_LIMIT)], { classes: LIGHT }),

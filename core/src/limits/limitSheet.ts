@@ -35,6 +35,8 @@ export interface Threshold {
  * - `over-design-low`: reading − the lowest temperature to expect, K
  * - `per-12-volts`: reading scaled to a 12 V system
  * - `torque-share`: reading / the torque of the spec sheet for that fastener
+ * - `mixture-freeze`: freeze point of the mixture with that share of glycol − the lowest temperature to expect, K
+ * - `twins`: difference to the other tyre of a dual pair
  */
 export const LIMIT_KINDS = [
   'value',
@@ -50,9 +52,13 @@ export const LIMIT_KINDS = [
   'over-design-low',
   'per-12-volts',
   'torque-share',
+  'mixture-freeze',
+  'twins',
 ] as const;
 /** What a limit is compared with: the reading itself, or something made of it. */
 export type LimitKind = (typeof LIMIT_KINDS)[number];
+
+export const SEASONS = ['winter', 'winter-months'] as const;
 
 /** What a row holds for; everything left out holds for all. */
 export interface AppliesTo {
@@ -60,8 +66,8 @@ export interface AppliesTo {
   readonly points?: readonly PointCode[];
   readonly axles?: 'front' | 'rear';
   readonly wheels?: 'single' | 'dual';
-  /** Winter-marked tyres in a winter month. */
-  readonly season?: 'winter';
+  /** `winter`: winter-marked tyres in a winter month; `winter-months`: whatever it is, in a winter month. */
+  readonly season?: (typeof SEASONS)[number];
   readonly brakeFluid?: BrakeFluidGrade;
   readonly charging?: 'plain' | 'smart';
   readonly batteries?: readonly BatteryType[];

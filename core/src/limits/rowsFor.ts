@@ -26,6 +26,7 @@ export function rowsFor(
       row.measure === measure &&
       holdsFor(row.applies, point, place, scope) &&
       (row.kind !== 'share-of-new' || scope.house.liningAs === 'percent') &&
+      (row.kind !== 'twins' || axleAt(scope.vehicle.axles, place)?.dual === true) &&
       (row.kind !== 'front-rear' || scope.vehicle.makeUp.drive === 'four-permanent'),
   );
 }
@@ -33,13 +34,13 @@ export function rowsFor(
 function holdsFor(applies: AppliesTo, point: PointCode, place: Place, { vehicle, house, at }: LimitScope): boolean {
   const { spec, makeUp } = vehicle;
   const axle = axleAt(vehicle.axles, place);
-  const inWinter = makeUp.winterTyres && house.winterMonths.includes(Number(at.slice(5, 7)));
+  const isWinter = house.winterMonths.includes(Number(at.slice(5, 7)));
   const checks: readonly (readonly [unknown, boolean])[] = [
     [applies.classes, applies.classes?.includes(vehicle.class) ?? true],
     [applies.points, applies.points?.includes(point) ?? true],
     [applies.axles, applies.axles === (parsePlace(place)?.axle === 1 ? 'front' : 'rear')],
     [applies.wheels, axle !== undefined && axle.dual === (applies.wheels === 'dual')],
-    [applies.season, inWinter],
+    [applies.season, isWinter && (applies.season === 'winter-months' || makeUp.winterTyres)],
     [applies.brakeFluid, applies.brakeFluid === spec.brakeFluid],
     [applies.charging, (applies.charging === 'smart') === spec.smartCharging],
     [applies.batteries, applies.batteries?.includes(spec.battery.type) ?? true],

@@ -43,5 +43,6 @@ export const POINTS_OF_JOB: Readonly<Partial<Record<JobCode, readonly PointCode[
     'plant.grease.rear',
     'plant.grease.linkage',
     'plant.grease.driveshaft',
+    'plant.grease.own',
   ],
 };

@@ -12,6 +12,7 @@ const VEHICLE_FITS = {
   clutch: ({ makeUp }: Parts) => makeUp.gearbox === 'manual' && makeUp.power !== 'electric',
   'hydraulic-clutch': ({ makeUp }: Parts) =>
     makeUp.hydraulicClutch && makeUp.gearbox === 'manual' && makeUp.power !== 'electric',
+  gearbox: ({ makeUp }: Parts) => makeUp.gearbox !== 'single-speed',
   automatic: ({ makeUp }: Parts) => makeUp.gearbox === 'automatic',
   'spare-wheel': ({ makeUp }: Parts) => makeUp.spareWheel,
   'passenger-lift': ({ makeUp }: Parts) => makeUp.passengerLift,
@@ -34,6 +35,7 @@ const AXLE_FITS = {
   drum: ({ brake }: Axle) => brake === 'drum',
   steered: ({ steered }: Axle) => steered,
   driven: ({ driven }: Axle) => driven,
+  independent: ({ suspension, steered }: Axle) => (suspension ?? (steered ? 'independent' : 'rigid')) === 'independent',
 } as const;
 /** Something an axle has or has not, as the catalogue asks for it. */
 export type AxleFit = keyof typeof AXLE_FITS;

@@ -75,3 +75,9 @@ export function hasPlace(axles: readonly Pick<Axle, 'dual'>[], repeats: Repeats,
   if (!axle) return false;
   return (parsed.tyre !== null) === (axle.dual && repeats === 'tyre');
 }
+
+/** The other tyre of a dual pair: `2Lo` → `2Li`; null for one that is single. */
+export function twinOf(place: Place): Place | null {
+  const parsed = parsePlace(place);
+  return parsed?.tyre ? placeOf({ ...parsed, tyre: parsed.tyre === 'o' ? 'i' : 'o' }) : null;
+}

@@ -48,6 +48,8 @@ export interface SpecFluid {
   readonly capacityL: number | null;
   /** Litres between its marks, over 0; null when not known. The engine oil's is told by its stick. */
   readonly spanL: number | null;
+  /** Where its mark is, in the workshop's words, where the maker made none; empty where it is plain. */
+  readonly mark: string;
   /** Other grades by the weather; empty where one does for all. */
   readonly climates: readonly ClimateGrade[];
 }
@@ -83,7 +85,7 @@ export interface SpecTorque {
 }
 
 /** What a fluid and a torque say where nothing more is known. */
-export const PLAIN_FLUID = { grade: '', capacityL: null, spanL: null, climates: [] } as const;
+export const PLAIN_FLUID = { grade: '', capacityL: null, spanL: null, mark: '', climates: [] } as const;
 export const PLAIN_TORQUE = { socket: '', angleDeg: null, stagesNm: [], renew: false } as const;
 
 /** The battery the vehicle is to have. */
@@ -106,6 +108,14 @@ export interface SpecInterval {
 export interface SpecPart {
   readonly part: string;
   readonly number: string;
+}
+
+/** A pivot that is greased: enough is when fresh grease just shows at every nipple. */
+export interface Pivot {
+  readonly name: string;
+  readonly nipples: number;
+  /** Hours between two greasings; null where none is set. */
+  readonly everyHours: number | null;
 }
 
 /** What the dash says by itself when something falls due: a letter with figures, and what it stands for. */
@@ -137,6 +147,8 @@ export interface SpecSheet {
   readonly dashCodes: readonly DashCode[];
   /** Where the key's emergency code is kept; never the code itself. */
   readonly keyCodePlace: string;
+  /** Pivots that are greased, each with its nipples. */
+  readonly pivots: readonly Pivot[];
 }
 
 export const BLANK_SPEC: SpecSheet = {
@@ -156,6 +168,7 @@ export const BLANK_SPEC: SpecSheet = {
   filterSeal: '',
   dashCodes: [],
   keyCodePlace: '',
+  pivots: [],
 };
 
 /** Litres a fluid takes, null when the sheet is silent. */

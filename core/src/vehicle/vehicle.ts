@@ -22,6 +22,8 @@ export interface Axle {
   /** New lining of pad or shoe, mm. */
   readonly liningNewMm: number | null;
   readonly tyreSize: string;
+  /** How its wheels are hung; null for the usual: independent where it steers, rigid where it does not. */
+  readonly suspension: 'independent' | 'rigid' | null;
 }
 
 /** What the meter counts. */
@@ -59,6 +61,7 @@ export const PLAIN_AXLE: Axle = {
   discMinimumMm: null,
   liningNewMm: null,
   tyreSize: '',
+  suspension: null,
 };
 
 /** A side of the vehicle, seen from its seat. */

@@ -4,6 +4,7 @@ import {
   newestRulebook,
   offeredFor,
   walkSteps,
+  openEnds,
   watchedPoints,
   type Inspection,
   type Rulebook,
@@ -39,7 +40,10 @@ export function useOffered(life: Life, template: string | null): Offered {
       offered.find(({ code }) => code === asked) ?? offered.find(({ code }) => code === 'interim') ?? offered[0];
     const focus =
       chosen?.onlyWatched && lastSigned
-        ? watchedPoints(verdictOfVisit(vehicle, lastSigned, rulesFor(rulebooks, lastSigned.inspection)).points)
+        ? watchedPoints(
+            verdictOfVisit(vehicle, lastSigned, rulesFor(rulebooks, lastSigned.inspection)).points,
+            openEnds(lastSigned.acts).map(({ opened }) => opened),
+          )
         : null;
     const steps = chosen ? walkSteps({ vehicle, template: chosen, house: rulebook.house, focus }) : [];
     const pointCount = steps.reduce((sum, step) => sum + step.points.length, 0);

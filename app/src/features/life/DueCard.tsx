@@ -9,6 +9,7 @@ import { Heading, Words } from '../../kit/Words';
 import { Press } from '../../kit/Press';
 import { history } from '../../words/en/pages/history';
 import { HouseLine } from '../../controls/HouseLine';
+import { BoltsDone } from '../../visit/BoltsDone';
 import { dueWords, pastWords } from '../../words/dueWords';
 import { houseRules, jobWords, meterWords } from '../../words/show';
 import { common } from '../../words/en/pages/common';
@@ -27,9 +28,12 @@ export function DueCard({ life: { vehicle, visits, entries } }: { readonly life:
     <Card>
       <Heading level={2}>{say.dueNext}</Heading>
       {boltsAgain ? (
-        <Words strong colour={palette.fail}>
-          {common.wheelBoltsAgainTo(meterWords(boltsAgain.fromKm, 'km'), meterWords(boltsAgain.toKm, 'km'))}
-        </Words>
+        <>
+          <Words strong colour={palette.fail}>
+            {common.wheelBoltsAgainTo(meterWords(boltsAgain.fromKm, 'km'), meterWords(boltsAgain.toKm, 'km'))}
+          </Words>
+          <BoltsDone vehicleId={vehicle.id} fleetCode={vehicle.fleetCode} />
+        </>
       ) : null}
       {dues
         .filter(({ doneAt }) => doneAt !== null)

@@ -13,7 +13,7 @@ import { Heading, Words } from '../../kit/Words';
 import { useVisit } from '../../sync/useLife';
 import { nowIso } from '../../sync/clock';
 import { record, useWorkshop } from '../../sync/workshop';
-import { words } from '../../words/en';
+import { NotToDrive } from '../../visit/NotToDrive';
 import { endTitle } from '../ends/EndCard';
 import { Decks } from '../decks/Decks';
 import { NotHere } from '../../shell/NotHere';
@@ -101,11 +101,7 @@ export function Overview() {
               <Words role="alert">{say.pointsWereNotSeenThe(unseen)}</Words>
             </Card>
           ) : null}
-          {verdict.counts.fail > 0 ? (
-            <Card ground={palette.failWash}>
-              <Words>{words.caution.fail}</Words>
-            </Card>
-          ) : null}
+          <NotToDrive points={verdict.points} seats={axles} />
           {forks.size > 0 ? (
             <ForksCard
               forks={forks}

@@ -9,6 +9,7 @@ import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
 import { Heading, Words } from '../../kit/Words';
 import { useFleet, useVisit, type FoundVisit } from '../../sync/useLife';
+import { NotToDrive } from '../../visit/NotToDrive';
 import { words } from '../../words/en';
 import { forecastSentence, lookAgainSentence } from '../../words/forecastSentence';
 import {
@@ -79,7 +80,7 @@ export function ReportPage() {
       <AmendmentsCard visit={found.visit} asSigned={report.asSigned} now={report.verdict} axles={axles} />
       <StillOpenCard open={stillOpen} axles={axles} />
       <SystemsCard systems={report.verdict.systems} />
-      {report.verdict.counts.fail > 0 ? <Words strong>{words.caution.fail}</Words> : null}
+      <NotToDrive points={report.verdict.points} seats={axles} />
       <WorstFirst points={worstFirst(report.verdict.points)} axles={axles} />
       {report.notSeen.length > 0 ? (
         <Card>

@@ -162,7 +162,7 @@ function appliesWords({ applies }: LimitRow): string {
     applies.classes?.map((one) => words.vehicleClass[one].toLowerCase()).join(', '),
     applies.axles && say.axle(applies.axles),
     applies.wheels && say.wheels(applies.wheels),
-    applies.season && say.winterMarkedInSeason,
+    applies.season && say.season[applies.season],
     applies.brakeFluid,
     applies.charging && say.charging(applies.charging),
     applies.batteries?.map((one) => words.battery[one].toLowerCase()).join(', '),

@@ -18,6 +18,7 @@ const BLANK: VehicleForm['axles'][number] = {
   placardFullKpa: '',
   discMinimumMm: '',
   liningNewMm: '',
+  suspension: '',
 } satisfies Typed<typeof PLAIN_AXLE>;
 
 /** Every axle from the front: wheels, brakes, placard for light and full load, disc minimum, new lining, tyre size. */
@@ -43,6 +44,13 @@ export function AxleFields({ control }: { readonly control: Control<VehicleForm>
               label={`Brakes, ${name.toLowerCase()}`}
               options={['disc', 'drum'] as const}
               word={(one) => (one === 'disc' ? common.disc : say.drum)}
+            />
+            <FormChoice
+              control={control}
+              name={`axles.${index}.suspension`}
+              label={say.suspension(name.toLowerCase())}
+              options={['', 'independent', 'rigid']}
+              word={(one) => say.suspensionKind[one]}
             />
             <FormField
               control={control}

@@ -7,7 +7,6 @@ import {
   SPEC_FLUIDS,
   STUD_COUNTS,
 } from '@weskopos/core';
-import type { ReactNode } from 'react';
 import { useFieldArray, type Control } from 'react-hook-form';
 import { StyleSheet, View } from 'react-native';
 import { Card } from '../../kit/Card';
@@ -17,6 +16,8 @@ import { Heading } from '../../kit/Words';
 import { words } from '../../words/en';
 import { capital } from '../../words/show';
 import { FormCheck, FormChoice, FormField } from '../../controls/FormFields';
+import { Rows } from './Rows';
+import { DashCodeRows, PivotRows } from './SpecExtras';
 import { unitOfField, type VehicleForm } from './vehicleForm';
 import { vehicle as say } from '../../words/en/pages/vehicle';
 import { common } from '../../words/en/pages/common';
@@ -113,36 +114,9 @@ export function SpecFields({ control }: SpecProps) {
       <TorqueRows control={control} />
       <IntervalRows control={control} />
       <PartRows control={control} />
+      <PivotRows control={control} />
       <DashCodeRows control={control} />
     </>
-  );
-}
-
-interface RowsProps {
-  readonly title: string;
-  readonly add: string;
-  readonly onAdd: () => void;
-  readonly rows: readonly {
-    readonly id: string;
-    readonly fields: ReactNode;
-    readonly onTakeOut: () => void;
-    readonly name: string;
-  }[];
-}
-
-/** A list of the spec sheet: rows to fill in, one more, one less. */
-function Rows({ title, add, onAdd, rows }: RowsProps) {
-  return (
-    <Card>
-      <Heading level={2}>{title}</Heading>
-      {rows.map(({ id, fields, onTakeOut, name }) => (
-        <View key={id} style={styles.row}>
-          {fields}
-          <Press label={common.takeOut} hint={say.takeOut(name)} onPress={onTakeOut} style={styles.aside} />
-        </View>
-      ))}
-      <Press label={add} onPress={onAdd} style={styles.aside} />
-    </Card>
   );
 }
 
@@ -154,7 +128,7 @@ function FluidRows({ control }: SpecProps) {
     <Rows
       title={say.fluids}
       add={say.addAFluid}
-      onAdd={() => left && append({ fluid: left, grade: '', capacityL: '', spanL: '', climates: [] })}
+      onAdd={() => left && append({ fluid: left, grade: '', capacityL: '', spanL: '', mark: '', climates: [] })}
       rows={fields.map((field, index) => ({
         id: field.id,
         name: say.fluid(index + 1),
@@ -187,6 +161,12 @@ function FluidRows({ control }: SpecProps) {
               label={say.spanOfFluid(index + 1, volume)}
               allowed={say.over0To20L}
               figures
+            />
+            <FormField
+              control={control}
+              name={`spec.fluids.${index}.mark`}
+              label={say.markOfFluid(index + 1)}
+              allowed={say.atMostHundredTwentyCharacters}
             />
             <ClimateRows control={control} fluid={index} />
           </>
@@ -239,39 +219,6 @@ function ClimateRows({ control, fluid }: SpecProps & { readonly fluid: number })
         style={styles.aside}
       />
     </>
-  );
-}
-
-/** What the dash says by itself when something falls due. */
-function DashCodeRows({ control }: SpecProps) {
-  const { fields, append, remove } = useFieldArray({ control, name: 'spec.dashCodes' });
-  return (
-    <Rows
-      title={say.dashCodes}
-      add={say.addADashCode}
-      onAdd={() => append({ code: '', means: '' })}
-      rows={fields.map((field, index) => ({
-        id: field.id,
-        name: say.dashCode(index + 1),
-        onTakeOut: () => remove(index),
-        fields: (
-          <>
-            <FormField
-              control={control}
-              name={`spec.dashCodes.${index}.code`}
-              label={say.dashCode(index + 1)}
-              allowed={say.oneToTwelveCharacters}
-            />
-            <FormField
-              control={control}
-              name={`spec.dashCodes.${index}.means`}
-              label={say.dashCodeMeans(index + 1)}
-              allowed={say.oneToHundredTwentyCharacters}
-            />
-          </>
-        ),
-      }))}
-    />
   );
 }
 

@@ -40,9 +40,19 @@ const UNITS: Readonly<Record<string, () => Unit>> = {
   discMinimumMm: () => 'mm',
   liningNewMm: () => 'mm',
 };
-const PLAIN_FIGURES = ['year', 'ratedA', 'studs', 'months', 'hours', 'systemVolts', 'angleDeg'];
+const PLAIN_FIGURES = [
+  'year',
+  'ratedA',
+  'studs',
+  'months',
+  'hours',
+  'systemVolts',
+  'angleDeg',
+  'nipples',
+  'everyHours',
+];
 /** Fields where nothing chosen is told as an empty text. */
-const NULLABLE_CHOICES = ['standard', 'brakeFluid', 'driverSide', 'stickWhileFilling'];
+const NULLABLE_CHOICES = ['standard', 'brakeFluid', 'driverSide', 'stickWhileFilling', 'suspension'];
 /** Lists of figures that are typed on one line. */
 const LINES = ['stagesNm'];
 

@@ -8,7 +8,7 @@ import { TypedReading } from '../../controls/TypedReading';
 import { walk as say } from '../../words/en/pages/walk';
 
 /** A difference is read again by reading its parts again. */
-const COMPARISONS: readonly string[] = ['spread', 'across', 'inner-outer', 'front-rear'];
+const COMPARISONS: readonly string[] = ['spread', 'across', 'inner-outer', 'front-rear', 'twins'];
 
 interface CloseCallProps {
   readonly pointRef: PointRef;

@@ -4,7 +4,7 @@ import { Card } from '../../kit/Card';
 import { Press } from '../../kit/Press';
 import { usePalette } from '../../kit/theme';
 import { Words } from '../../kit/Words';
-import { SpecList, fluidLine, torqueLine } from '../../visit/SpecList';
+import { SpecList, fluidLine, pivotLine, torqueLine } from '../../visit/SpecList';
 import { walk as say } from '../../words/en/pages/walk';
 
 /** What the spec sheet says to this point alone. */
@@ -12,7 +12,8 @@ function linesAt(point: PointCode, spec: SpecSheet): string[] {
   const { fluid, torque } = specAt(point, spec);
   const codes = point === 'cabin.indicator' ? spec.dashCodes.map(({ code, means }) => `${code}: ${means}`) : [];
   const key = point === 'cabin.keycell' && spec.keyCodePlace ? [say.keyCodeAt(spec.keyCodePlace)] : [];
-  return [...(fluid ? [fluidLine(fluid)] : []), ...(torque ? [torqueLine(torque)] : []), ...codes, ...key];
+  const pivots = point === 'plant.grease.own' ? spec.pivots.map(pivotLine) : [];
+  return [...pivots, ...(fluid ? [fluidLine(fluid)] : []), ...(torque ? [torqueLine(torque)] : []), ...codes, ...key];
 }
 
 interface SpecLineProps {

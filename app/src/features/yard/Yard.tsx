@@ -11,6 +11,7 @@ import { SPACE } from '../../kit/tokens';
 import { gradeColours, useIsWide, usePalette } from '../../kit/theme';
 import { Heading, Label, Words } from '../../kit/Words';
 import { signOut, useWorkshop } from '../../sync/workshop';
+import { BoltsDone } from '../../visit/BoltsDone';
 import { words } from '../../words/en';
 import { problemWords } from '../../words/problemWords';
 import { dayAndTime, meterWords } from '../../words/show';
@@ -139,6 +140,7 @@ function Entry({ entry: { vehicle, standing, last, open } }: { readonly entry: Y
           {open ? <Words size="m">{say.halfDoneSince(dayAndTime(open.startedAt))}</Words> : null}
         </View>
       </Pressable>
+      {bolts ? <BoltsDone vehicleId={vehicle.id} fleetCode={vehicle.fleetCode} /> : null}
       {open ? (
         <Press
           kind="main"

@@ -35,6 +35,7 @@ export const stateChange = {
   'lift-down': 'On its wheels',
   'helper-here': 'Helper here',
   'helper-gone': 'Helper gone',
+  'stands-checked': 'Stands seated, vehicle shaken',
 } satisfies Record<StateChange, string>;
 
 export const wait = {

@@ -133,6 +133,10 @@ export const namedStep: Readonly<Record<string, string>> = {
   low: 'Low',
   middle: 'Middle',
   high: 'High',
+  'at-edge': 'Just drips over the edge',
+  'runs-out': 'Runs out',
+  'felt-below': 'Felt below the edge',
+  'not-felt': 'Not felt',
 };
 
 export const atPoint = {

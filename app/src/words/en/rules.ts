@@ -69,6 +69,8 @@ export const limitKind = {
   across: 'left against right',
   'inner-outer': 'inner against outer pad',
   'front-rear': 'front against rear',
+  'mixture-freeze': 'kelvin the mixture’s freeze point lies above the lowest temperature to expect',
+  twins: 'against the other of a pair',
   'placard-share': 'share off the placard, at 20 °C',
   'over-minimum': 'above the stamped minimum',
   'share-of-new': 'share of new',
@@ -116,6 +118,7 @@ export const notJudged = {
   'no-new-value': 'the spec sheet has no new value to take a share of',
   'no-rated-value': 'the spec sheet has no rated current',
   'other-standard': 'measured by another test standard than rated',
+  'mixture-turns': 'with so much glycol the freeze point rises again; no table tells it',
   'not-charged': 'the battery was not at rest with 12.4 V or more',
 } satisfies Record<NotJudged, string>;
 

@@ -44,6 +44,14 @@ export const PLANT_POINTS = [
   grease('plant.grease.rear', 0.85, 0.5),
   grease('plant.grease.linkage', 0.94, 0.3),
   grease('plant.grease.driveshaft', 0.7, 0.6),
+  point('plant.grease.own', 'equipment', { counted: 'all', measures: extra('hours'), fits, ...onUnder(0.5, 0.7) }),
+  point('plant.leak.hydraulic', 'equipment', {
+    leakPlaces: ['ram', 'hose-end', 'pump', 'pipe-run', 'tank', 'filter-head'],
+    leakWanted: true,
+    fits,
+    cautions: ['moving-parts'],
+    ...onUnder(0.62, 0.62),
+  }),
   point('plant.linkage', 'equipment', {
     vocabulary: 'general',
     fits,

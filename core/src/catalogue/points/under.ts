@@ -1,6 +1,6 @@
 import type { Fit } from '../../vehicle/fits';
 import type { LeakPlace } from '../leaks';
-import { onUnder, stationPoints, type System } from './point';
+import { extra, oneOf, onUnder, stationPoints, type System } from './point';
 
 const point = stationPoints('under');
 
@@ -128,8 +128,13 @@ export const UNDER_POINTS = [
   point('subframe.bushes', 'suspension', { vocabulary: 'bush', ...onUnder(0.2, 0.24) }),
   point('rollbar.bushes', 'suspension', { vocabulary: 'bush', ...onUnder(0.12, 0.7) }),
   point('mount.gearbox', 'transmission', { vocabulary: 'bush', ...onUnder(0.42, 0.6) }),
-  point('chassis.rust', 'body', { vocabulary: 'rust', ...onUnder(0.5, 0.86) }),
-  point('sill.jacking', 'body', { vocabulary: 'rust', cautions: ['stands'], ...onUnder(0.4, 0.1) }),
+  point('chassis.rust', 'body', { measures: extra('extent'), vocabulary: 'rust', ...onUnder(0.5, 0.86) }),
+  point('sill.jacking', 'body', {
+    measures: extra('extent'),
+    vocabulary: 'rust',
+    cautions: ['stands'],
+    ...onUnder(0.4, 0.1),
+  }),
   point('filter.fuel.housing', 'fuel', {
     vocabulary: 'rust',
     fits: ['diesel'],
@@ -139,7 +144,7 @@ export const UNDER_POINTS = [
   point('tank.straps', 'fuel', { vocabulary: 'rust', fits: ['engine'], ...onUnder(0.74, 0.22) }),
   point('cable.parkbrake', 'brakes', { vocabulary: 'parking-brake', fits: ['road'], ...onUnder(0.62, 0.6) }),
   point('axle.oil.level', 'transmission', {
-    measures: ['level'],
+    measures: oneOf('hole', 'level'),
     vessel: 'stick',
     fits: ['prop-shaft'],
     ...onUnder(0.86, 0.58),
@@ -151,13 +156,13 @@ export const UNDER_POINTS = [
     ...onUnder(0.9, 0.5),
   }),
   point('gearbox.oil.level', 'transmission', {
-    measures: ['level'],
+    measures: oneOf('hole', 'level'),
     vessel: 'stick',
-    fits: ['clutch'],
+    fits: ['gearbox'],
     ...onUnder(0.4, 0.4),
   }),
   point('transfer.oil.level', 'transmission', {
-    measures: ['level'],
+    measures: oneOf('hole', 'level'),
     vessel: 'stick',
     fits: ['four-wheel-drive'],
     ...onUnder(0.52, 0.36),

@@ -15,10 +15,13 @@ alter table act
 -- Nobody had been asked for what the work at a vehicle needs besides grades, litres and torques.
 update vehicle set
   make_up = '{"driverSide": null}'::jsonb || make_up,
-  spec = '{"stickWhileFilling": null, "filterThread": "", "filterSeal": "", "dashCodes": [], "keyCodePlace": ""}'::jsonb || spec
+  axles = (
+    select jsonb_agg('{"suspension": null}'::jsonb || a.one order by a.n)
+    from jsonb_array_elements(axles) with ordinality a (one, n)),
+  spec = '{"stickWhileFilling": null, "filterThread": "", "filterSeal": "", "dashCodes": [], "keyCodePlace": "", "pivots": []}'::jsonb || spec
     || jsonb_build_object(
       'fluids', coalesce((
-        select jsonb_agg('{"spanL": null, "climates": []}'::jsonb || f.one order by f.n)
+        select jsonb_agg('{"spanL": null, "mark": "", "climates": []}'::jsonb || f.one order by f.n)
         from jsonb_array_elements(spec -> 'fluids') with ordinality f (one, n)), '[]'),
       'torques', coalesce((
         select jsonb_agg('{"angleDeg": null, "stagesNm": [], "renew": false}'::jsonb || t.one order by t.n)

@@ -15,7 +15,9 @@ export function AgeOnRecord({ pointRef, background, put, phase }: ControlProps) 
   const { at, meter } = age.done;
   const told = [say.months(age.months), age.distance === null ? '' : roughMeter(age.distance, meterUnit)];
   // What the eye still has to judge is not passed by its age.
-  const isAll = point.vocabulary === null && (mainSlot(point) === null || mainSlot(point)?.measure === 'part-age');
+  const main = mainSlot(point)?.measure;
+  const isFigure = main === undefined || main === 'part-age' || main === 'hours';
+  const isAll = isFigure && (point.vocabulary === null || main !== undefined);
   return (
     <>
       <Words size="m" soft>
@@ -42,8 +44,10 @@ function readingsOf(
   phase: ControlProps['phase'],
 ) {
   const takes = (measure: string) => cataloguePoint(point).measures.some((slot) => slot.measure === measure);
-  const aged = withReading(before?.readings ?? [], { measure: 'part-age', spot: 'whole', phase }, months);
-  return distance === null || !takes('age-distance')
-    ? aged
-    : withReading(aged, { measure: 'age-distance', spot: 'whole', phase }, distance);
+  const slot = (measure: 'part-age' | 'age-distance' | 'hours') => ({ measure, spot: 'whole', phase }) as const;
+  const aged = takes('part-age')
+    ? withReading(before?.readings ?? [], slot('part-age'), months)
+    : [...(before?.readings ?? [])];
+  const by = takes('hours') ? 'hours' : takes('age-distance') ? 'age-distance' : null;
+  return distance === null || by === null ? aged : withReading(aged, slot(by), distance);
 }

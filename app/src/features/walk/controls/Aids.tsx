@@ -37,7 +37,7 @@ export function Aids(props: ControlProps) {
     <>
       {point.howRead ? <HowItWasRead {...props} /> : null}
       {takes('seconds') ? <OilLamp {...props} /> : null}
-      {takes('part-age') ? <AgeOnRecord {...props} /> : null}
+      {takes('part-age') || takes('hours') ? <AgeOnRecord {...props} /> : null}
       {takes('level') ? <LevelAid {...props} /> : null}
       {takes('pressure') ? <Corrected {...props} /> : null}
       {takes('crank') ? <Crank {...props} /> : null}

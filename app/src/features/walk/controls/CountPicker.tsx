@@ -1,4 +1,4 @@
-import { LAMPS, USUAL_LAMPS, cataloguePoint, type Count, type CountedItem } from '@weskopos/core';
+import { LAMPS, USUAL_LAMPS, cataloguePoint, type Count, type CountedItem, type SpecSheet } from '@weskopos/core';
 import { StyleSheet, View } from 'react-native';
 import { Press } from '../../../kit/Press';
 import { SPACE } from '../../../kit/tokens';
@@ -14,14 +14,19 @@ import { common } from '../../../words/en/pages/common';
 const USUAL_FIXINGS = 5;
 const MOST = 99;
 
+/** Nipples of every pivot of the spec sheet; null where it has none. */
+const nipplesOf = ({ pivots }: SpecSheet) => pivots.reduce((sum, { nipples }) => sum + nipples, 0) || null;
+
 /** n of N: lamp by lamp, or fixings, nipples and hangers as a whole. */
 export function CountPicker({ pointRef, finding, background, put }: ControlProps) {
   const lamps = cataloguePoint(pointRef.point).counted === 'lamps';
   const last = background.history.lastLook(pointRef)?.finding;
-  const studs = pointRef.point === 'wheel.bolts' ? background.grading.vehicle.spec.studs : null;
+  const { spec } = background.grading.vehicle;
+  const studs = pointRef.point === 'wheel.bolts' ? spec.studs : null;
+  const nipples = pointRef.point === 'plant.grease.own' ? nipplesOf(spec) : null;
   const usual = (item: CountedItem) =>
     last?.counts.find((count) => count.item === item)?.of ??
-    (item === 'all' ? (studs ?? USUAL_FIXINGS) : USUAL_LAMPS[item]);
+    (item === 'all' ? (studs ?? nipples ?? USUAL_FIXINGS) : USUAL_LAMPS[item]);
   const items: readonly CountedItem[] = lamps ? LAMPS : ['all'];
   const countOf = (counts: readonly Count[], item: CountedItem) => counts.find((count) => count.item === item);
   const set = (item: CountedItem, change: Partial<Count>) =>

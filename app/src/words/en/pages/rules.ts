@@ -24,7 +24,7 @@ export const rules = {
   takeThisRowOut: 'Take this row out',
   axle: (axles: string) => `${axles} axle`,
   wheels: (wheels: string) => `${wheels} wheels`,
-  winterMarkedInSeason: 'winter-marked, in season',
+  season: { winter: 'winter-marked, in season', 'winter-months': 'in the winter months' },
   charging: (charging: string) => `${charging} charging`,
   points: (length: number) => `${length} points`,
   holdsFor: (part: string) => `For ${part}.`,
