@@ -1,6 +1,7 @@
 import { fleetWorld, type WorldEvent, type WorldVehicle } from '@weskopos/core/simulator/fleetWorld';
 import { learnRates, priorFor } from '@weskopos/core/wear/fleetRates';
-import { TOLD_FROM, findPressureLoss, findRateChange } from '@weskopos/core/wear/rateChange';
+import type { Place } from '@weskopos/core';
+import { TOLD_FROM, findRateChange, findSlowLoss, type PressureLoss } from '@weskopos/core/wear/rateChange';
 import { historyOf } from './backtest';
 
 /** Something raised at one visit, with what it is measured by. */
@@ -142,20 +143,24 @@ function ourAlarms(world: readonly WorldVehicle[]): Alarm[] {
       const change = findRateChange(parts);
       return change ? [{ vehicle, kind, places: change.places, visit, day, score: change.odds }] : [];
     });
-    const loss = findPressureLoss(lossesAt(vehicle, visit));
+    const loss = findSlowLoss((stretches) => lossesAt(vehicle, visit, stretches));
     return loss ? [...wear, { vehicle, kind: 'pressure', places: [loss.place], visit, day, score: loss.odds }] : wear;
   });
 }
 
-function lossesAt(vehicle: WorldVehicle, visit: number) {
-  const [now, before] = [vehicle.visits[visit], vehicle.visits[visit - 1]];
-  if (!now || !before) return [];
-  return vehicle.pressures.flatMap((pressure) => {
-    if (pressure.day !== now.day) return [];
-    const left = vehicle.pressures.find((one) => one.place === pressure.place && one.day === before.day)?.left;
-    return left === undefined
-      ? []
-      : [{ place: pressure.place, days: now.day - before.day, lost: left - pressure.found }];
+function lossesAt(vehicle: WorldVehicle, visit: number, stretches: number): PressureLoss[] {
+  const places = [...new Set(vehicle.pressures.map(({ place }) => place))];
+  const at = (place: Place, day: number | undefined) =>
+    vehicle.pressures.find((one) => one.place === place && one.day === day);
+  return places.flatMap((place) => {
+    const back = Array.from({ length: Math.min(stretches, visit) }, (_, n) => {
+      const [now, before] = [at(place, vehicle.visits[visit - n]?.day), at(place, vehicle.visits[visit - n - 1]?.day)];
+      return now && before ? { days: now.day - before.day, lost: before.left - now.found } : null;
+    });
+    const told = back.flatMap((one) => one ?? []);
+    if (back[0] === null || told.length === 0) return [];
+    const sum = (of: (one: (typeof told)[number]) => number) => told.reduce((total, one) => total + of(one), 0);
+    return [{ place, days: sum(({ days }) => days), lost: sum(({ lost }) => lost), refills: told.length - 1 }];
   });
 }
 
@@ -171,8 +176,8 @@ function naiveAlarms(world: readonly WorldVehicle[]): Alarm[] {
         const [was, is] = [(a.value - b.value) / (b.km - a.km), (b.value - c.value) / (c.km - b.km)];
         return was > 0 ? [{ vehicle, kind: part.kind, places: [part.place], visit, day, score: is / was }] : [];
       });
-      const before = lossesAt(vehicle, visit - 1);
-      const losses = lossesAt(vehicle, visit).flatMap(({ place, days, lost }): Alarm[] => {
+      const before = lossesAt(vehicle, visit - 1, 1);
+      const losses = lossesAt(vehicle, visit, 1).flatMap(({ place, days, lost }): Alarm[] => {
         const was = before.find((one) => one.place === place);
         return was && was.lost > 0
           ? [{ vehicle, kind: 'pressure', places: [place], visit, day, score: lost / days / (was.lost / was.days) }]

@@ -14,6 +14,7 @@ import {
   pointKey,
   readingAt,
   readingValue,
+  renewsPoint,
   seriesKey,
   seriesOf,
   threadParts,
@@ -58,6 +59,8 @@ export interface History {
   readonly ghost: (ref: PointRef, measure: MeasureCode, spot: Spot) => number | null;
   /** How old what a point looks at is by the job on record; null where none is told, or the point asks for no age. */
   readonly jobAge: (ref: PointRef) => JobAge | null;
+  /** Whether a job has renewed what a point reads since it was looked at last. */
+  readonly renewedSince: (ref: PointRef) => boolean;
   /** The earlier look that may stand in for today's. */
   readonly carriable: (ref: PointRef) => Look | undefined;
 }
@@ -123,6 +126,13 @@ export function historyOf(
       // A bound says on which side the truth lies: no figure to draw.
       if (look) return reading?.bound === 'exact' ? readingValue(reading) : null;
       return mainSlot(cataloguePoint(ref.point))?.measure === measure ? (fitted(ref)?.fresh ?? null) : null;
+    },
+    renewedSince: (ref) => {
+      const seen = lastLook(ref)?.visit.inspection.startedAt;
+      return (
+        seen !== undefined &&
+        jobs.some(({ job, at }) => renewsPoint(job.code, ref.point) && Date.parse(at) > Date.parse(seen))
+      );
     },
     carriable: (ref) => {
       const look = lastLook(ref);

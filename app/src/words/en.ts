@@ -131,6 +131,8 @@ export const en = {
     'rules-changed': 'somebody else has changed the rules meanwhile; look at them again',
   } satisfies Record<Refusal, string>,
   doubt: {
+    'drier-than-last':
+      'Less water than last time, and no new brake fluid on record. Was it changed? Write it down as done; or misread?',
     'better-than-last': 'Better than last time. New part, other wheel, rotated or misread?',
     'decimal-slip': 'Far from last time. Is the decimal point in the right place?',
     'unit-slip': 'Hardly a tyre in this unit. Is the gauge in another one?',

@@ -119,7 +119,10 @@ test('a coarser gauge leaves more in doubt: the same reading becomes a close cal
       { point: 'tyre.tread', place: '1L' },
       contextOf(CAR, [
         findingOf('tyre.tread', '1L', {
-          readings: (['outer', 'centre', 'inner'] as const).map((spot) => ({ ...readingOf('tread', 3.25, spot), step })),
+          readings: (['outer', 'centre', 'inner'] as const).map((spot) => ({
+            ...readingOf('tread', 3.25, spot),
+            step,
+          })),
         }),
       ]),
     ).closeCall;

@@ -61,3 +61,15 @@ test.each([
 ])('no loss where %s', (_, raw) => {
   expect(pressureLosses([moment(1, null), moment(2, 5)], raw, 0)).toEqual([]);
 });
+
+describe('over several visits', () => {
+  const visits = [moment(1, 20), moment(2, 20), moment(3, 20), moment(4, 20)];
+  test('what was put back in between hides nothing', () => {
+    const readings = [read(1, 240), read(2, 232), read(2, 240, 'left'), read(3, 233), read(4, 226)];
+    expect(pressureLosses(visits, readings, 0, 3)).toMatchObject([{ lost: expect.closeTo(22, 6), refills: 1 }]);
+    expect(pressureLosses(visits, readings, 0, 1)).toMatchObject([{ lost: expect.closeTo(7, 6), refills: 0 }]);
+  });
+  test('a tyre with fewer goes back as far as it was read', () => {
+    expect(pressureLosses(visits, [read(3, 230), read(4, 229)], 0, 4)).toMatchObject([{ lost: expect.closeTo(1, 6) }]);
+  });
+});

@@ -12,7 +12,7 @@ import { usageFrom } from '../trends/usageOf';
 import type { Vehicle, Place } from '../vehicle/vehicle';
 import { priorFor } from '../wear/fleetRates';
 import type { UsageForecast } from '../wear/usageModel';
-import { TOLD_FROM, findPressureLoss, findRateChange } from '../wear/rateChange';
+import { TOLD_FROM, findSlowLoss, findRateChange } from '../wear/rateChange';
 import { daysBetween } from '../sums/daysBetween';
 import { stateTrends, type StateTrend } from '../states/stateTrends';
 import { nextVisitOf } from './nextVisit';
@@ -159,7 +159,7 @@ function changesOf(
       },
     ];
   });
-  const loss = findPressureLoss(pressureLosses(ordered, raw, altitudeM));
+  const loss = findSlowLoss((stretches) => pressureLosses(ordered, raw, altitudeM, stretches));
   if (!loss || loss.odds < TOLD_FROM) return wear;
   return [
     ...wear,
@@ -167,7 +167,7 @@ function changesOf(
       kind: 'pressure',
       place: loss.place,
       kpaPerMonth: loss.perMonth,
-      since: ordered.at(-2)?.startedAt ?? '',
+      since: ordered.at(-1 - loss.stretches)?.startedAt ?? ordered[0]?.startedAt ?? '',
       sureness: 1 / (1 + Math.exp(-loss.odds)),
     },
   ];

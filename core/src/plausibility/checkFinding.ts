@@ -80,11 +80,13 @@ function observationProblems(point: CataloguePoint, finding: Checked): Impossibl
         allowed: words.join(', ') || 'no words on this point',
       });
   });
-  finding.counts.forEach(({ item, good, of }, index) => {
+  finding.counts.forEach(({ item, good, of, found }, index) => {
     const lamp = item !== 'all';
     if (point.counted === null || lamp !== (point.counted === 'lamps'))
       problems.push({ field: `counts.${index}`, code: 'count-here', allowed: 'what this point counts' });
     else if (good > of) problems.push({ field: `counts.${index}.good`, code: 'more-than-all', allowed: `0 to ${of}` });
+    else if (found !== null && found > of)
+      problems.push({ field: `counts.${index}.found`, code: 'more-than-all', allowed: `0 to ${of}` });
   });
   if (finding.codes.length > 0 && !point.codes)
     problems.push({ field: 'codes', code: 'codes-here', allowed: 'only where fault codes are read' });

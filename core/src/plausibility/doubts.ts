@@ -11,6 +11,7 @@ import type { HouseRules } from '../house/houseRules';
 export interface Doubt {
   readonly code:
     | 'better-than-last'
+    | 'drier-than-last'
     | 'decimal-slip'
     | 'unit-slip'
     | 'unlikely'
@@ -27,6 +28,8 @@ export interface Doubt {
   readonly inThat: number | null;
 }
 
+/** Water only ever comes into brake fluid: less of it is new fluid, or a misread. */
+const ONLY_RISES: readonly MeasureCode[] = ['water', 'water-band'];
 const DECIMAL_SLIP = 5;
 /** The two pads of a brake, and two places of a tread, hardly differ by more than this, mm, and by this factor: then one was misread. */
 const PARTNER_GAP_MM = 4;
@@ -35,8 +38,9 @@ const PARTNER_FACTOR = 2.5;
 /**
  * Doubts about a finding: against what is likely at all, against the last one of the same point, and against the other
  * pad of the same brake. A wear reading better than last time by more than three standard deviations of the difference
- * wants a new part, another wheel, or a misread.
+ * wants a new part, another wheel, or a misread; less water than last time new brake fluid, or a misread.
  *
+ * @param last left out where a job renewed what is read since
  * @param at ISO date of the visit
  * @param house how well the house's readings repeat, and the units it reads in
  */
@@ -74,6 +78,10 @@ function firstDoubt(
     const figure = fromStored(value, house.units.pressure);
     const looksLike = pressureUnitOf(figure, house.units.pressure);
     if (looksLike) return { ...doubt, code: 'unit-slip', looksLike, inThat: toStored(figure, looksLike) };
+  }
+  if (ONLY_RISES.includes(measure) && lastValue !== null) {
+    const noise = Math.SQRT2 * uncertaintyOf({ measure, values: [value], step: null }, house);
+    if (value < lastValue - 3 * noise) return { ...doubt, code: 'drier-than-last' };
   }
   if (gauge.nature === 'wear' && lastValue !== null && lastValue > 0) {
     if (value > DECIMAL_SLIP * lastValue || (value > 0 && value < lastValue / DECIMAL_SLIP))

@@ -75,6 +75,16 @@ describe('what is odd is asked once', () => {
     expect(doubtsAbout(now(value), last).map(({ code }) => code)).toEqual(codes);
   });
 
+  test.each([
+    ['more water, as time goes', 2.5, []],
+    ['a step less', 1.5, []],
+    ['far less, and nobody wrote down new fluid', 0.5, ['drier-than-last']],
+  ])('brake fluid: %s', (_, value, codes) => {
+    const water = (share: number) => findingOf('brake.fluid.water', '', { readings: [readingOf('water', share)] });
+    expect(doubtsAbout(water(value), water(2)).map(({ code }) => code)).toEqual(codes);
+    expect(doubtsAbout(water(value), undefined)).toEqual([]);
+  });
+
   test('a kept doubt is not asked again; without a last visit nothing is odd', () => {
     expect(doubtsAbout(now(8, [doubtId({ code: 'better-than-last', spot: 'whole' })]), last)).toEqual([]);
     expect(doubtsAbout(now(8), undefined)).toEqual([]);

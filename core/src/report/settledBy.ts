@@ -19,6 +19,10 @@ export function partFoundAt(point: PointCode): PartKind | null {
   return partOfPoint(point) ?? entryOf<PartKind>(ALSO_OF_PART, point) ?? null;
 }
 
+/** Whether a job renews what is read at a point. */
+export const renewsPoint = (job: JobCode, point: PointCode): boolean =>
+  entryOf<readonly PointCode[]>(POINTS_OF_JOB, job)?.includes(point) ?? false;
+
 /** What was found at these points before a job is put right by it; how it stands since, only a look can tell. */
 export const POINTS_OF_JOB: Readonly<Partial<Record<JobCode, readonly PointCode[]>>> = {
   'engine-oil': ['oil.level', 'oil.condition', 'plant.oil'],

@@ -65,7 +65,7 @@ function GateDoubts({ line, background, put }: GateEyeProps) {
   const ref = refOf(line);
   const finding = grading.standing.get(pointKey(line.point, ''));
   if (!finding) return null;
-  const last = history.lastLook(ref)?.finding;
+  const last = history.renewedSince(ref) ? undefined : history.lastLook(ref)?.finding;
   return doubtsAbout(finding, last, undefined, grading.inspection.startedAt, grading.rules.house).map((doubt) => (
     <DoubtCard key={doubt.code} doubt={doubt} onAnswer={(change) => put(ref, change)} />
   ));

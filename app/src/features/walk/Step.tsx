@@ -128,7 +128,7 @@ function Verdicts({ step, background, draft, phase, put, vehicle, target }: Verd
     const result = gradePoint(ref, withDraft(grading, ref, draft?.key === key ? draft : null));
     // Nothing said of the disc between two pads is told by its own line in the control.
     if (step.points.length > 1 && result.reasons[0]?.rule === 'not-looked-at') return null;
-    const last = history.lastLook(ref)?.finding;
+    const last = history.renewedSince(ref) ? undefined : history.lastLook(ref)?.finding;
     const doubts = finding
       ? doubtsAbout(finding, last, partnerOf(ref, background), grading.inspection.startedAt, grading.rules.house)
       : [];
