@@ -241,6 +241,7 @@ export type { PointRef } from './inspection/pointRef';
 export { restOfStop, visitPoints, walkSteps, type WalkPlan, type WalkStep } from './inspection/walkSteps';
 export { carriedContent, carriedFrom } from './inspection/carry';
 export { renewsPoint } from './report/settledBy';
+export { lapsedGrade } from './inspection/lapsedGrade';
 export { notToDrive } from './report/notToDrive';
 export { watchedPoints } from './grading/watchedPoints';
 export { parseLine } from './inspection/parseLine';

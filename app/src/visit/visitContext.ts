@@ -22,6 +22,7 @@ import {
   wearLine,
   type Beside,
   type Finding,
+  type GradeOverride,
   type GradingContext,
   type Inspection,
   type JobAge,
@@ -69,6 +70,8 @@ export interface History {
 export interface Background {
   readonly grading: GradingContext;
   readonly history: History;
+  /** A grade by hand that a later look let lapse; left out where nothing is told of earlier entries. */
+  readonly lapsed?: (ref: PointRef) => GradeOverride | null;
 }
 
 /** What earlier visits tell about the points of this one. */

@@ -11,6 +11,8 @@ export interface RouteAnswer {
   /** Against walking by the list, s. */
   readonly savedS: number;
   readonly waits: readonly UsedWait[];
+  /** Share by which it can at most be longer than the shortest order there is; 0 for the shortest. */
+  readonly longerAtMost: number;
 }
 
 /** Plans a route; null where no order keeps its conditions. */
@@ -18,6 +20,12 @@ export function answerRoute(question: RouteQuestion): RouteAnswer | null {
   const problem = { ...question, walkS: walkSeconds };
   const plain = plainRoute(problem);
   if (!plain) return null;
-  const { legs, totalS } = planRoute(problem);
-  return { legs, totalS, savedS: Math.max(0, (plain.at(-1)?.endS ?? 0) - totalS), waits: usedWaits(problem, legs) };
+  const { legs, totalS, lowerBoundS } = planRoute(problem);
+  return {
+    legs,
+    totalS,
+    savedS: Math.max(0, (plain.at(-1)?.endS ?? 0) - totalS),
+    waits: usedWaits(problem, legs),
+    longerAtMost: lowerBoundS > 0 ? totalS / lowerBoundS - 1 : 0,
+  };
 }

@@ -157,7 +157,14 @@ export function contentOf(finding: Finding | undefined): FindingContent {
 }
 
 /** What makes an entry a look at the thing itself; a note or a photo of it is none. */
-const LOOK_FIELDS: readonly (keyof FindingChange)[] = ['access', 'readings', 'words', 'leaks', 'counts', 'codes'];
+export const LOOK_FIELDS = [
+  'access',
+  'readings',
+  'words',
+  'leaks',
+  'counts',
+  'codes',
+] as const satisfies readonly (keyof FindingChange)[];
 
 /** Whether a change says something of the thing itself. */
 export const isLookChange = (change: FindingChange): boolean => LOOK_FIELDS.some((field) => field in change);

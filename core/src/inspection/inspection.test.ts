@@ -5,6 +5,7 @@ import { wornTo } from '../simulator/wear';
 import { seededRandom } from '../simulator/random';
 import { findingOf, readingOf } from '../tests/builders';
 import { currentFindings } from './currentFindings';
+import { lapsedGrade } from './lapsedGrade';
 import { contentOf, nextFinding, type Finding, type FindingChange } from './finding';
 
 describe('findings are added, never overwritten', () => {
@@ -94,5 +95,14 @@ describe('a grade by hand', () => {
     ['another grade', { override: { grade: 'advisory', reason: 'again' } }],
   ])('stays with %s', (_, change) => {
     expect(next(change).override).not.toBeNull();
+  });
+
+  test('is asked for again after a new look, and after the looks that follow it; not once it was taken back', () => {
+    const reread = { ...next({ readings: [readingOf('tread', 2, 'outer')] }), id: 'r' };
+    const noted = nextFinding(reread, reread, { id: 'o', at: '2026-06-01T09:05:00.000Z' }, { note: 'again' });
+    const back = nextFinding(graded, graded, { id: 'b', at: '2026-06-01T09:00:00.000Z' }, { override: null });
+    const all = [graded, reread, noted, back];
+    expect([graded, reread, noted, back].map((one) => lapsedGrade(one, all))).toEqual([null, override, override, null]);
+    expect(lapsedGrade(undefined, all)).toBeNull();
   });
 });

@@ -105,8 +105,54 @@ function movesLeft(route: CompiledRoute, state: RouteState): number {
   return walks + (other ? problem.liftS : 0);
 }
 
+/** {@link lowerBound} of a problem by itself. */
+export const routeBound = (problem: RouteProblem): number => lowerBound(compileRoute(problem));
+
+/**
+ * No order is shorter than this, s: everything once with the least moves; and for each stop what must come before it, the
+ * way back to it, and what must run by itself from there to the end.
+ */
 function lowerBound(route: CompiledRoute): number {
-  return boundFrom(route, routeStart(route));
+  const before = Array.from({ length: route.n }, (_, stop) => allBefore(route, stop));
+  return Math.max(
+    boundFrom(route, routeStart(route)),
+    ...before.map((earlier, stop) => workBefore(route, earlier, stop) + (route.tail[stop] ?? 0)),
+  );
+}
+
+/** Every stop that must be done before this one. */
+function allBefore({ before }: CompiledRoute, stop: number): ReadonlySet<number> {
+  const found = new Set<number>();
+  const waiting = [stop];
+  for (let one = waiting.pop(); one !== undefined; one = waiting.pop())
+    for (const lag of before[one] ?? [])
+      if (!found.has(lag.stop)) {
+        found.add(lag.stop);
+        waiting.push(lag.stop);
+      }
+  return found;
+}
+
+/** The least time before a stop can begin: the work of what comes before it, each place once, and the way from there to it. */
+function workBefore(
+  { seconds, placeIndex, wayIn, lift, problem }: CompiledRoute,
+  earlier: ReadonlySet<number>,
+  stop: number,
+): number {
+  const start = ROUTE_PLACES.indexOf(problem.start.place);
+  const here = placeIndex[stop] ?? start;
+  const places = new Set([...earlier].map((one) => placeIndex[one] ?? start));
+  const work = [...earlier].reduce((sum, one) => sum + (seconds[one] ?? 0), 0);
+  const visited = [...places].filter((place) => place !== start && place !== here);
+  const walks = visited.reduce((sum, place) => sum + (wayIn[place] ?? 0), 0);
+  // Away from its place before, one comes back to it.
+  const back = visited.length > 0 || here !== start ? (wayIn[here] ?? 0) : 0;
+  const lifts = [...earlier].flatMap((one) => lift[one] ?? []);
+  const own = lift[stop] ?? null;
+  const raised = lifts.some((one) => one !== problem.start.lift);
+  const lowered = raised && own === problem.start.lift;
+  const moves = lowered ? 2 : raised || (own !== null && own !== problem.start.lift) ? 1 : 0;
+  return work + walks + back + moves * problem.liftS;
 }
 
 /** Depth first over every order, cutting those whose bound is no better than the best, and those another way reached earlier. */

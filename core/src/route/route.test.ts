@@ -8,7 +8,7 @@ import type { Act } from '../acts/act';
 import { CAR, findingOf } from '../tests/builders';
 import { usedWaits } from './explain';
 import { paceOf } from './pace';
-import { planRoute, plainRoute } from './planRoute';
+import { planRoute, plainRoute, routeBound } from './planRoute';
 import { ROUTE_PLACES, compileRoute, type RouteLeg, type RouteProblem, type RouteStop } from './problem';
 import { ENGINE_START, ENGINE_STOP, usualSeconds, visitRoute, type RouteInput } from './visitRoute';
 import { walkSeconds } from './walkSeconds';
@@ -122,6 +122,7 @@ test('equal to trying every order on 240 random small problems, every condition 
     const plan = planRoute(small);
     expect(plan.exact).toBe(true);
     expect(plan.totalS).toBeCloseTo(best, 6);
+    expect(routeBound(small)).toBeLessThanOrEqual(best + 1e-9);
     expectKept(small, plan.legs);
   }
   expect(possible).toBe(240);
@@ -205,8 +206,48 @@ describe('a visit’s route', () => {
     expect(hot?.notBeforeS).toBe(7200);
     expect(visitRoute(input()).problem.stops.find(({ id }) => id === 'cold/cold')?.notBeforeS).toBe(0);
     const half = visitRoute(input({ isOpen: ({ station }) => station === 'under' })).problem.stops;
-    expect(half.every(({ id }) => id.startsWith('under'))).toBe(true);
+    expect(half.every(({ id }) => /^(under|tray)/.test(id))).toBe(true);
     expect(half.length).toBeGreaterThan(1);
+  });
+
+  test('the undertray and the wheels of drums come off for what is behind them, and go on before closing up', () => {
+    const drums = {
+      ...CAR,
+      axles: CAR.axles.map((axle, at) => (at === 0 ? axle : { ...axle, brake: 'drum' as const })),
+    };
+    const inspected = walkSteps({
+      vehicle: drums,
+      template: templateBy([], 'full'),
+      house: USUAL_HOUSE_RULES,
+      focus: null,
+    });
+    const { problem } = visitRoute(input({ steps: inspected }));
+    const plan = planRoute(problem, 20);
+    expectKept(problem, plan.legs);
+    const ids = order(plan.legs);
+    for (const [off, look, on] of [
+      ['tray/off', 'under/engine/any', 'tray/on'],
+      ['wheel/2L/off', '2L/any', 'wheel/2L/on'],
+      ['wheel/2R/off', '2R/any', 'wheel/2R/on'],
+    ] as const) {
+      expect(ids.indexOf(off)).toBeGreaterThanOrEqual(0);
+      expect(ids.indexOf(off)).toBeLessThan(ids.indexOf(look));
+      expect(ids.indexOf(look)).toBeLessThan(ids.indexOf(on));
+      expect(ids.indexOf(on)).toBeLessThan(ids.findIndex((id) => id.startsWith('closing')));
+    }
+    const isOff = [act('t', { kind: 'open', end: 'tray', place: '', fasteners: 8 })];
+    expect(order(planRoute(visitRoute(input({ acts: isOff })).problem, 20).legs)).not.toContain('tray/off');
+  });
+
+  test.each([
+    ['stood cold', 'cold', false],
+    ['stood cold, with an oil service', 'cold', true],
+    ['arrived hot', 'hot', false],
+    ['arrived hot, with an oil service', 'hot', true],
+  ] as const)('a full visit, %s, is at most a tenth longer than any order could be', (_, arrived, service) => {
+    const begun = service ? [act('a1', { kind: 'open', end: 'indicator', place: '', fasteners: null })] : [];
+    const { totalS, lowerBoundS } = planRoute(visitRoute(input({ acts: begun }, arrived)).problem);
+    expect(totalS / lowerBoundS).toBeLessThanOrEqual(1.1);
   });
 
   test('an oil service drains while the wheels are done, and is filled before the last run', () => {
@@ -234,7 +275,7 @@ describe('a visit’s route', () => {
   test('the house’s begin-with comes first after the gate', () => {
     for (const beginWith of ['under', 'cabin'] as const) {
       const ids = order(planRoute(visitRoute(input({ beginWith })).problem, 20).legs).filter(
-        (id) => !id.startsWith('cold'),
+        (id) => !/^(cold|tray)/.test(id),
       );
       expect(ids[0]?.startsWith(beginWith)).toBe(true);
     }

@@ -45,7 +45,16 @@ const LAST_STOP = 'last-stop';
 
 const LIFT_S = 90;
 /** Turning the key and watching the lamps; turning it back. */
-const ACT_S = { start: 20, stop: 8, drain: 120, filter: 180, plug: 120, fill: 240 } as const;
+const ACT_S = {
+  start: 20,
+  stop: 8,
+  drain: 120,
+  filter: 180,
+  plug: 120,
+  fill: 240,
+  tray: 120,
+  wheel: 60,
+} as const;
 
 /** Seconds a point takes when nobody has been timed yet: a look, and a reading for each spot. */
 export function usualSeconds(ref: PointRef): number {
@@ -146,6 +155,7 @@ export function visitRoute(input: RouteInput): VisitRoute {
   const draft: Draft = { input, groups, looks, closing, stops: groups.map((group) => stopOf(group, input)), lags: [] };
   const run = engineRun(draft);
   ordered(draft);
+  partsOff(draft);
   if (run) for (const group of closing) chain(draft, ENGINE_STOP, group.id);
   const oil = oilStops(draft, run !== null);
   const hasLast = lastRun(draft, run !== null, oil.fill);
@@ -236,6 +246,39 @@ function lastRun(draft: Draft, isStopped: boolean, fill: string | null): boolean
   }
   for (const group of closing) if (group.condition === 'settled') chain(draft, LAST_STOP, group.id, ...SETTLING);
   return true;
+}
+
+/** Trays and wheels that come off for what is looked at behind them, and go back on before closing up. */
+function partsOff(draft: Draft): void {
+  const { looks, closing, input } = draft;
+  const wants = (group: Group, need: Need) =>
+    group.steps.some(({ points }) => points.some(({ point }) => cataloguePoint(point).needs.includes(need)));
+  const around = (groups: readonly Group[], name: string, seconds: number, place: RoutePlace, isOff: boolean) => {
+    if (groups.length === 0) return;
+    if (!isOff) act(draft, `${name}/off`, seconds, place, 'up');
+    act(draft, `${name}/on`, seconds, place, 'up');
+    for (const group of groups) {
+      if (!isOff) chain(draft, `${name}/off`, group.id);
+      chain(draft, group.id, `${name}/on`);
+    }
+    for (const group of closing) chain(draft, `${name}/on`, group.id);
+  };
+  const { state, axles } = input;
+  around(
+    looks.filter((group) => wants(group, 'tray-off')),
+    'tray',
+    ACT_S.tray,
+    'under',
+    state.trayOff === true,
+  );
+  for (const group of looks.filter((one) => wants(one, 'wheel-off')))
+    around(
+      [group],
+      `wheel/${group.stop}`,
+      ACT_S.wheel,
+      placeOf(group.stop, axles),
+      state.wheelsOff.some((place) => place === group.stop),
+    );
 }
 
 /** The oil service that was begun, as stops of its own: plug out, filter, plug in after draining, fill. */

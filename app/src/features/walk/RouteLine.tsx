@@ -9,7 +9,7 @@ import { SPACE } from '../../kit/tokens';
 import { Label, Words } from '../../kit/Words';
 import { words } from '../../words/en';
 import { HouseLine } from '../../controls/HouseLine';
-import { capital, stopWords, type Seats } from '../../words/show';
+import { capital, placeWords, stopWords, type Seats } from '../../words/show';
 import type { WalkRoute } from './useRoute';
 import { walk as say } from '../../words/en/pages/walk';
 
@@ -26,7 +26,10 @@ const minutes = (seconds: number) => say.minutes(Math.max(1, Math.round(seconds 
 /** What a stop of the route is called: a place of the walk, or what is done to the vehicle. */
 function legWords(id: string, route: WalkRoute, axles: Seats): string {
   const [first] = route.steps.get(id) ?? [];
-  return first ? capital(stopWords(first.stop, axles)) : (entryOf<string>(words.routeAct, id) ?? id);
+  if (first) return capital(stopWords(first.stop, axles));
+  const wheel = /^wheel\/(.+)\/(off|on)$/.exec(id);
+  if (wheel?.[1]) return say.wheelMove(placeWords(wheel[1], axles), wheel[2] === 'off');
+  return entryOf<string>(words.routeAct, id) ?? id;
 }
 
 /** The route as one says it: neighbours of one name are one. */
@@ -71,6 +74,9 @@ export const RouteLine = memo(function RouteLine({ route, current, axles, onGo, 
                 </Words>
               );
             })}
+            <Words size="s" soft>
+              {say.atMostLonger(Math.ceil(route.longerAtMost * 100 - 1e-9))}
+            </Words>
             <HouseLine question="beginWith" />
           </ScrollView>
         </Card>

@@ -25,6 +25,7 @@ import type { PutFinding } from './controls/control';
 import { DoubtCard } from './DoubtCard';
 import { putFinding, type Target } from '../../visit/findings';
 import { GhostNote } from './GhostNote';
+import { LapsedGrade } from './LapsedGrade';
 import { SpecKey, SpecLine } from './SpecLine';
 import { readingChange } from '../../visit/readings';
 import { EarlierToday } from './EarlierToday';
@@ -128,6 +129,7 @@ function Verdicts({ step, background, draft, phase, put, vehicle, target }: Verd
     const result = gradePoint(ref, withDraft(grading, ref, draft?.key === key ? draft : null));
     // Nothing said of the disc between two pads is told by its own line in the control.
     if (step.points.length > 1 && result.reasons[0]?.rule === 'not-looked-at') return null;
+    const lapsed = background.lapsed?.(ref) ?? null;
     const last = history.renewedSince(ref) ? undefined : history.lastLook(ref)?.finding;
     const doubts = finding
       ? doubtsAbout(finding, last, partnerOf(ref, background), grading.inspection.startedAt, grading.rules.house)
@@ -135,6 +137,9 @@ function Verdicts({ step, background, draft, phase, put, vehicle, target }: Verd
     return (
       <View key={key} style={styles.point}>
         <ReasonCard {...(step.points.length > 1 ? { title: words.point[ref.point] } : {})} result={result} />
+        {lapsed ? (
+          <LapsedGrade lapsed={lapsed} result={result} onAgain={(override) => put(ref, () => ({ override }))} />
+        ) : null}
         <CloseCall
           pointRef={ref}
           result={result}

@@ -1,4 +1,12 @@
-import { createGrader, pointKey, walkSteps, type GradedPoint, type WalkStep } from '@weskopos/core';
+import {
+  createGrader,
+  lapsedGrade,
+  pointKey,
+  walkSteps,
+  type PointRef,
+  type GradedPoint,
+  type WalkStep,
+} from '@weskopos/core';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { useFleet, type FoundVisit } from '../../sync/useLife';
 import { gradingOf, historyOf, type Background } from '../../visit/visitContext';
@@ -24,7 +32,15 @@ export function useWalkPoints({ life, visit, earlier, rules, lookAhead }: FoundV
     [vehicle, inspection, earlier, rules, entries, fleet],
   );
   const grading = useMemo(() => gradingOf(life, visit, rules, lookAhead), [life, visit, rules, lookAhead]);
-  const background = useMemo(() => ({ grading, history }), [grading, history]);
+  const { findings } = visit;
+  const background = useMemo(
+    () => ({
+      grading,
+      history,
+      lapsed: ({ point, place }: PointRef) => lapsedGrade(grading.standing.get(pointKey(point, place)), findings),
+    }),
+    [grading, history, findings],
+  );
   const steps = useMemo(
     () => walkSteps({ vehicle, template: rules.template, house: rules.house, focus: inspection.focus }),
     [vehicle, rules, inspection.focus],

@@ -173,4 +173,6 @@ export const routeAct = {
   'oil/filter': 'Oil filter',
   'oil/plug': 'Drain plug in',
   'oil/fill': 'Fill the oil',
+  'tray/off': 'Undertray off',
+  'tray/on': 'Undertray back on',
 } as const;

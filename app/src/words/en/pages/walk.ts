@@ -16,6 +16,12 @@ export const walk = {
   lastCount: (part: string, good: number, part2: number) => `${part}${good} of ${part2}`,
   specSheet: 'Spec sheet',
   keyCodeAt: (place: string) => `Emergency key code: ${place}`,
+  gradeLapsed: (grade: string, reason: string) =>
+    `Given by hand before this look: ${grade}, “${reason}”. It was for what was read then.`,
+  giveItAgain: (grade: string) => `Give it again: ${grade}`,
+  wheelMove: (place: string, isOff: boolean) => `Wheel ${isOff ? 'off' : 'back on'}, ${place}`,
+  atMostLonger: (percent: number) =>
+    percent === 0 ? 'No order is shorter.' : `At most ${percent} % longer than the shortest there could be.`,
   jumpTo: 'Jump to',
   close: 'Close',
   findAPoint: 'Find a point',
