@@ -139,14 +139,14 @@ test('a report names the rules it was graded by; old visits keep theirs after a 
   await page.getByRole('button', { name: `Save as version ${version + 1}` }).click();
   await page.getByRole('link', { name: 'FH 11, life sheet' }).click();
   await page.getByRole('link', { name: /Isla/ }).first().click();
-  await expect(page.getByText(/rules version 0\..*judging near a limit plain/)).toBeVisible();
+  await expect(page.getByText(/rules version 0\..*judging near a limit: plain/)).toBeVisible();
 
   await page.goto(workshop.url);
   await beginVisit(page, 'FH 11', { meter: '41500', state: 'Warm', template: 'Cold gate' });
   await page.getByRole('button', { name: 'Overview and signing' }).click();
   await page.getByRole('button', { name: 'Sign', exact: true }).click();
   await page.getByRole('button', { name: /^Sign with/ }).click();
-  const note = new RegExp(`rules version ${version + 1}\\..*judging near a limit guarded`);
+  const note = new RegExp(`rules version ${version + 1}\\..*judging near a limit: guarded`);
   await expect(page.getByText(note)).toBeVisible();
 });
 

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { beginVisit, signIn } from './walk';
+import { beginVisit, lookAtGate, signIn } from './walk';
 import { Workshop } from './workshop';
 
 let workshop: Workshop;
@@ -29,7 +29,7 @@ const FIGURES: readonly (readonly [RegExp, string])[] = [
 
 interface Cost {
   readonly step: string;
-  readonly kind: 'sound' | 'tread' | 'brake' | 'figure';
+  readonly kind: 'gate' | 'sound' | 'tread' | 'brake' | 'figure';
   readonly taps: number;
   readonly keys: number;
 }
@@ -45,12 +45,27 @@ async function typeLine(page: Page, line: ReturnType<Page['getByRole']>, text: s
   await page.keyboard.press('Enter');
 }
 
+/** The gate as a hand does it: a tap where oil and coolant stand, belts sound, ground dry. */
+async function doGate(page: Page): Promise<void> {
+  for (const name of ['Engine oil on the stick', 'Coolant level'])
+    await page.getByRole('slider', { name }).click({ position: { x: 20, y: 75 } });
+  await lookAtGate(page, { belts: 'sound', ground: 'dry' });
+  await page.getByRole('button', { name: 'To the walk', exact: true }).click();
+}
+
 /** Does what a step asks for, the way a hand would; gives what kind of point it was. */
 async function doStep(page: Page): Promise<Cost['kind']> {
   const quick = page.getByRole('button', { name: /, and on$/ });
   if (await quick.isVisible()) {
     await quick.click();
     return 'sound';
+  }
+  // Read at the gate, and nothing was done to it since: there is nothing to say again.
+  if (await page.getByText(/^Earlier today, /).isVisible()) {
+    const still = page.getByRole('button', { name: /^Still / });
+    if (await page.getByRole('heading', { name: 'Oil level after settling' }).isVisible()) await still.click();
+    await page.getByRole('button', { name: 'Next', exact: true }).click();
+    return 'figure';
   }
   const tread = page.getByRole('textbox', { name: /^Tread on one line/ });
   const pads = page.getByRole('textbox', { name: /^Both pads on one line/ });
@@ -84,13 +99,22 @@ test('a full inspection of a two-axle car at phone size, with what it costs in t
   await page.goto(workshop.url);
   await signIn(page, 'Isla', '246810');
   await beginVisit(page, 'FH 03', { meter: '60400', state: 'Stood cold', template: 'Interim', ambient: '12' });
+  await page.goto(`${page.url().replace(/[?].*$/, '')}/gate`);
 
   const costs: Cost[] = [];
-  let points = 0;
+  let points = 4;
+  const atGate = await spent(page);
+  await doGate(page);
+  const passed = await spent(page);
+  const gate = { taps: passed.taps - atGate.taps, keys: passed.keys - atGate.keys };
+  console.log(`  gate: 4 points, ${gate.taps} taps and ${gate.keys} keys`);
+  costs.push({ step: 'Cold gate', kind: 'gate', ...gate });
   const position = page.getByText(/\d+ of \d+$/).first();
   const count = Number(/of (\d+)$/.exec(await position.innerText())?.[1]);
   expect(count).toBeGreaterThan(70);
-  for (let n = 1; n <= count; n += 1) {
+  const first = Number(/(\d+) of \d+$/.exec(await position.innerText())?.[1]);
+  expect(first).toBe(5);
+  for (let n = first; n <= count; n += 1) {
     await expect(page.getByText(new RegExp(` · ${n} of ${count}$`))).toBeVisible();
     const step = await page.getByRole('heading', { level: 1 }).innerText();
     const before = await spent(page);

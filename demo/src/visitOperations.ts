@@ -215,7 +215,7 @@ const HEALTHY: Partial<Record<MeasureCode, number>> = {
   shoe: 3.9,
   disc: 24,
   'disc-lip': 0.4,
-  glycol: 48,
+  glycol: 52,
   'rest-voltage': 12.62,
   'charge-voltage': 14.2,
   play: 0,

@@ -22,6 +22,17 @@ interface PressProps {
   readonly fill?: string;
 }
 
+/**
+ * A press belongs to the button it began on. A field that is left by it may show a message and push the button away under
+ * the finger; without this the tap would land beside it and be lost.
+ */
+const HOLDS_THE_POINTER = {
+  onPointerDown: ({ currentTarget, nativeEvent }: { currentTarget: unknown; nativeEvent: { pointerId?: number } }) => {
+    const element = currentTarget as Partial<Pick<Element, 'setPointerCapture'>>;
+    if (nativeEvent.pointerId !== undefined) element.setPointerCapture?.(nativeEvent.pointerId);
+  },
+};
+
 /** The one button of the app: main action, plain choice or quiet link. Never smaller than a gloved finger. */
 export function Press({
   label,
@@ -43,6 +54,7 @@ export function Press({
   const colour = disabled ? palette.soft : filled ? palette.onFill : palette.ink;
   return (
     <Pressable
+      {...HOLDS_THE_POINTER}
       role={role}
       aria-label={hint ?? label}
       aria-disabled={disabled || deaf}

@@ -1,4 +1,4 @@
-import { cataloguePoint, readingAt, readingValue, type GradedPoint } from '@weskopos/core';
+import { cataloguePoint, readingAt, readingValue, type GradedPoint, type QuantityRow } from '@weskopos/core';
 import { StyleSheet, View } from 'react-native';
 import { GradeMark } from '../kit/GradeMark';
 import { SPACE } from '../kit/tokens';
@@ -16,7 +16,8 @@ export function PointLine({
   seenAt,
   brief,
 }: {
-  readonly graded: GradedPoint;
+  /** With what an earlier moment of the visit had found, where it tells one. */
+  readonly graded: GradedPoint & Partial<Pick<QuantityRow, 'foundAt'>>;
   readonly axles: Seats;
   /** When it was looked at, where that is not the visit's own day. */
   readonly seenAt?: string | undefined;
@@ -41,7 +42,9 @@ export function PointLine({
         </Words>
       </View>
       <Label size="l" style={styles.value}>
-        {readingsWords(graded)}
+        {graded.foundAt && readingsWords(graded.foundAt) !== readingsWords(graded)
+          ? say.foundAndLeft(readingsWords(graded.foundAt), readingsWords(graded))
+          : readingsWords(graded)}
       </Label>
     </View>
   );

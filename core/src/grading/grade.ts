@@ -16,3 +16,6 @@ export function worstGrade(grades: readonly Grade[]): Grade {
   const [first, ...rest] = grades;
   return first === undefined ? 'not-seen' : rest.reduce(worseGrade, first);
 }
+
+/** Whether a grade says that something is wrong. */
+export const isWrong = (grade: Grade): boolean => grade === 'advisory' || grade === 'fail';

@@ -10,7 +10,7 @@ import { compared, type Compared, type GradingContext } from './compared';
 import { GLITTER } from '../catalogue/words';
 import { oneOf } from '../sums/keyed';
 import { asksOfGlitter, gradeGlitter } from './gradeGlitter';
-import { GRADES, worstGrade, type Grade } from './grade';
+import { GRADES, isWrong, worstGrade, type Grade } from './grade';
 import { gradeLeak } from './gradeLeak';
 import { judgeBound } from './judgeBound';
 import { judgeValue } from './judgeValue';
@@ -45,8 +45,6 @@ export function gradePoint(ref: PointRef, context: GradingContext): PointGrade {
     reasons,
   };
 }
-
-const isWrong = (grade: Grade) => grade === 'advisory' || grade === 'fail';
 
 /** On whose authority a reason grades; null for one that compares with nothing. */
 export function basisOf(reason: Reason): 'law' | 'maker' | 'house' | null {

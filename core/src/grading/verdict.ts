@@ -12,6 +12,7 @@ import { oppositePlace, otherAxlePlace, type Vehicle } from '../vehicle/vehicle'
 import type { GradingContext } from './compared';
 import { worstGrade, type Grade } from './grade';
 import { gradePoint } from './gradePoint';
+import { quantityRows, type QuantityRow } from './quantityRows';
 import type { PointGrade } from './reason';
 
 /** A point of a visit with what stands there and what it comes to. */
@@ -42,6 +43,8 @@ export interface Verdict {
   readonly systems: readonly SystemVerdict[];
   /** Every point the visit has, in walking order, looked at or not. */
   readonly points: readonly GradedPoint[];
+  /** As they count and are listed: one row for each quantity. */
+  readonly rows: readonly QuantityRow[];
 }
 
 /**
@@ -117,13 +120,14 @@ function leansOn({ point, place }: PointRef, axles: GradingContext['vehicle']['a
   ];
 }
 
-/** Systems and vehicle take the worst of their points. */
+/** Systems and vehicle take the worst of their points, one row for each quantity. */
 export function rollUp(points: readonly GradedPoint[]): Verdict {
+  const rows = quantityRows(points);
   const systems = SYSTEMS.flatMap((system): SystemVerdict[] => {
-    const own = points.filter(({ point }) => cataloguePoint(point).system === system);
+    const own = rows.filter(({ point }) => cataloguePoint(point).system === system);
     return own.length > 0 ? [{ system, ...gradeOf(own) }] : [];
   });
-  return { ...gradeOf(points), systems, points };
+  return { ...gradeOf(rows), systems, points, rows };
 }
 
 function gradeOf(points: readonly GradedPoint[]): { grade: Grade; counts: GradeCounts } {
@@ -136,8 +140,8 @@ function gradeOf(points: readonly GradedPoint[]): { grade: Grade; counts: GradeC
 }
 
 /** Worst first, walking order within a grade; only what needs a word. */
-export function worstFirst(points: readonly GradedPoint[]): GradedPoint[] {
-  const rank = (point: GradedPoint) => (point.result.grade === 'fail' ? 0 : point.result.grade === 'advisory' ? 1 : 2);
+export function worstFirst<P extends GradedPoint>(points: readonly P[]): P[] {
+  const rank = (point: P) => (point.result.grade === 'fail' ? 0 : point.result.grade === 'advisory' ? 1 : 2);
   return points.filter((point) => rank(point) < 2 || point.result.watch).sort((a, b) => rank(a) - rank(b));
 }
 

@@ -56,7 +56,7 @@ export function composeReport(
     verdict,
     asSigned: sheet && amendments.length > 0 ? verdictAsSigned(visit, sheet) : null,
     runOut: sheet?.runOut ?? runOutOf(vehicle, [...earlier, visit], rules, beside).map(toldRunOut),
-    notSeen: verdict.points.filter((point) => point.result.grade === 'not-seen'),
+    notSeen: verdict.rows.filter((point) => point.result.grade === 'not-seen'),
     stillOpen: sheet?.stillOpen ?? stillOpenAfter(vehicle, { visit, verdict }, earlier, rules, beside.entries ?? []),
   };
 }

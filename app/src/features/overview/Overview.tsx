@@ -101,7 +101,7 @@ export function Overview() {
               <Words role="alert">{say.pointsWereNotSeenThe(unseen)}</Words>
             </Card>
           ) : null}
-          <NotToDrive points={verdict.points} seats={axles} />
+          <NotToDrive points={verdict.rows} seats={axles} />
           {forks.size > 0 ? (
             <ForksCard
               forks={forks}
@@ -110,10 +110,10 @@ export function Overview() {
               signed={inspection.signedAt !== null}
             />
           ) : null}
-          {worstFirst(verdict.points).length > 0 ? (
+          {worstFirst(verdict.rows).length > 0 ? (
             <Card>
               <Heading level={2}>{common.worstFirst}</Heading>
-              {worstFirst(verdict.points).map((graded) => (
+              {worstFirst(verdict.rows).map((graded) => (
                 <PointLine key={graded.key} graded={graded} axles={axles} />
               ))}
             </Card>

@@ -80,8 +80,8 @@ export function ReportPage() {
       <AmendmentsCard visit={found.visit} asSigned={report.asSigned} now={report.verdict} axles={axles} />
       <StillOpenCard open={stillOpen} axles={axles} />
       <SystemsCard systems={report.verdict.systems} />
-      <NotToDrive points={report.verdict.points} seats={axles} />
-      <WorstFirst points={worstFirst(report.verdict.points)} axles={axles} />
+      <NotToDrive points={report.verdict.rows} seats={axles} />
+      <WorstFirst points={worstFirst(report.verdict.rows)} axles={axles} />
       {report.notSeen.length > 0 ? (
         <Card>
           <Heading level={2}>{say.notSeen}</Heading>
@@ -95,7 +95,7 @@ export function ReportPage() {
         <Decks axles={vehicle.axles} points={report.verdict.points} />
       </View>
       <Heading level={2}>{common.everyPoint}</Heading>
-      <EveryPoint points={report.verdict.points} axles={axles} />
+      <EveryPoint points={report.verdict.rows} axles={axles} />
       {inspection.corners.length > 0 ? (
         <View style={styles.group}>
           <Heading level={2}>{say.asItCame}</Heading>
@@ -139,7 +139,7 @@ function ReportHead({ found: { visit }, report }: { readonly found: FoundVisit; 
 }
 
 interface PointsProps {
-  readonly points: Report['verdict']['points'];
+  readonly points: Report['verdict']['rows'];
   readonly axles: Seats;
 }
 

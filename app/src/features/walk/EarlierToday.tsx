@@ -29,10 +29,13 @@ export function EarlierToday({ pointRef, background, put }: EarlierTodayProps) {
   if (!look || !reading || !measure || reading.bound !== 'exact') return null;
   const here = readingAt(standing.get(pointKey(point, place)), measure);
   const value = readingValue(reading);
+  // What is read once more at closing up is asked for: the engine has run since.
+  const isClosing = cataloguePoint(point).station === 'closing';
   return (
     <View style={styles.note}>
       <Words size="m" soft>
         {say.earlierToday(pointShort(look.point, place, vehicle), amount(measure, value))}
+        {here || isClosing ? '' : ` ${say.answersHere}`}
       </Words>
       {here ? null : (
         <Press

@@ -2,6 +2,7 @@ import {
   createGrader,
   lapsedGrade,
   pointKey,
+  quantityRows,
   walkSteps,
   type PointRef,
   type GradedPoint,
@@ -55,7 +56,7 @@ export function useWalkPoints({ life, visit, earlier, rules, lookAhead }: FoundV
 
 function openStepsOf(steps: readonly WalkStep[], points: readonly GradedPoint[]): ReadonlySet<string> {
   const unseen = new Set(
-    points
+    quantityRows(points)
       .filter((point) => point.result.grade === 'not-seen' && point.finding?.access !== 'not-reached')
       .map(({ key }) => key),
   );

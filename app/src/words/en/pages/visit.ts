@@ -24,6 +24,7 @@ export const visit = {
     `It should not be driven: ${names}. Local law and a licensed tester have the last word.`,
   boltsDone: 'Torqued again, crosswise',
   boltsDoneOf: (fleetCode: string) => `Wheel bolts of ${fleetCode}: torqued again, crosswise`,
+  foundAndLeft: (found: string, left: string) => `found ${found}, left ${left}`,
   dry: 'Dry',
   noCodes: 'No codes',
   allThere: (part: number) => `All ${part} there`,

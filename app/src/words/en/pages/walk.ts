@@ -12,6 +12,7 @@ export const walk = {
   whenItSat: (place: string) => `, when it sat ${place}`,
   newSince: (point: string, day: string, more: string) => `${point}: new on ${day}${more ? `, ${more}` : ''}`,
   earlierToday: (point: string, amount: string) => `Earlier today, ${point.toLowerCase()}: ${amount}.`,
+  answersHere: 'That counts here too; read it again where something was done since.',
   stillSo: (amount: string) => `Still ${amount}: nothing was done to it`,
   lastCount: (part: string, good: number, part2: number) => `${part}${good} of ${part2}`,
   specSheet: 'Spec sheet',
