@@ -1,7 +1,7 @@
 import type { Life } from '@weskopos/contract';
 import { countedVisits, entriesOf, jobsOf, lastDone, oilUseGrade, standingEntries } from '@weskopos/core';
 import { fuelUse } from '@weskopos/core/calculators/fuelUse';
-import { oilPer1000 } from '@weskopos/core/parts/logs';
+import { oilUseSince } from '@weskopos/core/jobs/oilUsed';
 import { Suspense, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Card } from '../../kit/Card';
@@ -36,8 +36,8 @@ export function LogCard({ life: { vehicle, visits, entries }, lastMeter }: LogCa
   const used = vehicle.meterUnit === 'km' ? fuelUse(fills).at(-1) : undefined;
   const counted = countedVisits(visits);
   const changed = lastDone(jobsOf(counted, entries), { code: 'engine-oil', name: '' });
-  const oil = vehicle.meterUnit === 'km' ? oilPer1000(entries, changed) : null;
-  const grade = oil === null ? 'pass' : oilUseGrade(oil);
+  const oil = vehicle.meterUnit === 'km' ? oilUseSince(counted, entries, vehicle.spec.stickSpanL, changed) : null;
+  const grade = oil === null ? 'pass' : oilUseGrade(oil.per1000);
   return (
     <Card>
       <Heading level={2}>{say.betweenVisits}</Heading>
@@ -49,7 +49,7 @@ export function LogCard({ life: { vehicle, visits, entries }, lastMeter }: LogCa
           {grade === 'advisory' || grade === 'fail' ? (
             <Words strong colour={gradeColours(palette, grade).line}>{`${words.grade[grade]}. `}</Words>
           ) : null}
-          {say.oilToppedUpSinceThe(amount('volume', oil))}
+          {say.oilUsedSinceThe[oil.by](amount('volume', oil.per1000))}
         </Words>
       ) : null}
       {standing.length === 0 ? <Words soft>{say.nothingWrittenDownYet}</Words> : null}

@@ -21,7 +21,11 @@ export const life = {
   betweenVisits: 'Between visits',
   usesLPer100Km: (part: string, meterWords: string) =>
     `Uses ${part} L per 100 km, full to full over the last ${meterWords}.`,
-  oilToppedUpSinceThe: (amount: string) => `Oil topped up since the last change: ${amount} per 1000 km.`,
+  oilUsedSinceThe: {
+    stick: (amount: string) =>
+      `Engine oil used since the last change: ${amount} in 1,000 km, by the stick and what was put in.`,
+    'top-ups': (amount: string) => `Engine oil topped up since the last change: ${amount} in 1,000 km.`,
+  },
   nothingWrittenDownYet: 'Nothing written down yet.',
   takeBack: 'Take back',
   takeBackEntry: (entrySentence: string) => `Take back: ${entrySentence}`,
