@@ -3,3 +3,4 @@ export { normalDraw, randomUuid, seededRandom } from './simulator/random';
 export { gaugeReads, type GaugeTruth } from './simulator/gauge';
 export { wornTo, type WearTruth } from './simulator/wear';
 export { drawBattery, drawFluid, healthAt, waterAt, type BatteryTruth, type FluidTruth } from './simulator/ageing';
+export { FAULTS, faultSigns, type FaultSigns, type FaultTruth } from './simulator/faults';

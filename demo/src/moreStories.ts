@@ -27,6 +27,7 @@ interface Plan {
   readonly battery?: Story['battery'];
   readonly glycol?: Story['glycol'];
   readonly log?: Story['log'];
+  readonly fault?: Story['fault'];
 }
 
 const EVERY_DAYS = 118;
@@ -78,6 +79,7 @@ function story(plan: Plan): Story {
     ...(plan.battery ? { battery: plan.battery } : {}),
     ...(plan.glycol ? { glycol: plan.glycol } : {}),
     ...(plan.log ? { log: plan.log } : {}),
+    ...(plan.fault ? { fault: plan.fault } : {}),
     visits: plan.open ? [...made, plan.open] : made,
   };
   return { ...plain, renewed: renewals(plain) };
@@ -211,6 +213,8 @@ export const MORE_STORIES: readonly Story[] = [
     startKm: 33_000,
     kmPerVisit: 3900,
     wear: [1.1, 1.05],
+    // Over a kerb on the school run: the front wheels toe out since.
+    fault: { kind: 'misalignment', fromKm: 52_500, pace: 0.5, place: '1' },
     // Due again today.
     lastDaysAgo: EVERY_DAYS,
   }),

@@ -25,8 +25,17 @@ import {
   type Rules,
   type Spot,
   type Place,
+  type Word,
 } from '@weskopos/core';
-import { gaugeReads, healthAt, randomUuid, seededRandom, wornTo, type WearTruth } from '@weskopos/core/simulated';
+import {
+  faultSigns,
+  gaugeReads,
+  healthAt,
+  randomUuid,
+  seededRandom,
+  wornTo,
+  type WearTruth,
+} from '@weskopos/core/simulated';
 import type { Operation } from '@weskopos/contract';
 import type { Story, StoryVisit } from './world';
 
@@ -80,7 +89,7 @@ export function visitOperations(
       photos.push(...drawn);
       const change: FindingChange = {
         access: 'seen',
-        words: visit.words?.[key] ?? [],
+        words: [...(visit.words?.[key] ?? []), ...faultWords(story, visit, ref)],
         photos: drawn.map(({ id }) => ({ id, caption: '', marks: [] })),
         ...look(story, visit, index, ref, random),
       };
@@ -252,7 +261,8 @@ function look(story: Story, visit: StoryVisit, index: number, ref: PointRef, ran
     .flatMap(({ measure, spots }) =>
       spots.map((spot): Reading => {
         const gauge = MEASURES[measure];
-        const truth = truthOf(story, visit, index, ref, measure, spot, random);
+        const sound = truthOf(story, visit, index, ref, measure, spot, random);
+        const truth = Math.max(gauge.least, sound + faultShift(story, visit, ref, measure, spot));
         const exact = gauge.repeatability === 0 || AS_READ.includes(measure);
         const read = () =>
           exact ? truth : gaugeReads(truth, { step: gauge.step, sigma: gauge.repeatability, misread: 0 }, random);
@@ -264,6 +274,29 @@ function look(story: Story, visit: StoryVisit, index: number, ref: PointRef, ran
     );
   const standard = ref.point === 'battery.crank' ? story.vehicle.spec.battery.standard : null;
   return { readings, standard, howRead: point.howRead ? 'mark-seen' : null };
+}
+
+const SPANS = { oilL: 1, coolantL: 1.1 };
+const signsOf = ({ fault }: Story, { km }: StoryVisit) => (fault ? faultSigns(fault, km, SPANS) : null);
+
+/** What the vehicle's fault shows at a point besides what the story tells of the visit. */
+function faultWords(story: Story, visit: StoryVisit, { point, place }: PointRef): Word[] {
+  const words = signsOf(story, visit)?.words ?? [];
+  return words.filter((one) => one.point === point && one.place === place).map(({ word }) => word);
+}
+
+/** By how much the vehicle's fault shifts what is read, stored unit. */
+function faultShift(
+  story: Story,
+  visit: StoryVisit,
+  { point, place }: PointRef,
+  measure: MeasureCode,
+  spot: Spot,
+): number {
+  const readings = signsOf(story, visit)?.readings ?? [];
+  return readings
+    .filter((one) => one.point === point && one.place === place && one.measure === measure && one.spot === spot)
+    .reduce((sum, { by }) => sum + by, 0);
 }
 
 /** What stands behind one reading. Level and water are told as they are read. */

@@ -16,7 +16,7 @@ import {
   type Place,
   type Wheel,
 } from '@weskopos/core';
-import type { BatteryTruth, WearTruth } from '@weskopos/core/simulated';
+import type { BatteryTruth, FaultTruth, WearTruth } from '@weskopos/core/simulated';
 import type { DrawnSubject } from './drawPhoto';
 
 /** The demo's people; their PINs are printed at the start. */
@@ -71,6 +71,8 @@ export interface Story {
   readonly pressureKpa: (place: Place, visit: number) => number;
   readonly visits: readonly StoryVisit[];
   readonly template: string;
+  /** Something that is wrong with it, with its signs wherever it acts. */
+  readonly fault?: FaultTruth;
   /** Age of its battery today, months, and how it fades; else one in good health. */
   readonly battery?: BatteryTruth & { readonly months: number };
   /** Glycol by visit, %; else as it was filled. */
