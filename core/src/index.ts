@@ -242,7 +242,7 @@ export { restOfStop, visitPoints, walkSteps, type WalkPlan, type WalkStep } from
 export { carriedContent, carriedFrom } from './inspection/carry';
 export { renewsPoint } from './report/settledBy';
 export { lapsedGrade } from './inspection/lapsedGrade';
-export { quantityRows, type QuantityRow } from './grading/quantityRows';
+export { answeredBy, quantityRows, type QuantityRow } from './grading/quantityRows';
 export { notToDrive } from './report/notToDrive';
 export { watchedPoints } from './grading/watchedPoints';
 export { parseLine } from './inspection/parseLine';

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import type { PointCode } from '../catalogue/catalogue';
 import type { Finding } from '../inspection/finding';
 import { CAR, contextOf, findingOf, readingOf } from '../tests/builders';
-import { quantityRows } from './quantityRows';
+import { answeredBy, quantityRows } from './quantityRows';
 import { gradedPoints, verdictOf } from './verdict';
 
 const OIL: readonly PointCode[] = ['cold.oil', 'oil.level', 'close.level'];
@@ -67,6 +67,17 @@ describe('one oil level is one row', () => {
     const filled = verdictOf(contextOf(CAR, [level('cold.oil', -0.1), level('close.level', 0.9)]));
     expect(filled).toMatchObject({ grade: 'pass', counts: { fail: 0 } });
   });
+});
+
+test('a moment nobody looked at is answered by a true look at another, but not at closing up', () => {
+  const answer = (point: PointCode, ...findings: readonly Finding[]) =>
+    answeredBy({ point, place: '' }, contextOf(CAR, findings).standing)?.point ?? null;
+  expect(answer('oil.level', level('cold.oil', 0.6))).toBe('cold.oil');
+  expect(answer('cold.oil', level('oil.level', 0.6))).toBe('oil.level');
+  expect(answer('close.level', level('cold.oil', 0.6))).toBeNull();
+  expect(answer('oil.level', level('cold.oil', 0.6), level('oil.level', 0.5))).toBeNull();
+  expect(answer('oil.level', { ...level('cold.oil', 0.6), outOf: ['off-cold'] })).toBeNull();
+  expect(answer('belt.aux', findingOf('cold.belts', ''))).toBeNull();
 });
 
 test('points that share nothing are rows as they are, in their order; nothing seen is lost (1,000 drawn)', () => {

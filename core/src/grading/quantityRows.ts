@@ -1,6 +1,8 @@
-import { cataloguePoint } from '../catalogue/catalogue';
+import { cataloguePoint, pointKey } from '../catalogue/catalogue';
 import { momentsOf, quantityKey } from '../catalogue/quantities';
 import { groupBy } from '../sums/groupBy';
+import type { Finding } from '../inspection/finding';
+import type { PointRef } from '../inspection/pointRef';
 import { GRADES, isWrong } from './grade';
 import type { GradedPoint } from './verdict';
 
@@ -23,6 +25,20 @@ export function quantityRows(points: readonly GradedPoint[]): QuantityRow[] {
   for (const moments of byQuantity.values())
     for (const row of rowsOf([...moments].sort(inMoments))) kept.set(row.of, row.row);
   return points.flatMap((point) => kept.get(point) ?? []);
+}
+
+/**
+ * The moment of the same visit that answers a point nobody has looked at: the quantity was read true then. Null where the
+ * point has a look of its own, and for what is asked for once more at closing up.
+ */
+export function answeredBy({ point, place }: PointRef, standing: ReadonlyMap<string, Finding>): PointRef | null {
+  const tells = (one: Finding | undefined) =>
+    one !== undefined && one.access !== 'open' && one.access !== 'not-reached' && one.outOf.length === 0;
+  if (cataloguePoint(point).station === 'closing') return null;
+  const own = standing.get(pointKey(point, place));
+  if (own && own.access !== 'open') return null;
+  const other = momentsOf(point).find((code) => code !== point && tells(standing.get(pointKey(code, place))));
+  return other ? { point: other, place } : null;
 }
 
 const inMoments = (a: GradedPoint, b: GradedPoint) => {

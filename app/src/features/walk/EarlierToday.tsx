@@ -1,4 +1,13 @@
-import { mainSlot, cataloguePoint, momentsOf, pointKey, readingAt, readingValue, type PointRef } from '@weskopos/core';
+import {
+  answeredBy,
+  mainSlot,
+  cataloguePoint,
+  momentsOf,
+  pointKey,
+  readingAt,
+  readingValue,
+  type PointRef,
+} from '@weskopos/core';
 import { StyleSheet, View } from 'react-native';
 import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
@@ -29,15 +38,14 @@ export function EarlierToday({ pointRef, background, put }: EarlierTodayProps) {
   if (!look || !reading || !measure || reading.bound !== 'exact') return null;
   const here = readingAt(standing.get(pointKey(point, place)), measure);
   const value = readingValue(reading);
-  // What is read once more at closing up is asked for: the engine has run since.
-  const isClosing = cataloguePoint(point).station === 'closing';
+  const answered = answeredBy(pointRef, standing) !== null;
   return (
     <View style={styles.note}>
       <Words size="m" soft>
         {say.earlierToday(pointShort(look.point, place, vehicle), amount(measure, value))}
-        {here || isClosing ? '' : ` ${say.answersHere}`}
+        {answered ? ` ${say.answersHere}` : ''}
       </Words>
-      {here ? null : (
+      {here || answered ? null : (
         <Press
           label={say.stillSo(amount(measure, value))}
           onPress={() => put(pointRef, (now) => readingChange(now, { measure, spot: 'whole', phase: 'found' }, value))}

@@ -1,4 +1,5 @@
 import {
+  answeredBy,
   cataloguePoint,
   doubtsAbout,
   gradePoint,
@@ -126,7 +127,9 @@ function Verdicts({ step, background, draft, phase, put, vehicle, target }: Verd
   return step.points.map((ref) => {
     const key = pointKey(ref.point, ref.place);
     const finding = grading.standing.get(key);
-    const result = gradePoint(ref, withDraft(grading, ref, draft?.key === key ? draft : null));
+    // What another moment of the visit has read answers here too, until it is read again.
+    const other = draft?.key === key ? null : answeredBy(ref, grading.standing);
+    const result = gradePoint(other ?? ref, withDraft(grading, ref, draft?.key === key ? draft : null));
     // Nothing said of the disc between two pads is told by its own line in the control.
     if (step.points.length > 1 && result.reasons[0]?.rule === 'not-looked-at') return null;
     const lapsed = background.lapsed?.(ref) ?? null;

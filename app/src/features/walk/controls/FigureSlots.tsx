@@ -31,14 +31,15 @@ export function FigureSlots({ pointRef, finding, background, phase, put, slots }
           put(pointRef, (before) => readingChange(before, { measure, spot, phase }, at, { bound }));
         if (steps)
           return (
-            <Choice
-              key={`${measure}${spot}`}
-              label={words.spot[spot] ? `${words.measure[measure]}, ${words.spot[spot]}` : words.measure[measure]}
-              options={steps}
-              word={(step) => words.namedStep[step] ?? step}
-              value={value === null ? null : (steps[Math.round(value)] ?? null)}
-              onChoose={(step) => put1(steps.indexOf(step))}
-            />
+            <View key={`${measure}${spot}`} style={styles.choice}>
+              <Choice
+                label={words.spot[spot] ? `${words.measure[measure]}, ${words.spot[spot]}` : words.measure[measure]}
+                options={steps}
+                word={(step) => words.namedStep[step] ?? step}
+                value={value === null ? null : (steps[Math.round(value)] ?? null)}
+                onChoose={(step) => put1(steps.indexOf(step))}
+              />
+            </View>
           );
         return (
           <View key={`${measure}${spot}`} style={many ? styles.half : styles.whole}>
@@ -61,6 +62,8 @@ export function FigureSlots({ pointRef, finding, background, phase, put, slots }
 
 const styles = StyleSheet.create({
   slots: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.m },
+  // Long names wrap within the width instead of running out of it.
+  choice: { maxWidth: '100%' },
   half: { flexBasis: 110, flexGrow: 1, gap: SPACE.xs },
   whole: { flexBasis: '100%', maxWidth: 260, gap: SPACE.xs },
 });

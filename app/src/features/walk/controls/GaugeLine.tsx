@@ -24,6 +24,8 @@ function Gauge({ measure }: { readonly measure: MeasureCode }) {
   if (!open)
     return (
       <Press
+        kind="quiet"
+        style={aside}
         label={say.gaugeReadsIn(told(step))}
         hint={say.anotherGauge(words.measure[measure])}
         onPress={() => setOpen(true)}
@@ -42,3 +44,5 @@ function Gauge({ measure }: { readonly measure: MeasureCode }) {
     />
   );
 }
+
+const aside = { alignSelf: 'flex-start' } as const;
