@@ -1,4 +1,5 @@
-import { BUILT_IN_RULEBOOK, paceOf, rulesOf, vehicleState, visitRoute, walkSteps, type Act } from '@weskopos/core';
+import { BUILT_IN_RULEBOOK, rulesOf, vehicleState, walkSteps, type Act } from '@weskopos/core';
+import { paceOf, visitRoute } from '@weskopos/core/walk';
 import { plainRoute, planRoute, usedWaits } from '@weskopos/core/routing';
 import { performance } from 'node:perf_hooks';
 import { newVehicle } from '@weskopos/server/tests/workshop';

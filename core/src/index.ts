@@ -222,30 +222,20 @@ export {
 export { remainingS, trustedNow, waitsOf, type ClockAnchor, type Wait } from './acts/waits';
 export { unmetNeeds, vehicleState, type VehicleState } from './acts/vehicleState';
 export { readable, type Readable } from './acts/readable';
-export { stepActs, type StepAct } from './acts/stepActs';
-export { oilService, startBlockers, type OilService, type OilStep } from './acts/oilService';
-export { coldGate, type ColdGate, type GateLine } from './acts/coldGate';
+export type { StepAct } from './acts/stepActs';
+export type { OilService, OilStep } from './acts/oilService';
+export type { ColdGate, GateLine } from './acts/coldGate';
 export { type RouteLeg, type RouteProblem } from './route/problem';
-export {
-  ENGINE_START,
-  ENGINE_STOP,
-  usualSeconds,
-  visitRoute,
-  type RouteInput,
-  type VisitRoute,
-} from './route/visitRoute';
-export { paceOf } from './route/pace';
+export type { RouteInput, VisitRoute } from './route/visitRoute';
 export { type UsedWait } from './route/explain';
 export { currentFindings, standingOf, type CurrentFindings } from './inspection/currentFindings';
 export type { PointRef } from './inspection/pointRef';
 export { restOfStop, visitPoints, walkSteps, type WalkPlan, type WalkStep } from './inspection/walkSteps';
 export { carriedContent, carriedFrom } from './inspection/carry';
 export { renewsPoint } from './report/settledBy';
-export { lapsedGrade } from './inspection/lapsedGrade';
 export { answeredBy, quantityRows, type QuantityRow } from './grading/quantityRows';
 export { notToDrive } from './report/notToDrive';
 export { watchedPoints } from './grading/watchedPoints';
-export { parseLine } from './inspection/parseLine';
 export {
   BASES,
   SEASONS,
@@ -265,7 +255,6 @@ export {
 } from './limits/limitSheet';
 export { rowsFor, valueThresholds, type LimitScope } from './limits/rowsFor';
 export { BASELINE, US_LIGHT } from './limits/baseline';
-export { tapeThresholds } from './grading/tapeThresholds';
 export { GRADES, worseGrade, worstGrade, type Grade } from './grading/grade';
 export { basisOf, gradePoint, gradeAtSpot } from './grading/gradePoint';
 export { placardAt, tyreTemperature, type GradingContext } from './grading/compared';
@@ -288,7 +277,7 @@ export {
 export type { NotJudged, PointGrade, Reason } from './grading/reason';
 export { impossibleIn, type Impossible } from './plausibility/checkFinding';
 export { pressureUnitOf, type PressureUnit } from './plausibility/pressureUnit';
-export { doubtId, doubtsAbout, type Doubt } from './plausibility/doubts';
+export type { Doubt } from './plausibility/doubts';
 export { METER_RANGE, checkMeter, type MeterCheck } from './plausibility/checkMeter';
 export { expectedAt, forecastOf, wearLine, type Forecast, type Outlook, type Range } from './trends/forecast';
 export { BUILT_IN_FLEET, type FleetKnowledge } from './trends/fleetKnowledge';

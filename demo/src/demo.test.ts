@@ -1,6 +1,5 @@
 import {
   BUILT_IN_RULEBOOK,
-  coldGate,
   openEnds,
   waitsOf,
   forecastSeries,
@@ -10,6 +9,7 @@ import {
   verdictFor,
   visitPoints,
 } from '@weskopos/core';
+import { coldGate } from '@weskopos/core/walk';
 import { outlookOf } from '@weskopos/core/outlook';
 import { contextOf } from '@weskopos/core/tests/builders';
 import { seededRandom } from '@weskopos/core/simulated';

@@ -21,7 +21,8 @@ import { usePalette } from '../../kit/theme';
 import { SPACE } from '../../kit/tokens';
 import { Label, Words } from '../../kit/Words';
 import { words } from '../../words/en';
-import { amount, dayAndTime, placeWords, type Seats } from '../../words/show';
+import { endTitle } from '../../visit/endTitle';
+import { amount, dayAndTime } from '../../words/show';
 import { Filling } from './Filling';
 import { ProofLine, tightnessLine } from './ProofLine';
 import { putAct } from './putAct';
@@ -34,11 +35,6 @@ interface EndCardProps {
   readonly house: HouseRules;
   readonly visitId: string;
   readonly acts: readonly Act[];
-}
-
-/** What is open and where, as its card is headed. */
-export function endTitle({ opened }: LooseEnd, seats: Seats): string {
-  return [words.end[opened.end], placeWords(opened.place, seats)].filter(Boolean).join(', ');
 }
 
 /** What a closing proves that is proved by one glance: the button says it, and one tap closes. */

@@ -1,4 +1,5 @@
-import { cataloguePoint, doubtsAbout, pointKey, soundByEye, type GateLine, type PointRef } from '@weskopos/core';
+import { cataloguePoint, pointKey, soundByEye, type GateLine, type PointRef } from '@weskopos/core';
+import { doubtsAbout } from '@weskopos/core/walk';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Press } from '../../kit/Press';

@@ -1,4 +1,5 @@
-import { coldGate, isOpen } from '@weskopos/core';
+import { isOpen } from '@weskopos/core';
+import { coldGate } from '@weskopos/core/walk';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useMemo } from 'react';
 import { Page } from '../../shell/Page';

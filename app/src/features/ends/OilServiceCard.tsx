@@ -1,4 +1,5 @@
-import { oilService, type GradedPoint, type OilStep, USUAL_WAIT_S } from '@weskopos/core';
+import { type GradedPoint, type OilStep, USUAL_WAIT_S } from '@weskopos/core';
+import { oilService } from '@weskopos/core/walk';
 import type { Visit } from '@weskopos/contract';
 import type { HouseRules, Vehicle } from '@weskopos/core';
 import { Card } from '../../kit/Card';

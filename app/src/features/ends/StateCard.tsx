@@ -1,14 +1,13 @@
 import {
   USUAL_WAIT_S,
-  coldGate,
   openEnds,
-  startBlockers,
   vehicleState,
   type GradingContext,
   type StateChange,
   type Vehicle,
   capacityL,
 } from '@weskopos/core';
+import { coldGate, startBlockers } from '@weskopos/core/walk';
 import type { Visit } from '@weskopos/contract';
 import { StyleSheet, View } from 'react-native';
 import { Card } from '../../kit/Card';

@@ -1,14 +1,7 @@
 /** @jest-environment node */
 import { blankVisit } from '../../sync/blankVisit';
-import {
-  ENGINE_START,
-  usualSeconds,
-  vehicleState,
-  visitRoute,
-  walkSteps,
-  USUAL_HOUSE_RULES,
-  templateBy,
-} from '@weskopos/core';
+import { vehicleState, walkSteps, USUAL_HOUSE_RULES, templateBy } from '@weskopos/core';
+import { ENGINE_START, usualSeconds, visitRoute } from '@weskopos/core/walk';
 import { CAR, findingOf, inspectionOf } from '@weskopos/core/tests/builders';
 import { answerRoute } from '../../workers/routeAnswer';
 import { lastDone } from '../walk/useReturn';

@@ -3,7 +3,7 @@ import { Card } from '../../kit/Card';
 import { Heading, Words } from '../../kit/Words';
 import { words } from '../../words/en';
 import { amount, type Seats } from '../../words/show';
-import { endTitle } from '../ends/EndCard';
+import { endTitle } from '../../visit/endTitle';
 import { report as say } from '../../words/en/pages/report';
 
 /** What was opened in the visit and how it was closed; over what a lead signed, and why. */

@@ -11,7 +11,7 @@ import { useVisit } from '../../sync/useLife';
 import { dueWords } from '../../words/dueWords';
 import { words } from '../../words/en';
 import { day, dayAndTime, meterWords } from '../../words/show';
-import { endTitle } from '../ends/EndCard';
+import { endTitle } from '../../visit/endTitle';
 import { SpecList } from '../../visit/SpecList';
 import { NotHere } from '../../shell/NotHere';
 import { QrMark } from './QrMark';

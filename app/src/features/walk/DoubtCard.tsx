@@ -1,4 +1,5 @@
-import { doubtId, type Doubt, type Finding, type FindingChange } from '@weskopos/core';
+import { type Doubt, type Finding, type FindingChange } from '@weskopos/core';
+import { doubtId } from '@weskopos/core/walk';
 import { StyleSheet, View } from 'react-native';
 import { Card } from '../../kit/Card';
 import { Press } from '../../kit/Press';

@@ -1,7 +1,6 @@
 import {
   answeredBy,
   cataloguePoint,
-  doubtsAbout,
   gradePoint,
   pointKey,
   type CataloguePoint,
@@ -11,6 +10,7 @@ import {
   type WalkStep,
   entryOf,
 } from '@weskopos/core';
+import { doubtsAbout } from '@weskopos/core/walk';
 import { memo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Choice } from '../../kit/Choice';

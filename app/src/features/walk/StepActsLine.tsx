@@ -4,13 +4,12 @@ import {
   endRule,
   isFastened,
   openEnds,
-  stepActs,
   vehicleState,
-  type Finding,
+  type GradingContext,
   type StepAct,
-  type Vehicle,
   type WalkStep,
 } from '@weskopos/core';
+import { stepActs } from '@weskopos/core/walk';
 import { memo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Field } from '../../kit/Field';
@@ -25,10 +24,8 @@ import { common } from '../../words/en/pages/common';
 
 interface StepActsLineProps {
   readonly step: WalkStep;
-  readonly vehicle: Vehicle;
   readonly visit: Pick<Visit, 'inspection' | 'acts'>;
-  /** What stands of each point, by its key. */
-  readonly standing: ReadonlyMap<string, Finding>;
+  readonly grading: GradingContext;
   /** The engine is started where the gate and what lies open are seen. */
   readonly onEnds: () => void;
 }
@@ -36,10 +33,11 @@ interface StepActsLineProps {
 const FASTENERS_MOST = 99;
 
 /** What this step wants done to the vehicle first, a tap each: what is opened here hangs among the loose ends until it is closed. */
-export const StepActsLine = memo(function StepActsLine({ step, vehicle, visit, standing, onEnds }: StepActsLineProps) {
+export const StepActsLine = memo(function StepActsLine({ step, visit, grading, onEnds }: StepActsLineProps) {
   const [counting, setCounting] = useState<Extract<StepAct, { kind: 'open' }> | null>(null);
   const [count, setCount] = useState('');
   const { inspection, acts } = visit;
+  const { vehicle, standing } = grading;
   // Only what was said counts here, not how long ago.
   const state = vehicleState(inspection, acts, Infinity);
   const wanted = stepActs(step.points, state, openEnds(acts), standing);

@@ -63,7 +63,6 @@ function WalkThrough({ found, at }: WalkThroughProps) {
   const way = useWalkWay(walked, target, at);
   const { step, jumping, acts } = way;
   const stop = step?.stop ?? 'cold';
-  const axles = vehicle;
   useEffect(() => takeGaugesOf(target.visitId), [target.visitId]);
   const undoable = useUndo((state) => state.entries.some(({ visitId }) => visitId === target.visitId));
   const others = useTogether(target.vehicleId, target.visitId, stop);
@@ -94,7 +93,7 @@ function WalkThrough({ found, at }: WalkThroughProps) {
         steps={steps}
         points={points}
         current={stop}
-        axles={axles}
+        axles={vehicle}
         open={open}
         others={others}
         onStop={toStop}
@@ -129,13 +128,11 @@ function WalkThrough({ found, at }: WalkThroughProps) {
                 />
                 <StepActsLine
                   key={`${step.id} acts`}
-                  step={step}
-                  vehicle={vehicle}
-                  visit={visit}
-                  standing={background.grading.standing}
+                  {...{ step, visit }}
+                  grading={background.grading}
                   onEnds={toEnds}
                 />
-                {route ? <RouteLine route={route} current={step} axles={axles} onGo={onGo} onEnds={toEnds} /> : null}
+                {route ? <RouteLine route={route} current={step} axles={vehicle} onGo={onGo} onEnds={toEnds} /> : null}
                 <SyncLine />
               </View>
             </ScrollView>
@@ -165,7 +162,7 @@ function WalkThrough({ found, at }: WalkThroughProps) {
           style={[styles.side, { backgroundColor: palette.panel, borderColor: palette.rule }]}
           contentContainerStyle={styles.sideInside}
         >
-          <CoverageList points={points} axles={axles} onPoint={({ key }) => way.goToPoint(key)} />
+          <CoverageList points={points} axles={vehicle} onPoint={({ key }) => way.goToPoint(key)} />
         </ScrollView>
       ) : null}
     </View>

@@ -1,5 +1,6 @@
 import type { StoredFinding, Visit } from '@weskopos/contract';
-import { paceOf, vehicleState, visitRoute, type HouseRules, type Vehicle, type WalkStep } from '@weskopos/core';
+import { vehicleState, type HouseRules, type Vehicle, type WalkStep } from '@weskopos/core';
+import { paceOf, visitRoute } from '@weskopos/core/walk';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { nowMs } from '../../sync/clock';
 import type { RouteAnswer } from '../../workers/routeAnswer';

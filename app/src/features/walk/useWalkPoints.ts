@@ -1,6 +1,5 @@
 import {
   createGrader,
-  lapsedGrade,
   pointKey,
   quantityRows,
   walkSteps,
@@ -8,6 +7,7 @@ import {
   type GradedPoint,
   type WalkStep,
 } from '@weskopos/core';
+import { lapsedGrade } from '@weskopos/core/walk';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { useFleet, type FoundVisit } from '../../sync/useLife';
 import { gradingOf, historyOf, type Background } from '../../visit/visitContext';

@@ -1,4 +1,5 @@
-import { MEASURES, parseLine, type MeasureCode } from '@weskopos/core';
+import { MEASURES, type MeasureCode } from '@weskopos/core';
+import { parseLine } from '@weskopos/core/walk';
 import { useState } from 'react';
 import { Field } from '../../../kit/Field';
 import { unitOf, workshopUnit } from '../../../words/show';

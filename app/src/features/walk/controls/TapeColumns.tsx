@@ -7,11 +7,11 @@ import {
   pointKey,
   readingAt,
   readingValue,
-  tapeThresholds,
   type MeasureCode,
   type PointRef,
   type Spot,
 } from '@weskopos/core';
+import { tapeThresholds } from '@weskopos/core/walk';
 import { StyleSheet, View, useWindowDimensions } from 'react-native';
 import { Tape, type TapeProps } from '../../../kit/Tape';
 import { fittedTape } from '../../../kit/tapeScale';
