@@ -105,6 +105,7 @@ describe('parts on the fleet board', () => {
   });
   const [one, other] = [vehicle('FH 1'), vehicle('FH 2')];
   const part = (change: Partial<BoardPart> = {}, on = one): FleetPart => ({
+    seats: 2,
     key: 'pad.inner@1L:whole',
     point: 'pad.inner',
     place: '1L',

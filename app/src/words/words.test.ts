@@ -138,6 +138,16 @@ describe('by house rule', () => {
     expect([placeWords('1L', 2), placeWords('2R', 2), placeInitials('1L', 2)]).toEqual(spoken);
   });
 
+  test('the driver’s side is the vehicle’s own where it is told, whichever side the traffic keeps to', () => {
+    speak({ positionWords: 'driver' });
+    const seated = (driverSide: 'L' | 'R' | null) => ({ axles: [1, 2], makeUp: { driverSide } });
+    expect(placeWords('1L', seated('L'))).toBe('driver side front');
+    expect(placeWords('1L', seated('R'))).toBe('passenger side front');
+    expect(placeWords('1L', seated(null))).toBe('passenger side front');
+    speak({});
+    expect(placeWords('1L', seated('L'))).toBe('nearside front');
+  });
+
   test('figures in the workshop’s units, stored in SI', () => {
     speak({
       units: { pressure: 'psi', tread: '/32in', distance: 'mi', temperature: '°F', volume: 'US qt', torque: 'lb·ft' },

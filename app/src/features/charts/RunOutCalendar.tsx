@@ -36,9 +36,7 @@ export function RunOutCalendar({ parts }: { readonly parts: readonly FleetPart[]
   const step = width < 500 ? 4 : 2;
   const months = Array.from({ length: MONTHS / step + 1 }, (_, index) => addMonths(from, index * step));
   const spoken = shown
-    .map(
-      (part) => `${part.vehicle.fleetCode} ${pointShort(part.point, part.place, part.vehicle.axles)} ${whenOf(part)}`,
-    )
+    .map((part) => `${part.vehicle.fleetCode} ${pointShort(part.point, part.place, part.seats)} ${whenOf(part)}`)
     .join('; ');
   return (
     <Card>
@@ -65,7 +63,7 @@ export function RunOutCalendar({ parts }: { readonly parts: readonly FleetPart[]
               return (
                 <G key={`${part.vehicle.vehicleId}${part.key}`}>
                   <SvgText x={0} y={y + 5} fill={palette.ink} fontFamily={FONT.labelStrong} fontSize={SIZE.m}>
-                    {`${part.vehicle.fleetCode} ${pointShort(part.point, part.place, part.vehicle.axles)}`.slice(0, 22)}
+                    {`${part.vehicle.fleetCode} ${pointShort(part.point, part.place, part.seats)}`.slice(0, 22)}
                   </SvgText>
                   {part.status === 'reached' ? null : (
                     <Rect

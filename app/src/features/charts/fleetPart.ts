@@ -1,10 +1,13 @@
 import type { BoardPart, VehicleBoard } from '@weskopos/contract';
 import { nowMs } from '../../sync/clock';
+import type { Seats } from '../../words/show';
 import { shortWhen } from '../../words/forecastSentence';
 
 /** A part of the board with the vehicle it sits on. */
 export interface FleetPart extends BoardPart {
   readonly vehicle: VehicleBoard;
+  /** What its place is told by: the vehicle itself where the device knows it. */
+  readonly seats: Seats;
 }
 
 const DAY_MS = 86_400_000;

@@ -1,4 +1,5 @@
 import type { FleetBoard, VehicleBoard } from '@weskopos/contract';
+import type { Vehicle } from '@weskopos/core';
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
@@ -17,6 +18,7 @@ import { dueMs, whenOf, type FleetPart } from '../charts/fleetPart';
 import { RunOutCalendar } from '../charts/lazyCharts';
 import { BayLoad } from './BayLoad';
 import { StandCard } from './StandCard';
+import { useYard } from '../yard/useYard';
 import { useDesk } from './useDesk';
 import { call } from '../../sync/workshop';
 import { fleet as say } from '../../words/en/pages/fleet';
@@ -46,16 +48,24 @@ export function FleetPage() {
     () => (answer?.vehicles ?? []).filter((vehicle) => of === 'all' || vehicle.class === of),
     [answer, of],
   );
+  const yard = useYard();
+  const known = useMemo(() => new Map(yard.map(({ vehicle }) => [vehicle.id, vehicle])), [yard]);
   const parts = useMemo(
     () =>
       vehicles
-        .flatMap((vehicle) => vehicle.parts.map((part): FleetPart => ({ ...part, vehicle })))
+        .flatMap((vehicle) =>
+          vehicle.parts.map((part): FleetPart => ({
+            ...part,
+            vehicle,
+            seats: known.get(vehicle.vehicleId) ?? vehicle.axles,
+          })),
+        )
         .filter(
           ({ measure }) =>
             shown === 'all' || measure === shown || (shown === 'other' && measure !== 'tread' && measure !== 'lining'),
         )
         .sort((a, b) => dueMs(a) - dueMs(b)),
-    [vehicles, shown],
+    [vehicles, shown, known],
   );
   return (
     <Page
@@ -104,7 +114,7 @@ export function FleetPage() {
                 <StandCard classOf={of} />
                 <Soonest parts={parts} />
                 <UnlikePeers parts={parts} />
-                <NotAsBefore vehicles={vehicles} />
+                <NotAsBefore vehicles={vehicles} known={known} />
                 <BayLoad vehicles={vehicles} />
               </View>
             </View>
@@ -134,7 +144,7 @@ function Soonest({ parts }: { readonly parts: readonly FleetPart[] }) {
         >
           <Label size="l">{part.vehicle.fleetCode}</Label>
           <Words size="m" style={styles.grow}>
-            {`${`${pointShort(part.point, part.place, part.vehicle.axles)} ${words.spot[part.spot]}`.trim()}, ${amount(part.measure, part.value)}`}
+            {`${`${pointShort(part.point, part.place, part.seats)} ${words.spot[part.spot]}`.trim()}, ${amount(part.measure, part.value)}`}
           </Words>
           <Label size="l" colour={part.status === 'reached' ? palette.fail : palette.forecast}>
             {whenOf(part)}
@@ -157,7 +167,7 @@ function UnlikePeers({ parts }: { readonly parts: readonly FleetPart[] }) {
         <Words key={`${part.vehicle.vehicleId}${part.key}`} size="m">
           {say.wearsTimesAsFast(
             part.vehicle.fleetCode,
-            pointShort(part.point, part.place, part.vehicle.axles),
+            pointShort(part.point, part.place, part.seats),
             (part.besidePeers ?? 1).toFixed(1),
           )}
         </Words>
@@ -166,7 +176,12 @@ function UnlikePeers({ parts }: { readonly parts: readonly FleetPart[] }) {
   );
 }
 
-function NotAsBefore({ vehicles }: { readonly vehicles: readonly VehicleBoard[] }) {
+interface NotAsBeforeProps {
+  readonly vehicles: readonly VehicleBoard[];
+  readonly known: ReadonlyMap<string, Vehicle>;
+}
+
+function NotAsBefore({ vehicles, known }: NotAsBeforeProps) {
   const changed = vehicles.flatMap((vehicle) => vehicle.changes.map((change) => ({ vehicle, change })));
   const worse = vehicles.flatMap((vehicle) =>
     vehicle.leaks.filter(({ fate }) => fate === 'worse').map((spot) => ({ vehicle, spot })),
@@ -177,7 +192,7 @@ function NotAsBefore({ vehicles }: { readonly vehicles: readonly VehicleBoard[] 
       <Heading level={2}>{common.notAsBefore}</Heading>
       {changed.map(({ vehicle, change }) => (
         <Words key={`${vehicle.vehicleId}${changeKey(change)}`} size="m">
-          {`${vehicle.fleetCode}: ${changeSentence(change, vehicle.axles)}`}
+          {`${vehicle.fleetCode}: ${changeSentence(change, known.get(vehicle.vehicleId) ?? vehicle.axles)}`}
         </Words>
       ))}
       {worse.map(({ vehicle, spot }) => (
