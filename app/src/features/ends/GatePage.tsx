@@ -29,6 +29,7 @@ function Gate({ found }: { readonly found: FoundVisit }) {
   const { background } = useWalkPoints(found);
   const gate = coldGate(background.grading, acts);
   const seen = gate.answers.every(({ answer }) => answer !== 'open');
+  const shut = gate.answers.some(({ answer, letOver }) => answer === 'no' && letOver === null);
   const target = useMemo(() => ({ vehicleId: vehicle.id, visitId: inspection.id }), [vehicle.id, inspection.id]);
   return (
     <Page
@@ -38,7 +39,7 @@ function Gate({ found }: { readonly found: FoundVisit }) {
       foot={
         <Press
           kind="main"
-          label={seen ? say.toTheWalk : say.toTheWalkGateStill}
+          label={shut ? say.toTheWalkShut : seen ? say.toTheWalk : say.toTheWalkGateStill}
           onPress={() => router.replace(`/vehicle/${vehicle.id}/visit/${inspection.id}`)}
           style={{ flex: 1 }}
         />

@@ -38,6 +38,7 @@ export const ends = {
   letItBeStarted: 'Let it be started',
   aWorkshopLeadMayLet: 'A workshop lead may let it be started over this, with a reason.',
   coldGate: 'Cold gate',
+  toTheWalkShut: 'To the walk; the engine stays off',
   toTheWalkGateStill: 'To the walk, gate still open',
   startItUnderTheVehicle: 'Start it under “The vehicle now”.',
   inTheWalkAtClosing: 'In the walk, at closing up.',
