@@ -79,7 +79,9 @@ function GateEye({ line, background, put }: GateEyeProps) {
   const finding = background.grading.standing.get(pointKey(line.point, ''));
   const byEye = soundByEye(point);
   const said = (finding?.words.length ?? 0) > 0 || (finding?.leaks.some(({ stage }) => stage !== 'dry') ?? false);
-  const [wrong, setWrong] = useState(said);
+  const [opened, setWrong] = useState(false);
+  // What somebody else has said is shown too.
+  const wrong = opened || said;
   const sound = finding?.access === 'seen' && !said;
   const look = quickLook(
     { id: line.point, station: 'cold', stop: 'cold', points: [ref] },

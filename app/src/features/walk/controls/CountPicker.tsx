@@ -34,7 +34,8 @@ export function CountPicker({ pointRef, finding, background, put }: ControlProps
       const standing = before?.counts ?? [];
       const whole = { item, good: usual(item), of: usual(item), found: null };
       const next: Count = { ...whole, ...countOf(standing, item), ...change };
-      const kept = { ...next, good: Math.max(0, Math.min(next.good, next.of)) };
+      const within = (count: number) => Math.max(0, Math.min(count, next.of));
+      const kept = { ...next, good: within(next.good), found: next.found === null ? null : within(next.found) };
       // The first lamp that is out says of the others that they were looked at and lit.
       const others =
         standing.length > 0
