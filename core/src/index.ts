@@ -48,6 +48,7 @@ export {
 export {
   CAUTIONS,
   NEEDS,
+  SIDES,
   SPOTS,
   STATIONS,
   SYSTEMS,

@@ -4,3 +4,4 @@ export { gaugeReads, type GaugeTruth } from './simulator/gauge';
 export { wornTo, type WearTruth } from './simulator/wear';
 export { drawBattery, drawFluid, healthAt, waterAt, type BatteryTruth, type FluidTruth } from './simulator/ageing';
 export { FAULTS, faultSigns, type FaultSigns, type FaultTruth } from './simulator/faults';
+export { keptLevels, type KeptLevel, type LevelTruth } from './simulator/levels';

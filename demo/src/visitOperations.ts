@@ -18,6 +18,7 @@ import {
   type FindingChange,
   type JobCode,
   type MeasureCode,
+  type PointCode,
   type PointRef,
   type LifeEntry,
   type LifeEntryContent,
@@ -31,9 +32,11 @@ import {
   faultSigns,
   gaugeReads,
   healthAt,
+  keptLevels,
   randomUuid,
   seededRandom,
   wornTo,
+  type KeptLevel,
   type WearTruth,
 } from '@weskopos/core/simulated';
 import type { Operation } from '@weskopos/contract';
@@ -273,7 +276,11 @@ function look(story: Story, visit: StoryVisit, index: number, ref: PointRef, ran
       }),
     );
   const standard = ref.point === 'battery.crank' ? story.vehicle.spec.battery.standard : null;
-  return { readings, standard, howRead: point.howRead ? 'mark-seen' : null };
+  return {
+    readings: [...readings, ...filledUp(story, index, ref.point)],
+    standard,
+    howRead: point.howRead ? 'mark-seen' : null,
+  };
 }
 
 const SPANS = { oilL: 1, coolantL: 1.1 };
@@ -340,12 +347,40 @@ function truthOf(
         : COOLANT_POINTS.includes(point)
           ? visit.levels?.coolant
           : undefined;
+      const kept = keptAt(story, index, point);
       // They hold the stick differently: Callum reads it lower.
-      return told ?? 0.75 + Math.round(random() * 3) * 0.05 - (visit.by === 'Callum' ? 0.1 : 0);
+      const seen = (Math.round(random() * 3) - 1.5) * 0.02 - (visit.by === 'Callum' ? 0.1 : 0);
+      return told ?? (kept ? (point === LEFT_AT ? (kept.left ?? kept.found) : kept.found) : 0.75) + seen;
     }
     default:
       return HEALTHY[measure] ?? 0;
   }
+}
+
+/** Read last in a visit: what was filled is in it. */
+const LEFT_AT: PointCode = 'close.level';
+/** Where whoever finds a level low fills it. */
+const FILLED_AT: readonly PointCode[] = ['oil.level', 'coolant.level'];
+/** What sound engines lose in 1,000 km, of the span, by the number in their fleet code; and what their keepers make of it. */
+const LOSES = { oil: [0.012, 0.02, 0.016, 0.03], coolant: [0.004, 0.006, 0.003] } as const;
+const KEEPER = { fresh: 0.9, topUpUnder: 0.5, topUpTo: 0.9 } as const;
+
+/** A level of a sound vehicle at one visit; null where nothing drinks or the story tells it itself. */
+function keptAt({ vehicle, visits }: Story, index: number, point: PointCode): KeptLevel | null {
+  const fluid = OIL_POINTS.includes(point) ? 'oil' : COOLANT_POINTS.includes(point) ? 'coolant' : null;
+  if (fluid === null || visits.some(({ levels }) => levels?.[fluid] !== undefined)) return null;
+  const number = Number(vehicle.fleetCode.replace(/\D/g, ''));
+  const per1000 = LOSES[fluid][number % LOSES[fluid].length] ?? 0;
+  const kms = visits.map(({ km }) => km);
+  return keptLevels({ ...KEEPER, per1000 }, kms)[index] ?? null;
+}
+
+/** What was filled where a level was found low, as it was left. */
+function filledUp(story: Story, index: number, point: PointCode): Reading[] {
+  const left = FILLED_AT.includes(point) ? (keptAt(story, index, point)?.left ?? null) : null;
+  return left === null
+    ? []
+    : [{ measure: 'level', spot: 'whole', phase: 'left', values: [left], bound: 'exact', step: null }];
 }
 
 /** How a part wears that was put on new since, if one was. */

@@ -32,6 +32,8 @@ export function reasonSentence(reason: Reason): string {
       const spot = words.spot[reason.spot];
       return `${capital(`${spot ? `${spot} ` : ''}${amount(measure, value)}`)} passes today; ${Math.round(chance * 100)} % chance that it is under ${figure(measure, limit)} before the next visit, about ${day(nextVisit)}.`;
     }
+    case 'pair':
+      return 'The other one of this axle is worn or leaks: both are renewed together.';
     case 'sound':
       return 'Looked at, nothing wrong.';
     case 'not-looked-at':
@@ -139,6 +141,8 @@ function nearest(reasons: readonly Reason[]): Reason {
   const limits = reasons.filter((reason) => reason.rule === 'limit');
   const gap = (reason: Reason) =>
     reason.rule === 'limit' ? Math.abs(reason.value - reason.threshold.value) : Infinity;
-  const told = reasons.find((reason) => reason.rule === 'leak' || (reason.rule === 'count' && reason.item === 'all'));
+  const told = reasons.find(
+    (reason) => reason.rule === 'pair' || reason.rule === 'leak' || (reason.rule === 'count' && reason.item === 'all'),
+  );
   return told ?? [...limits].sort((a, b) => gap(a) - gap(b))[0] ?? reasons[0] ?? { rule: 'sound', grade: 'pass' };
 }

@@ -11,6 +11,7 @@ export const STATE_CHANGES = [
   'helper-here',
   'helper-gone',
   'stands-checked',
+  'coolant-cool',
 ] as const;
 /** What is done to the vehicle that changes what can be read. */
 export type StateChange = (typeof STATE_CHANGES)[number];

@@ -205,6 +205,22 @@ describe('the vehicle’s state', () => {
     ]);
   });
 
+  test('coolant read under 40 °C lets its cap off at once; the battery rests on, and a start ends it', () => {
+    const run = [change(1, 'engine-start'), change(11, 'engine-off')];
+    const needs = ['off-cold', 'off-rested'] as const;
+    const read = [...run, change(15, 'coolant-cool')];
+    expect(unmetNeeds(needs, at(16, run))).toEqual(['off-cold', 'off-rested']);
+    expect(unmetNeeds(needs, at(16, read))).toEqual(['off-rested']);
+    expect(unmetNeeds(needs, at(132, read))).toEqual([]);
+    expect(unmetNeeds(['off-cold'], at(30, [...read, change(20, 'engine-start'), change(25, 'engine-off')]))).toEqual([
+      'off-cold',
+    ]);
+    // Nobody reads it while it runs.
+    expect(
+      unmetNeeds(['off-cold'], at(13, [run[0] as Act, change(5, 'coolant-cool'), change(11, 'engine-off')])),
+    ).toEqual(['off-cold']);
+  });
+
   test('two minutes’ idling neither leaves an engine cold nor warms its oil to drain', () => {
     const idled = (minutes: number) => [change(0, 'engine-start'), change(minutes, 'engine-off')];
     expect(unmetNeeds(['off-cold', 'off-warm'], at(4, idled(3)))).toEqual(['off-cold', 'off-warm']);

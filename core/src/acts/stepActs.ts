@@ -60,6 +60,9 @@ export function stepActs(
 
 function doneFor(need: Need, state: VehicleState, hub: Hub | null): StepAct[] {
   switch (need) {
+    case 'off-cold':
+      // Waiting is one way; a thermometer on hose or tank the other.
+      return state.running || !state.warm || state.coolantCool ? [] : [{ kind: 'state', change: 'coolant-cool' }];
     case 'tray-off':
       return state.trayOff === true ? [] : [{ kind: 'open', end: 'tray', place: '' }];
     case 'wheel-off':

@@ -8,6 +8,8 @@ import { openEnds } from './looseEnds';
 export const SETTLE_S = USUAL_WAIT_S.settle;
 export const COOL_S = USUAL_WAIT_S['cool-down'];
 export const WARM_UP_S = USUAL_WAIT_S['warm-up'];
+/** A cap may come off once the coolant was read under this, °C, however long ago it ran. */
+export const CAP_SAFE_C = 40;
 /** An engine that was hot is no longer at its working temperature after this long, s. */
 const HOT_FOR_S = 1800;
 /** A run shorter than this leaves an engine cold that was cold, s. */
@@ -28,6 +30,8 @@ export interface VehicleState {
   readonly hot: boolean;
   /** It ran, and has not yet cooled: nothing that wants it cold is true, and what is under pressure is hot. */
   readonly warm: boolean;
+  /** Its coolant was read under {@link CAP_SAFE_C} since it ran last: cold for its cap and its levels, not for its battery. */
+  readonly coolantCool: boolean;
   /** Warm right through, so that its oil flows out. */
   readonly warmedThrough: boolean;
   readonly lifted: boolean | null;
@@ -61,6 +65,7 @@ export function vehicleState(arrival: Arrived, acts: readonly Act[], atMs: numbe
   let warmAtChange = arrival.state !== 'cold' || restedS < COOL_S;
   let throughAtChange = arrival.state !== 'cold';
   let keyOn = false;
+  let coolantCool = false;
   let lifted: boolean | null = null;
   let helper: boolean | null = null;
   let standsChecked = false;
@@ -76,7 +81,7 @@ export function vehicleState(arrival: Arrived, acts: readonly Act[], atMs: numbe
         hotAtChange = hotAtChange && gone < HOT_FOR_S;
         warmAtChange = warmAtChange && gone < COOL_S;
         throughAtChange = throughAtChange && gone < COOL_S;
-        [running, keyOn, changedMs] = [true, true, ms];
+        [running, keyOn, changedMs, coolantCool] = [true, true, ms, false];
         break;
       case 'engine-off':
         if (running) {
@@ -98,6 +103,9 @@ export function vehicleState(arrival: Arrived, acts: readonly Act[], atMs: numbe
       case 'stands-checked':
         standsChecked = true;
         break;
+      case 'coolant-cool':
+        coolantCool = !running;
+        break;
       case 'helper-here':
       case 'helper-gone':
         helper = act.change === 'helper-here';
@@ -115,6 +123,7 @@ export function vehicleState(arrival: Arrived, acts: readonly Act[], atMs: numbe
     sinceS,
     hot: running ? hotAtChange || sinceS >= WARM_UP_S : hotAtChange && sinceS < HOT_FOR_S,
     warm: running ? warmAtChange || sinceS >= SHORT_RUN_S : warmAtChange && sinceS < COOL_S,
+    coolantCool,
     warmedThrough: running ? throughAtChange || sinceS >= WARM_UP_S : throughAtChange && sinceS < COOL_S,
     lifted,
     standsChecked,
@@ -123,6 +132,8 @@ export function vehicleState(arrival: Arrived, acts: readonly Act[], atMs: numbe
     wheelsOff: open.filter(({ end }) => end === 'wheel').map(({ place }) => place),
   };
 }
+
+const isRested = ({ warm, hot }: Pick<VehicleState, 'warm' | 'hot'>) => !warm && !hot;
 
 /** Whether a need is met; null where nobody has said enough to tell. */
 function meets(need: Need, state: VehicleState): boolean | null {
@@ -135,7 +146,9 @@ function meets(need: Need, state: VehicleState): boolean | null {
     case 'off-settled':
       return !running && (!state.startedToday || settled);
     case 'off-cold':
-      return !running && !state.warm && !state.hot;
+      return !running && (state.coolantCool || isRested(state));
+    case 'off-rested':
+      return !running && isRested(state);
     case 'off-warm':
       return !running && state.warmedThrough;
     case 'key-on':

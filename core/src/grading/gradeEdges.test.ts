@@ -204,3 +204,45 @@ test.each<[number, 'exact' | 'over', string]>([
     gradePoint({ point: 'cabin.oillamp', place: '' }, contextOf(CAR, [findingOf('cabin.oillamp', '', { readings })])),
   ).toMatchObject({ grade });
 });
+
+describe('springs and dampers are renewed by the axle', () => {
+  const told = (place: Place, ...others: readonly Finding[]) => {
+    const own = findingOf('damper', place, {});
+    return gradePoint(own, contextOf(CAR, [own, ...others]));
+  };
+  test('a sound one tells of a worn one at the other side, and stays sound', () => {
+    const wet = findingOf('damper', '1R', { words: ['rod-wet'] });
+    expect(told('1L', wet)).toMatchObject({ grade: 'pass', reasons: [{ rule: 'pair', grade: 'pass' }] });
+    expect(rulesOfReasons(told('2L', wet).reasons)).toEqual(['sound']);
+    expect(rulesOfReasons(told('1L', findingOf('damper', '1R', {})).reasons)).toEqual(['sound']);
+    expect(rulesOfReasons(told('1L').reasons)).toEqual(['sound']);
+  });
+
+  test('it never makes a grade better than its own look', () => {
+    fc.assert(
+      fc.property(fc.constantFrom('rod-wet', 'body-dented', null), fc.constantFrom('rod-wet', null), (mine, theirs) => {
+        const own = findingOf('damper', '2L', { words: mine ? [mine] : [] });
+        const other = findingOf('damper', '2R', { words: theirs ? [theirs] : [] });
+        const alone = gradePoint(own, contextOf(CAR, [own]));
+        const both = gradePoint(own, contextOf(CAR, [own, other]));
+        expect(both.grade).toBe(alone.grade);
+        expect(both.reasons.some(({ rule }) => rule === 'pair')).toBe(theirs !== null);
+      }),
+    );
+  });
+
+  test('brakes and hubs are not, though they are compared', () => {
+    const hose = findingOf('brake.hose', '1L', {});
+    const cut = findingOf('brake.hose', '1R', { words: ['perished'] });
+    expect(rulesOfReasons(gradePoint(hose, contextOf(CAR, [hose, cut])).reasons)).toEqual(['sound']);
+  });
+});
+
+test('the size of damage is kept by where it is; one kept without a place still counts', () => {
+  const at = (spot: 'whole' | 'front' | 'left', value: number) => readingOf('extent', value, spot);
+  const rust = findingOf('walk.body', '', { words: ['rust-scaling'], readings: [at('front', 40), at('left', 12)] });
+  expect(gradePoint(rust, contextOf(CAR, [rust])).grade).toBe('advisory');
+  expect(rust.readings.map(({ spot }) => spot)).toEqual(['front', 'left']);
+  const old = findingOf('walk.body', '', { words: ['rust-scaling'], readings: [at('whole', 40)] });
+  expect(gradePoint(old, contextOf(CAR, [old]))).toEqual(gradePoint(rust, contextOf(CAR, [rust])));
+});

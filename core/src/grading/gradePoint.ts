@@ -14,6 +14,7 @@ import { GRADES, isWrong, worstGrade, type Grade } from './grade';
 import { gradeLeak } from './gradeLeak';
 import { judgeBound } from './judgeBound';
 import { judgeValue } from './judgeValue';
+import { oppositePlace } from '../vehicle/vehicle';
 import type { PointGrade, Reason } from './reason';
 
 /**
@@ -90,6 +91,7 @@ function reasonsFor(
     ),
     ...(outOf || finding.carried || phase ? [] : aheadReasons(ref, usedSlots(point, finding, phase), context)),
     ...observationReasons(point, finding, context, phase),
+    ...pairReasons(point, ref, context),
   ];
   return reasons.length === 0
     ? [silentReason(point, finding)]
@@ -222,6 +224,16 @@ function judgeCompared(row: LimitRow, one: Compared, { rules }: GradingContext):
   const judgement = judgeValue(value, row.thresholds, one.u, rules.house.nearLimit === 'guarded');
   if (!judgement || (one.onlyWhenBad && judgement.grade === 'pass')) return [];
   return [{ ...base, ...judgement, ...(one.nearFloor ? { closeCall: true } : {}), ...(pressure ? { pressure } : {}) }];
+}
+
+/** Springs and dampers of an axle work together: what one side shows is told at the other too. */
+function pairReasons(point: CataloguePoint, ref: PointRef, context: GradingContext): Reason[] {
+  if (!point.paired) return [];
+  const place = oppositePlace(ref.place);
+  const other = context.standing.get(pointKey(ref.point, place));
+  if (!other || place === ref.place) return [];
+  const isWorn = observationReasons(point, other, context, undefined).some(({ grade }) => isWrong(grade));
+  return isWorn ? [{ rule: 'pair', grade: 'pass' }] : [];
 }
 
 function observationReasons(

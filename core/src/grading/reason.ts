@@ -91,6 +91,8 @@ export type Reason =
   | ({ readonly rule: 'ahead'; readonly grade: 'advisory'; readonly basis: Basis } & Omit<AheadNote, 'point' | 'place'>)
   /** Read in a state the point does not allow: kept, not judged, asked again. */
   | { readonly rule: 'out-of-condition'; readonly grade: 'not-seen'; readonly needs: readonly Need[] }
+  /** The other one of its axle is worn or leaks: both are renewed. */
+  | { readonly rule: 'pair'; readonly grade: 'pass' }
   | { readonly rule: 'sound'; readonly grade: 'pass' }
   | { readonly rule: 'not-looked-at'; readonly grade: 'not-seen' }
   | { readonly rule: 'not-reached'; readonly grade: 'not-seen'; readonly why: AccessReason | null }

@@ -87,11 +87,11 @@ function boundFrom(route: CompiledRoute, state: RouteState): number {
   return Math.max(work + movesLeft(route, state), chain);
 }
 
-/** The least walking and lifting still to come: each place once by its shortest way in, the other side of the lift once. */
+/** The least walking and lifting still to come: each place once by its shortest way in, and the lift to the farthest height. */
 function movesLeft(route: CompiledRoute, state: RouteState): number {
   const { placeIndex, wayIn, lift, problem } = route;
   const here = ROUTE_PLACES.indexOf(state.place);
-  let [walks, seen, other] = [0, 1 << here, false];
+  let [walks, seen, lifts] = [0, 1 << here, 0];
   for (let stop = 0; stop < route.n; stop += 1) {
     if (state.done[stop]) continue;
     const at = placeIndex[stop] ?? 0;
@@ -100,9 +100,9 @@ function movesLeft(route: CompiledRoute, state: RouteState): number {
       walks += wayIn[at] ?? 0;
     }
     const wanted = lift[stop];
-    if (wanted != null && wanted !== state.lift) other = true;
+    if (wanted != null && wanted !== state.lift) lifts = Math.max(lifts, problem.liftS(state.lift, wanted));
   }
-  return walks + (other ? problem.liftS : 0);
+  return walks + lifts;
 }
 
 /** {@link lowerBound} of a problem by itself. */
@@ -149,10 +149,10 @@ function workBefore(
   const back = visited.length > 0 || here !== start ? (wayIn[here] ?? 0) : 0;
   const lifts = [...earlier].flatMap((one) => lift[one] ?? []);
   const own = lift[stop] ?? null;
-  const raised = lifts.some((one) => one !== problem.start.lift);
-  const lowered = raised && own === problem.start.lift;
-  const moves = lowered ? 2 : raised || (own !== null && own !== problem.start.lift) ? 1 : 0;
-  return work + walks + back + moves * problem.liftS;
+  const moves = [...lifts, own ?? problem.start.lift].map(
+    (height) => problem.liftS(problem.start.lift, height) + (own === null ? 0 : problem.liftS(height, own)),
+  );
+  return work + walks + back + Math.max(...moves);
 }
 
 /** Depth first over every order, cutting those whose bound is no better than the best, and those another way reached earlier. */

@@ -13,8 +13,10 @@ export const ROUTE_PLACES = [
 ] as const;
 /** Where one stands at a vehicle. */
 export type RoutePlace = (typeof ROUTE_PLACES)[number];
-/** Whether the vehicle hangs or stands. */
-export type Lift = 'up' | 'down';
+/** How high the vehicle hangs: on its wheels, wheels at chest height, or so that one stands under it. */
+export const LIFTS = ['down', 'chest', 'full'] as const;
+/** How high the vehicle hangs. */
+export type Lift = (typeof LIFTS)[number];
 
 /** What is done in one go at one place in one state. */
 export interface RouteStop {
@@ -51,8 +53,8 @@ export interface RouteProblem {
   readonly start: { readonly place: RoutePlace; readonly lift: Lift };
   /** Seconds from place to place. */
   readonly walkS: (from: RoutePlace, to: RoutePlace) => number;
-  /** Raising or lowering, with its lock or stands confirmed, s. */
-  readonly liftS: number;
+  /** Raising or lowering from height to height, with its lock or stands confirmed, s; by a third height is never shorter. */
+  readonly liftS: (from: Lift, to: Lift) => number;
 }
 
 /** A stop of a planned route with its times. */
@@ -164,7 +166,7 @@ function placeAt(places: readonly RoutePlace[], stop: number): RoutePlace {
 export function arrival(route: CompiledRoute, state: RouteState, stop: number): number {
   const { problem, place, lift, notBefore, before } = route;
   const way = problem.walkS(state.place, placeAt(place, stop));
-  const raised = lift[stop] !== null && lift[stop] !== state.lift ? problem.liftS : 0;
+  const raised = problem.liftS(state.lift, lift[stop] ?? state.lift);
   let start = Math.max(state.timeS + way + raised, notBefore[stop] ?? 0);
   for (const lag of before[stop] ?? []) start = Math.max(start, (state.ends[lag.stop] ?? 0) + lag.seconds);
   return start;
@@ -199,7 +201,7 @@ export function createTimer(route: CompiledRoute): (order: readonly number[], cu
       let start = time + (walk[at * n + stop] ?? 0);
       const wanted = lift[stop];
       if (wanted != null && wanted !== raised) {
-        start += problem.liftS;
+        start += problem.liftS(raised, wanted);
         raised = wanted;
       }
       start = Math.max(start, notBefore[stop] ?? 0);

@@ -9,7 +9,7 @@ import { CAR, findingOf } from '../tests/builders';
 import { usedWaits } from './explain';
 import { paceOf } from './pace';
 import { planRoute, plainRoute, routeBound } from './planRoute';
-import { ROUTE_PLACES, compileRoute, type RouteLeg, type RouteProblem, type RouteStop } from './problem';
+import { LIFTS, ROUTE_PLACES, compileRoute, type RouteLeg, type RouteProblem, type RouteStop } from './problem';
 import { ENGINE_START, ENGINE_STOP, usualSeconds, visitRoute, type RouteInput } from './visitRoute';
 import { walkSeconds } from './walkSeconds';
 
@@ -21,7 +21,7 @@ function smallProblem(random: () => number): RouteProblem {
     id: `s${at}`,
     seconds: 5 + draw(200),
     place: ROUTE_PLACES[draw(ROUTE_PLACES.length)] ?? 'cabin',
-    lift: random() < 0.4 ? null : random() < 0.5 ? 'up' : 'down',
+    lift: random() < 0.4 ? null : (LIFTS[draw(LIFTS.length)] ?? 'down'),
     notBeforeS: random() < 0.2 ? draw(400) : 0,
   }));
   const lags = Array.from({ length: draw(n) }, () => {
@@ -42,7 +42,7 @@ function smallProblem(random: () => number): RouteProblem {
     spans,
     start: { place: 'bonnet', lift: 'down' },
     walkS: walkSeconds,
-    liftS: 90,
+    liftS: (from, to) => (from === to ? 0 : from === 'down' || to === 'down' ? 90 : 40),
   };
 }
 
@@ -69,9 +69,8 @@ function bruteForce({ stops, lags, spans, start, walkS, liftS }: RouteProblem): 
         )
       )
         continue;
-      const raised = stop.lift !== null && stop.lift !== lift;
       const begin = Math.max(
-        time + walkS(place, stop.place) + (raised ? liftS : 0),
+        time + walkS(place, stop.place) + liftS(lift, stop.lift ?? lift),
         stop.notBeforeS,
         ...before.map((lag) => (ends[lag.before] ?? 0) + lag.seconds),
       );
@@ -148,7 +147,7 @@ test('a bound is never above the best, and the bounded search keeps conditions t
 test('an order that goes round in a circle, or names what is not there, is refused', () => {
   const stop = (id: string): RouteStop => ({ id, seconds: 10, place: 'cabin', lift: null, notBeforeS: 0 });
   const lag = (before: string, after: string) => ({ before, after, seconds: 0, wait: null });
-  const base = { spans: [], start: { place: 'cabin', lift: 'down' }, walkS: walkSeconds, liftS: 90 } as const;
+  const base = { spans: [], start: { place: 'cabin', lift: 'down' }, walkS: walkSeconds, liftS: () => 90 } as const;
   expect(() => compileRoute({ ...base, stops: [stop('a'), stop('b')], lags: [lag('a', 'b'), lag('b', 'a')] })).toThrow(
     'circle',
   );
@@ -270,6 +269,44 @@ describe('a visit’s route', () => {
     const { problem } = visitRoute(input({ acts, nowMs: NOW + 240_000 }));
     expect(problem.stops.find(({ id }) => id === 'oil/plug')?.notBeforeS).toBe(360);
     expect(problem.stops.some(({ id }) => id === 'oil/drain')).toBe(false);
+  });
+
+  test('coolant that is out goes back in once its flush has run, before the engine', () => {
+    const acts = [
+      act('a1', { kind: 'open', end: 'coolant-drain', place: '', fasteners: null }),
+      act('a2', { kind: 'wait', wait: 'flush', lengthS: 900 }),
+    ];
+    const { problem } = visitRoute(input({ acts, nowMs: NOW + 300_000 }));
+    expect(problem.stops.find(({ id }) => id === 'coolant/fill')?.notBeforeS).toBe(600);
+    const plan = planRoute(problem, 20);
+    expectKept(problem, plan.legs);
+    const ids = order(plan.legs);
+    expect(ids.indexOf('coolant/fill')).toBeLessThan(ids.indexOf(ENGINE_START));
+    expect(ids.indexOf('coolant/fill')).toBeLessThan(ids.indexOf('last-start'));
+    expect(order(planRoute(visitRoute(input()).problem, 20).legs)).not.toContain('coolant/fill');
+  });
+
+  test('a battery put to rest is read after it, coolant under 40 °C before the engine has cooled', () => {
+    const rest = (id: string, acts: readonly Act[], arrived: 'cold' | 'hot') =>
+      visitRoute(input({ acts }, arrived)).problem.stops.find((stop) => stop.id === id)?.notBeforeS;
+    const waiting = [act('a1', { kind: 'wait', wait: 'battery-rest', lengthS: 3600 })];
+    expect(rest('bonnet/rested', waiting, 'cold')).toBe(3600);
+    expect(rest('bonnet/rested', [], 'cold')).toBe(0);
+    const cooled = [act('a1', { kind: 'state', change: 'coolant-cool' })];
+    expect([rest('bonnet/cold', [], 'hot'), rest('bonnet/cold', cooled, 'hot')]).toEqual([7200, 0]);
+    expect(rest('bonnet/rested', cooled, 'hot')).toBe(7200);
+  });
+
+  test('wheels are worked at by the chest, the underside is stood under: one height after the other', () => {
+    const { problem } = visitRoute(input());
+    const heights = new Map(problem.stops.map(({ id, lift }) => [id, lift]));
+    expect([heights.get('1L/any'), heights.get('1L/tyres/any'), heights.get('under/engine/any')]).toEqual([
+      'chest',
+      null,
+      'full',
+    ]);
+    const moves = planRoute(problem, 20).legs.flatMap(({ id }) => heights.get(id) ?? []);
+    expect(moves.filter((height, at) => height !== moves[at - 1]).length).toBeLessThanOrEqual(6);
   });
 
   test('the house’s begin-with comes first after the gate', () => {

@@ -42,8 +42,17 @@ export const ENGINE_START = 'engine-start';
 export const ENGINE_STOP = 'engine-stop';
 const LAST_START = 'last-start';
 const LAST_STOP = 'last-stop';
+const COOLANT_FILL = 'coolant/fill';
 
-const LIFT_S = 90;
+/** Seconds to raise it to each height from its wheels; between two heights their difference, and the lock. */
+const LIFT_S: Readonly<Record<Lift, number>> = { down: 0, chest: 60, full: 90 };
+const LOCK_S = 15;
+
+function liftSeconds(from: Lift, to: Lift): number {
+  if (from === to) return 0;
+  const way = Math.abs(LIFT_S[to] - LIFT_S[from]);
+  return from === 'down' || to === 'down' ? way : way + LOCK_S;
+}
 /** Turning the key and watching the lamps; turning it back. */
 const ACT_S = {
   start: 20,
@@ -73,20 +82,20 @@ export function placeOf(stop: string, axles: number): RoutePlace {
   return stop === 'under' ? 'under' : stop === 'cabin' ? 'cabin' : 'round';
 }
 
-type Condition = 'any' | 'cold' | 'settled' | 'running' | 'hot';
+type Condition = 'any' | 'cold' | 'rested' | 'settled' | 'running' | 'hot';
 
 function conditionOf(needs: readonly Need[]): Condition {
   if (needs.includes('running-hot')) return 'hot';
   if (needs.includes('running')) return 'running';
   if (needs.includes('off-settled')) return 'settled';
+  if (needs.includes('off-rested')) return 'rested';
   return needs.includes('off-cold') || needs.includes('never-started-today') ? 'cold' : 'any';
 }
 
-const RAISED: readonly string[] = ['wheel', 'under'];
-/** A tyre is read in either; everything else hangs, or stands. */
+/** A tyre is read at any height; wheels are worked at by the chest, the underside is stood under; everything else stands. */
 function liftOf({ station, id }: Pick<Group, 'station' | 'id'>): Lift | null {
   if (station === 'wheel' && id.includes('/tyres')) return null;
-  return RAISED.includes(station) ? 'up' : 'down';
+  return station === 'wheel' ? 'chest' : station === 'under' ? 'full' : 'down';
 }
 /** Nobody has a hand there while the engine runs. */
 const HANDS_IN: readonly string[] = ['wheel', 'under', 'bonnet', 'cold', 'plant'];
@@ -144,7 +153,7 @@ function act(
 }
 
 const isRunning = ({ condition }: Group) => condition === 'running' || condition === 'hot';
-const isResting = ({ condition }: Group) => condition === 'cold' || condition === 'settled';
+const isResting = ({ condition }: Group) => ['cold', 'rested', 'settled'].includes(condition);
 
 /** The stops, moves, waits and conditions of what is still to be done in a visit. */
 export function visitRoute(input: RouteInput): VisitRoute {
@@ -158,11 +167,13 @@ export function visitRoute(input: RouteInput): VisitRoute {
   partsOff(draft);
   if (run) for (const group of closing) chain(draft, ENGINE_STOP, group.id);
   const oil = oilStops(draft, run !== null);
+  const coolant = coolantStop(draft, run !== null);
   const hasLast = lastRun(draft, run !== null, oil.fill);
+  if (coolant && hasLast) chain(draft, coolant, LAST_START);
   const handsIn = groups
     .filter((group) => HANDS_IN.includes(group.station) && !isRunning(group))
     .map(({ id }) => id)
-    .concat(oil.stops);
+    .concat(oil.stops, coolant ?? []);
   return {
     problem: {
       stops: draft.stops,
@@ -171,22 +182,42 @@ export function visitRoute(input: RouteInput): VisitRoute {
         ...(run ? [{ ...run, excluded: handsIn }] : []),
         ...(hasLast ? [{ from: LAST_START, to: LAST_STOP, excluded: handsIn }] : []),
       ],
-      start: { place: placeOf(input.at, axles), lift: state.lifted ? 'up' : 'down' },
+      start: {
+        place: placeOf(input.at, axles),
+        lift: !state.lifted ? 'down' : input.at === 'under' ? 'full' : 'chest',
+      },
       walkS: walkSeconds,
-      liftS: LIFT_S,
+      liftS: liftSeconds,
     },
     steps: new Map(groups.map(({ id, steps }) => [id, steps])),
   };
 }
 
-function stopOf(group: Group, { axles, hasEngine, secondsOf, state }: RouteInput): RouteStop {
+function stopOf(group: Group, { acts, axles, hasEngine, nowMs, secondsOf, state }: RouteInput): RouteStop {
+  // A battery put to rest by hand, after its surface charge was taken, rests on though no engine ran.
+  const rests = group.condition === 'rested' ? waitLeft(acts, 'battery-rest', nowMs) : 0;
   return {
     id: group.id,
     seconds: group.steps.flatMap(({ points }) => points).reduce((sum, ref) => sum + secondsOf(ref), 0),
     place: placeOf(group.stop, axles),
     lift: liftOf(group),
-    notBeforeS: notBefore(group.condition, state, hasEngine),
+    notBeforeS: Math.max(rests, notBefore(group.condition, state, hasEngine)),
   };
+}
+
+/** Seconds a wait that was begun has still to go; 0 where none runs. */
+function waitLeft(acts: readonly Act[], kind: WaitKind, nowMs: number): number {
+  return Math.max(0, ...waitsOf(acts).map((wait) => (wait.kind === kind && !wait.done ? remainingS(wait, nowMs) : 0)));
+}
+
+/** Coolant that is out goes back in once what is flushed has run, before the engine and before closing up; null where none is. */
+function coolantStop(draft: Draft, hasRun: boolean): string | null {
+  const { acts, nowMs, state } = draft.input;
+  if (!openEnds(acts).some(({ opened }) => opened.end === 'coolant-drain')) return null;
+  act(draft, COOLANT_FILL, ACT_S.fill, 'bonnet', 'down', waitLeft(acts, 'flush', nowMs));
+  if (hasRun && !state.running) chain(draft, COOLANT_FILL, ENGINE_START);
+  for (const group of draft.closing) chain(draft, COOLANT_FILL, group.id);
+  return COOLANT_FILL;
 }
 
 /** The engine started for what wants it running, and stopped before what does not; null where it stays off. */
@@ -206,8 +237,7 @@ function engineRun(draft: Draft): { readonly from: string | null; readonly to: s
     chain(draft, group.id, ENGINE_STOP);
   }
   if (!isStarted)
-    for (const group of looks.filter(isResting))
-      chain(draft, ENGINE_STOP, group.id, ...(group.condition === 'cold' ? COOLING : SETTLING));
+    for (const group of looks.filter(isResting)) chain(draft, ENGINE_STOP, group.id, ...REST[group.condition]);
   return { from: isStarted ? ENGINE_START : null, to: ENGINE_STOP };
 }
 type Wait = readonly [seconds: number, wait: WaitKind | null];
@@ -215,6 +245,15 @@ const NO_WAIT: Wait = [0, null];
 const WARMING: Wait = [WARM_UP_S, 'warm-up'];
 const COOLING: Wait = [COOL_S, 'cool-down'];
 const SETTLING: Wait = [SETTLE_S, 'settle'];
+/** What an engine that stops is waited for by. */
+const REST: Readonly<Record<Condition, Wait>> = {
+  any: NO_WAIT,
+  running: NO_WAIT,
+  hot: NO_WAIT,
+  settled: SETTLING,
+  cold: COOLING,
+  rested: [USUAL_WAIT_S['battery-rest'], 'battery-rest'],
+};
 
 /** The gate first, while it can be read; then what the house begins with; closing up last. */
 function ordered(draft: Draft): void {
@@ -255,8 +294,9 @@ function partsOff(draft: Draft): void {
     group.steps.some(({ points }) => points.some(({ point }) => cataloguePoint(point).needs.includes(need)));
   const around = (groups: readonly Group[], name: string, seconds: number, place: RoutePlace, isOff: boolean) => {
     if (groups.length === 0) return;
-    if (!isOff) act(draft, `${name}/off`, seconds, place, 'up');
-    act(draft, `${name}/on`, seconds, place, 'up');
+    const height = place === 'under' ? 'full' : 'chest';
+    if (!isOff) act(draft, `${name}/off`, seconds, place, height);
+    act(draft, `${name}/on`, seconds, place, height);
     for (const group of groups) {
       if (!isOff) chain(draft, `${name}/off`, group.id);
       chain(draft, group.id, `${name}/on`);
@@ -295,12 +335,11 @@ function oilStops(draft: Draft, isStopped: boolean): { readonly stops: string[];
     act(draft, id, seconds, place, lift, notBeforeS);
     made.push(id);
   };
-  const drain = waitsOf(acts).find(({ kind, done }) => kind === 'drain' && !done);
   const isEmpty = ends.some(({ opened: end, filledL }) => end.end === 'oil-fill' && filledL === 0);
-  if (notYet('drain-plug')) put('oil/drain', ACT_S.drain, 'under', 'up');
-  if (notYet('oil-filter') || hangs('oil-filter')) put('oil/filter', ACT_S.filter, 'under', 'up');
+  if (notYet('drain-plug')) put('oil/drain', ACT_S.drain, 'under', 'full');
+  if (notYet('oil-filter') || hangs('oil-filter')) put('oil/filter', ACT_S.filter, 'under', 'full');
   if (notYet('drain-plug') || hangs('drain-plug'))
-    put('oil/plug', ACT_S.plug, 'under', 'up', drain ? remainingS(drain, nowMs) : 0);
+    put('oil/plug', ACT_S.plug, 'under', 'full', waitLeft(acts, 'drain', nowMs));
   if (notYet('oil-fill') || isEmpty) put('oil/fill', ACT_S.fill, 'bonnet', 'down');
   const has = (id: string) => made.includes(id);
   if (has('oil/drain') && has('oil/plug')) chain(draft, 'oil/drain', 'oil/plug', USUAL_WAIT_S.drain, 'drain');
@@ -316,7 +355,8 @@ function oilStops(draft: Draft, isStopped: boolean): { readonly stops: string[];
 
 function notBefore(condition: Condition, state: VehicleState, hasEngine: boolean): number {
   if (!hasEngine || state.running) return 0;
-  if (condition === 'cold') return state.warm ? Math.max(0, COOL_S - state.sinceS) : 0;
+  if (condition === 'cold') return state.warm && !state.coolantCool ? Math.max(0, COOL_S - state.sinceS) : 0;
+  if (condition === 'rested') return state.warm ? Math.max(0, COOL_S - state.sinceS) : 0;
   if (condition === 'settled' && state.startedToday) return Math.max(0, SETTLE_S - state.sinceS);
   return 0;
 }

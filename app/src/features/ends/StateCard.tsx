@@ -70,6 +70,9 @@ export function StateCard({ vehicle, visit, grading }: StateCardProps) {
           {say.doNotStart(blockers.map((end) => words.end[end].toLowerCase()).join(', '))}
         </Words>
       ) : null}
+      {state.warm && !state.running && !state.coolantCool ? (
+        <Press label={words.stateChange['coolant-cool']} onPress={() => act('coolant-cool')} />
+      ) : null}
       <View style={styles.row}>
         <Press
           label={state.lifted ? words.stateChange['lift-down'] : words.stateChange['lift-up']}

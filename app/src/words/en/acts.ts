@@ -15,6 +15,7 @@ import type {
 export const need = {
   'never-started-today': 'an engine that has not run today',
   'off-cold': 'a cold engine, off',
+  'off-rested': 'two hours without the engine',
   'off-warm': 'a warm engine, off',
   'off-settled': 'an engine off for ten minutes',
   'key-on': 'the key on',
@@ -36,6 +37,7 @@ export const stateChange = {
   'helper-here': 'Helper here',
   'helper-gone': 'Helper gone',
   'stands-checked': 'Stands seated, vehicle shaken',
+  'coolant-cool': 'Coolant read under 40 °C, on hose or tank',
 } satisfies Record<StateChange, string>;
 
 export const wait = {
@@ -173,6 +175,7 @@ export const routeAct = {
   'oil/filter': 'Oil filter',
   'oil/plug': 'Drain plug in',
   'oil/fill': 'Fill the oil',
+  'coolant/fill': 'Coolant back in',
   'tray/off': 'Undertray off',
   'tray/on': 'Undertray back on',
 } as const;

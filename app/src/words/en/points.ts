@@ -240,6 +240,10 @@ export const spot = {
   inner: 'inner',
   '12-6': '12–6 o’clock',
   '3-9': '3–9 o’clock',
+  front: 'front',
+  rear: 'rear',
+  left: 'left',
+  right: 'right',
 } satisfies Record<Spot, string>;
 
 /** What a narrow list calls points whose names do not fit it. */

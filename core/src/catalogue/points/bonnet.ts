@@ -89,7 +89,7 @@ export const BONNET_POINTS = [
   point('urea.level', 'engine', { measures: ['level'], fits: ['urea'], ...onBonnet(0.8, 0.1) }),
   point('battery.rest', 'electrics', {
     measures: ['rest-voltage', ...extra('temperature')],
-    needs: ['off-cold'],
+    needs: ['off-rested'],
     ...onBonnet(0.62, 0.14),
   }),
   point('battery.crank', 'electrics', { measures: ['crank'], ...onBonnet(0.68, 0.14) }),

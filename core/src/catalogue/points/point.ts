@@ -25,7 +25,9 @@ export const SYSTEMS = [
 export type System = (typeof SYSTEMS)[number];
 
 /** Where on a part a measure is read, outside first. */
-export const SPOTS = ['whole', 'outer', 'centre', 'inner', '12-6', '3-9'] as const;
+export const SPOTS = ['whole', 'outer', 'centre', 'inner', '12-6', '3-9', 'front', 'rear', 'left', 'right'] as const;
+/** Where on the whole vehicle something is found. */
+export const SIDES = ['front', 'rear', 'left', 'right'] as const satisfies readonly Spot[];
 /** Where on a part a reading is taken. */
 export type Spot = (typeof SPOTS)[number];
 
@@ -45,6 +47,7 @@ export interface MeasureSlot {
 export const NEEDS = [
   'never-started-today',
   'off-cold',
+  'off-rested',
   'off-warm',
   'off-settled',
   'key-on',
@@ -97,6 +100,8 @@ export interface CataloguePoint {
   readonly vessel: 'stick' | 'bottle' | null;
   /** A level whose way of reading is told. */
   readonly howRead: boolean;
+  /** Renewed on both sides of an axle together. */
+  readonly paired: boolean;
   /** Repeats per tyre, per hub, per axle, or not at all. */
   readonly repeats: 'tyre' | 'hub' | 'axle' | null;
   /** What the vehicle or the axle must have for the point to exist. */
@@ -119,6 +124,8 @@ export const oneOf = (...measures: readonly MeasureCode[]): MeasureSlot[] =>
   measures.map((measure) => ({ measure, spots: ['whole'], need: 'one' }));
 export const extra = (...measures: readonly MeasureCode[]): MeasureSlot[] =>
   measures.map((measure) => ({ measure, spots: ['whole'], need: 'extra' }));
+/** Kept where on the vehicle it was found; without a place where nobody told one. */
+export const bySide = (measure: MeasureCode): MeasureSlot[] => [{ measure, spots: ['whole', ...SIDES], need: 'extra' }];
 export const at = (measure: MeasureCode, ...spots: readonly Spot[]): MeasureSlot => ({ measure, spots, need: 'each' });
 
 /** Makes the points of one station. A measure given by its code alone is read once and wanted. */
@@ -139,6 +146,7 @@ export function stationPoints(station: Station) {
     counted: null,
     codes: false,
     howRead: false,
+    paired: false,
     repeats: null,
     fits: [],
     needs: [],

@@ -1,6 +1,6 @@
 import type { Fit } from '../../vehicle/fits';
 import type { LeakPlace } from '../leaks';
-import { extra, oneOf, onUnder, stationPoints, type System } from './point';
+import { bySide, oneOf, onUnder, stationPoints, type System } from './point';
 
 const point = stationPoints('under');
 
@@ -128,9 +128,9 @@ export const UNDER_POINTS = [
   point('subframe.bushes', 'suspension', { vocabulary: 'bush', ...onUnder(0.2, 0.24) }),
   point('rollbar.bushes', 'suspension', { vocabulary: 'bush', ...onUnder(0.12, 0.7) }),
   point('mount.gearbox', 'transmission', { vocabulary: 'bush', ...onUnder(0.42, 0.6) }),
-  point('chassis.rust', 'body', { measures: extra('extent'), vocabulary: 'rust', ...onUnder(0.5, 0.86) }),
+  point('chassis.rust', 'body', { measures: bySide('extent'), vocabulary: 'rust', ...onUnder(0.5, 0.86) }),
   point('sill.jacking', 'body', {
-    measures: extra('extent'),
+    measures: bySide('extent'),
     vocabulary: 'rust',
     cautions: ['stands'],
     ...onUnder(0.4, 0.1),

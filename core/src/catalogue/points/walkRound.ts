@@ -1,14 +1,14 @@
-import { at, extra, stationPoints } from './point';
+import { at, bySide, extra, stationPoints } from './point';
 
 const point = stationPoints('walk');
 
 export const WALK_ROUND_POINTS = [
   point('walk.lamps', 'lamps', { counted: 'lamps', fits: ['road'], needs: ['key-on', 'helper'] }),
-  point('walk.glass', 'body', { measures: extra('extent'), vocabulary: 'glass', fits: ['road'] }),
+  point('walk.glass', 'body', { measures: bySide('extent'), vocabulary: 'glass', fits: ['road'] }),
   point('walk.mirrors', 'body', { vocabulary: 'general', fits: ['road'] }),
   point('walk.wipers', 'equipment', { vocabulary: 'wiper', fits: ['road'] }),
   point('walk.doors', 'body', { vocabulary: 'general', fits: ['road'] }),
-  point('walk.body', 'body', { measures: extra('extent'), vocabulary: 'rust' }),
+  point('walk.body', 'body', { measures: bySide('extent'), vocabulary: 'rust' }),
   point('walk.plate', 'body', { vocabulary: 'general', fits: ['road'] }),
   point('walk.fuelcap', 'fuel', { vocabulary: 'general', fits: ['engine'] }),
   point('walk.towbar', 'equipment', { vocabulary: 'general', fits: ['towbar'] }),

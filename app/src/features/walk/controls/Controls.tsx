@@ -24,6 +24,7 @@ import { BrakeColumns } from './BrakeColumns';
 import { CodesPicker } from './CodesPicker';
 import { CountPicker } from './CountPicker';
 import type { ControlProps, PutFinding, SlidingProps } from './control';
+import { Extents } from './Extents';
 import { FigureSlots } from './FigureSlots';
 import { GaugeLine } from './GaugeLine';
 import { GlitterQuestions } from './GlitterQuestions';
@@ -108,7 +109,11 @@ function Measures(props: ControlProps & SlidingProps) {
   const asked = (slot: MeasureSlot) => background.grading.rules.template.asks.includes(slot.measure);
   const extras = point.measures.filter(({ need }) => need === 'extra');
   const shownExtras = extras.filter(
-    (slot) => more || asked(slot) || mainSlot(point) === null || readingAt(finding, slot.measure) !== undefined,
+    (slot) =>
+      more ||
+      asked(slot) ||
+      mainSlot(point) === null ||
+      slot.spots.some((spot) => readingAt(finding, slot.measure, spot) !== undefined),
   );
   const told = ways.find(({ measure }) => readingAt(finding, measure) !== undefined);
   const [way, setWay] = useState<MeasureCode | null>(told?.measure ?? ways[0]?.measure ?? null);
@@ -121,9 +126,11 @@ function Measures(props: ControlProps & SlidingProps) {
     .flatMap(({ measure, spots }) =>
       spots.map((spot): TapeSlot => ({ pointRef, measure, spot, title: slotTitle(measure, spot) })),
     );
-  const figures = [...slots.filter(({ measure }) => !isTape(measure)), ...shownExtras].flatMap(({ measure, spots }) =>
-    spots.map((spot) => ({ measure, spot })),
-  );
+  const extents = shownExtras.some(({ measure }) => measure === 'extent');
+  const typed = [...slots.filter(({ measure }) => !isTape(measure)), ...shownExtras];
+  const figures = typed
+    .filter(({ measure }) => measure !== 'extent')
+    .flatMap(({ measure, spots }) => spots.map((spot) => ({ measure, spot })));
   const treadTapes = tapes.filter(({ measure }) => measure === 'tread');
   const others = tapes.filter(({ measure }) => measure !== 'tread');
   return (
@@ -173,6 +180,7 @@ function Measures(props: ControlProps & SlidingProps) {
       {others.length > 0 ? <TapeColumns {...props} slots={others} /> : null}
       {tread && bars ? <WearBars {...props} /> : null}
       {figures.length > 0 ? <FigureSlots {...props} slots={figures} /> : null}
+      {extents ? <Extents {...props} /> : null}
       <View style={styles.row}>
         {extras.length > shownExtras.length ? (
           <Press

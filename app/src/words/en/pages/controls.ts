@@ -62,6 +62,8 @@ export const controls = {
   standingToo: 'Standing too',
   onlyWhenRunning: 'Only when running',
   last: (amount: string) => `, last ${amount}`,
+  whereOnTheVehicle: 'Where on the vehicle',
+  placeNotTold: 'place not told',
   typed: (label: string) => `${label}, typed`,
   leaksAtThisPoint: 'Leaks at this point',
   stage: 'Stage',
