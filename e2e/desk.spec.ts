@@ -40,7 +40,7 @@ test('a lead changes a limit: sees what it would change first, and new visits ar
   await expect(page.getByText(/33\.4 psi at 20 °C, as the placard/)).toBeVisible();
 });
 
-test('a template of one’s own', async ({ page }) => {
+test('a template and a point of one’s own', async ({ page }) => {
   await page.goto(workshop.url);
   await signIn(page, 'Maren', '112358');
   await page.getByRole('button', { name: 'Rules' }).click();
@@ -50,13 +50,22 @@ test('a template of one’s own', async ({ page }) => {
   await page.getByRole('textbox', { name: 'Name' }).fill('Ferry check');
   await page.getByRole('checkbox', { name: 'Belts on and whole' }).click();
   await expect(page.getByText('4 points of the catalogue.')).toBeVisible();
+  await page.getByRole('radio', { name: 'Underside', exact: true }).click();
+  await page.getByLabel('A new one: its name').fill('Snow plate bolts');
+  await page.getByLabel('What to look for', { exact: true }).fill('All six in, paint unbroken');
+  await page.getByRole('button', { name: 'Add this point' }).click();
+  await expect(page.getByText('5 points of the catalogue.')).toBeVisible();
+  await expect(page.getByRole('checkbox', { name: 'Snow plate bolts' })).toBeChecked();
+  await page.getByLabel('A new one: its name').fill('snow plate bolts');
+  await expect(page.getByText('This name is taken.')).toBeVisible();
   await expectAccessible(page);
   await page.getByRole('button', { name: 'What would change?' }).click();
   await expect(page.getByText(/^Nothing in the \d+ visits/)).toBeVisible();
   await page.getByRole('button', { name: /^Save as version/ }).click();
-  await page.getByRole('button', { name: 'Begin a visit of FH 02' }).click();
-  await page.getByRole('radio', { name: 'Ferry check' }).click();
-  await expect(page.getByText(/^4 points\./)).toBeVisible();
+  await beginVisit(page, 'FH 02', { meter: '212000', state: 'Stood cold', template: 'Ferry check', ambient: '9' });
+  await jump(page, 'snow plate');
+  await expect(page.getByRole('heading', { name: 'Snow plate bolts' })).toBeVisible();
+  await expect(page.getByText('All six in, paint unbroken')).toBeVisible();
 });
 
 test('a vehicle’s spec sheet: what cannot be is refused at its field, what is saved judges', async ({ page }) => {

@@ -18,6 +18,12 @@ test('new pads and a rotation, written down without a network: forecast, ghost a
   await expect(page.getByRole('button', { name: /^Write down fuel/ })).toBeVisible();
   await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
   const pads = page.getByRole('link', { name: /^Inner pad NSF|^Outer pad NSF/ });
+  const onBoard = page.getByRole('img', { name: /^Run-out calendar: .*FH 11 (Inner|Outer) pad NSF/ });
+  await page.goto(`${workshop.url}/fleet`);
+  await page.getByRole('radio', { name: 'Pads', exact: true }).click();
+  console.log(await page.getByRole('img', { name: /^Run-out/ }).getAttribute('aria-label'));
+  await expect(onBoard).toHaveCount(1);
+  await page.goBack();
   await page.context().setOffline(true);
 
   await page.getByRole('button', { name: /^Write down fuel/ }).click();
@@ -34,6 +40,12 @@ test('new pads and a rotation, written down without a network: forecast, ghost a
   await page.getByRole('button', { name: 'Rotated', exact: true }).click();
   await expect(page.getByRole('button', { name: 'Rotated', exact: true })).toHaveCount(0);
 
+  await page.getByRole('button', { name: 'Back', exact: true }).click();
+  await page.getByRole('button', { name: 'Fleet' }).click();
+  await expect(page.getByText(/^The workshop does not answer\. Worked out on this device/)).toBeVisible();
+  await page.getByRole('radio', { name: 'Pads', exact: true }).click();
+  await expect(page.getByRole('img', { name: /^Run-out calendar/ })).toBeVisible();
+  await expect(onBoard).toHaveCount(0);
   await page.getByRole('button', { name: 'Back', exact: true }).click();
   await beginVisit(page, 'FH 11', { meter: '41100', state: 'Stood cold', template: 'Full', ambient: '9' });
   await jump(page, 'inner pad nearside front');

@@ -11,6 +11,7 @@ import {
   type FleetKnowledge,
   type LeakSpot,
 } from '@weskopos/core';
+import type { BoardPart, VehicleBoard } from '@weskopos/core/outlook';
 import { z } from 'zod';
 import { idSchema, instantSchema, placeSchema } from './records/shapes';
 import { rangeSchema } from './trend';
@@ -81,30 +82,23 @@ export const leakSpotSchema: z.ZodType<LeakSpot> = z.object({
 });
 
 /** One part of one vehicle on the fleet's board, by the worst of its spots. */
-export const boardPartSchema = z.object({
+const boardPartSchema: z.ZodType<BoardPart> = z.object({
   key: z.string(),
   point: z.enum(POINT_CODES),
   place: placeSchema,
   spot: z.enum(SPOTS),
   measure: z.enum(MEASURE_CODES),
-  /** What is ordered for it: a tyre size, else empty. */
   size: z.string(),
   value: z.number(),
   limit: z.number(),
   status: z.enum(['reached', 'running-out', 'far-off']),
   at: instantSchema,
-  /** On whose authority it ends there. */
   basis: z.enum(BASES),
-  /** Null for what ages by standing. */
   distance: rangeSchema.nullable(),
   days: rangeSchema.nullable(),
-  /** Wear beside what its kind wears on the fleet: 1 is the same. */
   besidePeers: z.number().nullable(),
 });
-/** A part on the fleet board: when it runs out, and how surely. */
-export type BoardPart = z.infer<typeof boardPartSchema>;
-
-export const vehicleBoardSchema = z.object({
+const vehicleBoardSchema: z.ZodType<VehicleBoard> = z.object({
   vehicleId: idSchema,
   fleetCode: z.string(),
   name: z.string(),
@@ -117,9 +111,6 @@ export const vehicleBoardSchema = z.object({
   changes: z.array(changeNoteSchema),
   leaks: z.array(leakSpotSchema),
 });
-/** What the fleet board knows of one vehicle. */
-export type VehicleBoard = z.infer<typeof vehicleBoardSchema>;
-
 export const fleetBoardSchema = z.object({
   learnedAt: instantSchema.nullable(),
   vehicles: z.array(vehicleBoardSchema),

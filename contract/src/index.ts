@@ -11,10 +11,8 @@ export {
   fleetBoardSchema,
   fleetKnowledgeSchema,
   scorecardSchema,
-  type BoardPart,
   type FleetBoard,
   type Scorecard,
-  type VehicleBoard,
 } from './fleet';
 export { actFrom, actSchema, actTable, flatAct, storedActSchema, type StoredAct } from './records/act';
 export { idSchema, instantSchema } from './records/shapes';

@@ -15,7 +15,7 @@ export const OPERATION_VERSIONS = {
   'amendment.put': 2,
   'act.put': 2,
   'entry.put': 4,
-  'rulebook.put': 5,
+  'rulebook.put': 6,
 } as const;
 
 /** Why an operation whose shape is right could still not take effect. */

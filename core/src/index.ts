@@ -84,6 +84,17 @@ export {
   type HouseUnits,
   type UnitQuestion,
 } from './house/houseRules';
+export {
+  OWN_CODES,
+  OWN_LOOK_MOST,
+  OWN_NAME_MOST,
+  freeOwnPoint,
+  isOwnCode,
+  type OwnCode,
+  type OwnPoint,
+  type OwnPoints,
+} from './house/ownPoint';
+export { OWN_STATIONS, type OwnStation } from './catalogue/points/own';
 export { BUILT_IN_RULEBOOK, newestRulebook, rulebookAt, rulesOf, type Rulebook, type Rules } from './rules/rulebook';
 export { rulebookProblems, type RulebookProblem } from './rules/rulebookProblems';
 export { whatChanges, type GradeChange } from './grading/whatChanges';

@@ -6,6 +6,8 @@ import {
   PLAIN_TORQUE,
   USUAL_HOUSE_RULES,
   cataloguePoint,
+  isOwnCode,
+  type OwnPoints,
   type LimitSheet,
   type Vehicle,
 } from '@weskopos/core';
@@ -176,7 +178,12 @@ describe('a template being edited', () => {
     const moved = movePoint(template, 'cold.coolant', -1);
     expect(moved.points.slice(0, 2)).toEqual(['cold.coolant', 'cold.oil']);
     expect(movePoint(moved, 'cold.coolant', -1)).toBe(moved);
-    expect(stationRows(togglePoint(template, 'cold.oil'), 'cold').at(-1)).toEqual({ code: 'cold.oil', on: false });
+    expect(stationRows(togglePoint(template, 'cold.oil'), 'cold', {}).at(-1)).toEqual({ code: 'cold.oil', on: false });
+  });
+  test('of the workshop’s own points those it has named are there to be ticked', () => {
+    const codes = (named: OwnPoints) => stationRows(template, 'under', named).map(({ code }) => code);
+    expect(codes({}).filter(isOwnCode)).toEqual([]);
+    expect(codes({ 'own.under.2': { name: 'Snow plate bolts', look: '' } }).filter(isOwnCode)).toEqual(['own.under.2']);
   });
   test.each([
     ['Quarry, ours', [], 'quarry-ours'],

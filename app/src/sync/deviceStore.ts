@@ -51,7 +51,7 @@ interface Schema extends DBSchema {
 }
 
 /** Version of what is stored; a new one upgrades, never drops the queue. */
-const VERSION = 10;
+const VERSION = 11;
 
 type Upgrading = IDBPTransaction<Schema, StoreNames<Schema>[], 'versionchange'>;
 

@@ -38,6 +38,7 @@ export const en = {
   corrected: 'corrected',
   point: points.point,
   narrowPoint: points.narrowPoint,
+  ownPoint: points.ownPoint,
   system: points.system,
   spot: points.spot,
   measure: points.measure,

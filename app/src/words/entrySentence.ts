@@ -1,6 +1,6 @@
 import type { LifeEntry, Vehicle } from '@weskopos/core';
 import { words } from './en';
-import { amount, day, jobWords, meterWords, placeWords } from './show';
+import { amount, day, jobWords, meterWords, placeWords, pointName } from './show';
 
 /** One entry of a life as a line of its log. */
 export function entrySentence(
@@ -31,7 +31,7 @@ export function entrySentence(
     case 'rotate':
       return `Tyres rotated: ${entry.moves.map(({ from, to }) => `${placeWords(from, n)} to ${placeWords(to, n)}`).join(', ')}`;
     case 'misread':
-      return `Called a misread: ${words.point[entry.point]} ${placeWords(entry.place, n)}`;
+      return `Called a misread: ${pointName(entry.point)} ${placeWords(entry.place, n)}`;
     case 'plan':
       return `Coming trip: ${meterWords(entry.distance, unit)} over what is usual, by ${day(entry.until)}`;
     case 'undo':

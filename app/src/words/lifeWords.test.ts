@@ -1,5 +1,5 @@
 import { NO_DETAILS } from '@weskopos/core';
-import type { BoardPart, VehicleBoard } from '@weskopos/contract';
+import type { BoardPart, VehicleBoard } from '@weskopos/core/outlook';
 import type { ChangeNote, LifeEntry, LifeEntryContent } from '@weskopos/core';
 import { dueMs, whenOf, type FleetPart } from '../features/charts/fleetPart';
 import { oneOfEachSet, wantedName } from '../features/fleet/orderLines';

@@ -5,6 +5,7 @@ import {
   fromStored,
   namedSteps,
   entryOf,
+  isOwnCode,
   type HouseChoice,
   type HouseQuestion,
   type HouseRules,
@@ -198,16 +199,22 @@ export function stopWords(stop: string, seats: Seats): string {
   return words.stop[stop] ?? capital(placeWords(stop, seats));
 }
 
+/** The name of a point: the workshop's own name for one of its own. */
+export function pointName(point: PointCode): string {
+  if (!isOwnCode(point)) return words.point[point];
+  return house.ownPoints[point]?.name ?? words.ownPoint(point.slice(point.lastIndexOf('.') + 1));
+}
+
 /** `Inner pad, nearside front`. */
 export function pointWords(point: PointCode, place: string, seats: Seats, spot: Spot = 'whole'): string {
   const where = placeWords(place, seats);
-  return [`${words.point[point]}${words.spot[spot] && ` ${words.spot[spot]}`}`, where].filter(Boolean).join(', ');
+  return [`${pointName(point)}${words.spot[spot] && ` ${words.spot[spot]}`}`, where].filter(Boolean).join(', ');
 }
 
 /** `Inner pad NSF`, for narrow lists. */
 export function pointShort(point: PointCode, place: string, seats: Seats): string {
   return [
-    words.narrowPoint[point] ?? words.point[point],
+    words.narrowPoint[point] ?? pointName(point),
     cataloguePoint(point).repeats ? placeInitials(place, seats) : '',
   ]
     .filter(Boolean)

@@ -15,6 +15,9 @@ import {
   LIMIT_KINDS,
   MEASURE_CODES,
   OFFERED,
+  OWN_CODES,
+  OWN_LOOK_MOST,
+  OWN_NAME_MOST,
   POINT_CODES,
   SEASONS,
   UNIT_CHOICES,
@@ -126,6 +129,10 @@ const houseSchema = z.strictObject({
   altitudeM: within(HOUSE_RANGES.altitudeM),
   carryDays: within(HOUSE_RANGES.carryDays),
   carryKm: within(HOUSE_RANGES.carryKm),
+  ownPoints: z.partialRecord(
+    z.enum(OWN_CODES),
+    z.strictObject({ name: textSchema(OWN_NAME_MOST).trim().min(1), look: textSchema(OWN_LOOK_MOST) }),
+  ),
 }) as unknown as z.ZodType<HouseRules>;
 
 const plainRulebookSchema = z.strictObject({
@@ -178,7 +185,8 @@ export const rulebookRecord = recordKind<Rulebook>({
     if (isRaw(house) && !('lookAhead' in house && 'repeatability' in house)) return 1;
     if (Array.isArray(templates) && templates.some(lacksOffered)) return 2;
     if (Array.isArray(sheets) && sheets.some(lacksOwnWords)) return 3;
-    return isRaw(house) && !('changeCaps' in house) ? 4 : 5;
+    if (isRaw(house) && !('changeCaps' in house)) return 4;
+    return isRaw(house) && !('ownPoints' in house) ? 5 : 6;
   },
   upgrades: [
     // A house that was not asked yet follows what is usual.
@@ -192,6 +200,7 @@ export const rulebookRecord = recordKind<Rulebook>({
     }),
     (raw) => ({ ...raw, sheets: mapped(raw.sheets, withOwnWords) }),
     (raw) => ({ ...raw, house: isRaw(raw.house) ? { ...FIGURES_OF_FIFTH, ...raw.house } : raw.house }),
+    (raw) => ({ ...raw, house: isRaw(raw.house) ? { ownPoints: {}, ...raw.house } : raw.house }),
   ],
 });
 

@@ -4,6 +4,7 @@ import { CABIN_POINTS } from './points/cabin';
 import { CLOSING_POINTS } from './points/closing';
 import { COLD_POINTS } from './points/cold';
 import { PLANT_POINTS } from './points/plant';
+import { ownPoints } from './points/own';
 import type { CataloguePoint, MeasureSlot } from './points/point';
 import { UNDER_POINTS } from './points/under';
 import { WALK_ROUND_POINTS } from './points/walkRound';
@@ -17,12 +18,19 @@ export const CATALOGUE = [
   ...ARRIVAL_POINTS,
   ...COLD_POINTS,
   ...CABIN_POINTS,
+  ...ownPoints('cabin'),
   ...WALK_ROUND_POINTS,
+  ...ownPoints('walk'),
   ...BONNET_POINTS,
+  ...ownPoints('bonnet'),
   ...WHEEL_POINTS,
+  ...ownPoints('wheel'),
   ...UNDER_POINTS,
+  ...ownPoints('under'),
   ...PLANT_POINTS,
+  ...ownPoints('plant'),
   ...CLOSING_POINTS,
+  ...ownPoints('closing'),
 ];
 
 /** A point of the catalogue, by its code. */

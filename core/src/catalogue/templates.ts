@@ -24,7 +24,7 @@ export interface Template {
 }
 
 const ofStations = (...stations: readonly Station[]): PointCode[] =>
-  CATALOGUE.filter(({ station }) => stations.includes(station)).map(({ code }) => code);
+  CATALOGUE.filter(({ own, station }) => !own && stations.includes(station)).map(({ code }) => code);
 
 const template = (code: string, points: readonly PointCode[], change: Partial<Template> = {}): Template => ({
   code,

@@ -1,6 +1,7 @@
 import { typedKeys } from '../sums/keyed';
 import type { JobCode } from '../vehicle/jobs';
 import type { MeasureCode } from '../catalogue/measures';
+import type { OwnPoints } from './ownPoint';
 import type { Unit } from '../units/units';
 
 const CHOICES = {
@@ -71,6 +72,8 @@ export type HouseRules = { readonly [Q in HouseQuestion]: HouseChoice<Q> } & {
   readonly carryDays: number;
   /** Nor from one farther back than this, km. */
   readonly carryKm: number;
+  /** Points the workshop added to the catalogue; its templates say where they are looked at. */
+  readonly ownPoints: OwnPoints;
 };
 
 /** Jobs that renew a fluid or a filter. */
@@ -127,4 +130,5 @@ export const USUAL_HOUSE_RULES: HouseRules = {
   altitudeM: 0,
   carryDays: 14,
   carryKm: 500,
+  ownPoints: {},
 };

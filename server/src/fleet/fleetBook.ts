@@ -1,4 +1,5 @@
-import type { FleetBoard, Person, Scorecard, VehicleBoard } from '@weskopos/contract';
+import type { FleetBoard, Person, Scorecard } from '@weskopos/contract';
+import type { VehicleBoard } from '@weskopos/core/outlook';
 import { BUILT_IN_FLEET, toldBy, type FleetKnowledge } from '@weskopos/core';
 import { setTimeout } from 'node:timers/promises';
 import type { StoredForecast } from '@weskopos/core/score/storedForecast';

@@ -1,4 +1,5 @@
-import type { Scorecard, VehicleBoard } from '@weskopos/contract';
+import type { Scorecard } from '@weskopos/contract';
+import type { VehicleBoard } from '@weskopos/core/outlook';
 import type { FleetKnowledge, Rules } from '@weskopos/core';
 import { calibrationsOf, scoreLine, type Judgement } from '@weskopos/core/score/judge';
 import { groupBy } from '@weskopos/core/sums/groupBy';

@@ -1,4 +1,4 @@
-import type { VehicleBoard } from '@weskopos/contract';
+import type { VehicleBoard } from '@weskopos/core/outlook';
 import type { FleetKnowledge, Rules } from '@weskopos/core';
 import type { Engine } from '../db/engine';
 import { startThread } from '../db/startThread';

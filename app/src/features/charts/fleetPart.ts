@@ -1,4 +1,4 @@
-import type { BoardPart, VehicleBoard } from '@weskopos/contract';
+import type { BoardPart, VehicleBoard } from '@weskopos/core/outlook';
 import { nowMs } from '../../sync/clock';
 import type { Seats } from '../../words/show';
 import { shortWhen } from '../../words/forecastSentence';

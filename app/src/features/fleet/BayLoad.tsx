@@ -1,4 +1,4 @@
-import type { VehicleBoard } from '@weskopos/contract';
+import type { VehicleBoard } from '@weskopos/core/outlook';
 import { addWeeks } from 'date-fns/addWeeks';
 import { startOfWeek } from 'date-fns/startOfWeek';
 import { StyleSheet, View } from 'react-native';

@@ -1,5 +1,5 @@
-import type { FleetBoard, VehicleBoard } from '@weskopos/contract';
 import type { Vehicle } from '@weskopos/core';
+import type { VehicleBoard } from '@weskopos/core/outlook';
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
@@ -12,19 +12,17 @@ import { useIsWide, usePalette } from '../../kit/theme';
 import { Heading, Label, Words } from '../../kit/Words';
 import { changeKey, changeSentence } from '../../words/changeSentence';
 import { words } from '../../words/en';
-import { amount, day, pointShort } from '../../words/show';
+import { amount, day, pointShort, pointName } from '../../words/show';
 import { ExpectedTable } from './ExpectedTable';
 import { dueMs, whenOf, type FleetPart } from '../charts/fleetPart';
 import { RunOutCalendar } from '../charts/lazyCharts';
 import { BayLoad } from './BayLoad';
 import { StandCard } from './StandCard';
 import { useYard } from '../yard/useYard';
-import { useDesk } from './useDesk';
-import { call } from '../../sync/workshop';
+import { useBoard } from './useBoard';
 import { fleet as say } from '../../words/en/pages/fleet';
 import { common } from '../../words/en/pages/common';
 
-const askBoard = () => call('fleetBoard');
 const SHOWN = ['all', 'tread', 'lining', 'other'] as const;
 type Shown = (typeof SHOWN)[number];
 const SHOWN_WORDS: Readonly<Record<Shown, string>> = {
@@ -39,7 +37,7 @@ const MOST = 12;
 
 /** The fleet as a whole: what runs out when, what to order, what wears unlike its peers, who comes next. */
 export function FleetPage() {
-  const { answer, problem } = useDesk<FleetBoard>(askBoard);
+  const { board: answer, problem, isOwn } = useBoard();
   const wide = useIsWide();
   const [shown, setShown] = useState<Shown>('all');
   const [of, setOf] = useState<VehicleBoard['class'] | 'all'>('all');
@@ -75,8 +73,8 @@ export function FleetPage() {
       width={wide ? 1240 : 640}
       foot={<Press label={common.print} onPress={() => window.print()} />}
     >
-      {problem ? <Words role="alert">{problem}</Words> : null}
-      {!answer && !problem ? <Words soft>{common.addingUp}</Words> : null}
+      {problem ? <Words role="alert">{isOwn && answer ? say.workedOutHere(answer.vehicles.length) : problem}</Words> : null}
+      {!answer && (!problem || isOwn) ? <Words soft>{common.addingUp}</Words> : null}
       {answer ? (
         <>
           <View {...{ dataSet: { print: 'hide' } }} style={styles.choices}>
@@ -200,7 +198,7 @@ function NotAsBefore({ vehicles, known }: NotAsBeforeProps) {
           {say.changeNow(
             vehicle.fleetCode,
             words.fluid[spot.fluid],
-            spot.place ? words.leakPlace[spot.place].toLowerCase() : words.point[spot.point].toLowerCase(),
+            spot.place ? words.leakPlace[spot.place].toLowerCase() : pointName(spot.point).toLowerCase(),
             words.stage[spot.looks.at(-1)?.stage ?? 'dry'].toLowerCase(),
             words.spotFate.worse,
           )}

@@ -28,7 +28,7 @@ import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
 import { Heading, Label, Words } from '../../kit/Words';
 import { words } from '../../words/en';
-import { capital } from '../../words/show';
+import { capital, pointName } from '../../words/show';
 import { FigureField } from './FigureField';
 import { rules as say } from '../../words/en/pages/rules';
 import { common } from '../../words/en/pages/common';
@@ -154,7 +154,7 @@ function RowCard({ row, problemAt, onChange, onTakeOut }: RowCardProps) {
 function measuredAt({ measure }: LimitRow): string {
   const point = CATALOGUE.find(({ measures }) => measures.some((slot) => slot.measure === measure));
   const name = words.measure[measure];
-  return point ? `${words.point[point.code]}, ${name.toLowerCase()}` : name;
+  return point ? `${pointName(point.code)}, ${name.toLowerCase()}` : name;
 }
 
 function appliesWords({ applies }: LimitRow): string {
@@ -169,7 +169,7 @@ function appliesWords({ applies }: LimitRow): string {
     applies.points &&
       (applies.points.length > 3
         ? say.points(applies.points.length)
-        : applies.points.map((one) => words.point[one].toLowerCase()).join(', ')),
+        : applies.points.map((one) => pointName(one).toLowerCase()).join(', ')),
   ].filter(Boolean);
   return told.length > 0 ? say.holdsFor(told.join('; ')) : say.forEveryVehicle;
 }

@@ -1,4 +1,4 @@
-import { OFFERED, STATIONS, type Rulebook, type Station, type Template } from '@weskopos/core';
+import { OFFERED, STATIONS, isOwnCode, type PointCode, type Rulebook, type Station, type Template } from '@weskopos/core';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Card } from '../../kit/Card';
@@ -8,7 +8,8 @@ import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
 import { Words } from '../../kit/Words';
 import { words } from '../../words/en';
-import { templateWords } from '../../words/show';
+import { templateWords, pointName } from '../../words/show';
+import { OwnPoints } from './OwnPoints';
 import { codeFor, movePoint, stationRows, togglePoint } from './templatePoints';
 import { rules as say } from '../../words/en/pages/rules';
 import { common } from '../../words/en/pages/common';
@@ -26,6 +27,9 @@ export function TemplateEditor({ rulebook, onChange }: TemplateEditorProps) {
   const [station, setStation] = useState<Station>('cold');
   const template = rulebook.templates.find((one) => one.code === code) ?? rulebook.templates[0];
   if (!template) return null;
+  const { house } = rulebook;
+  // As it is called in the edit, saved or not.
+  const named = (point: PointCode) => (isOwnCode(point) && house.ownPoints[point]?.name) || pointName(point);
   const change = (edited: Template) =>
     onChange({ ...rulebook, templates: rulebook.templates.map((one) => (one.code === template.code ? edited : one)) });
   const copy = () => {
@@ -86,12 +90,12 @@ export function TemplateEditor({ rulebook, onChange }: TemplateEditorProps) {
           value={station}
           onChoose={setStation}
         />
-        {stationRows(template, station).map(({ code: point, on }) => (
+        {stationRows(template, station, house.ownPoints).map(({ code: point, on }) => (
           <View key={point} style={styles.point}>
             <View style={styles.grow}>
               <Press
                 role="checkbox"
-                label={words.point[point]}
+                label={named(point)}
                 chosen={on}
                 onPress={() => change(togglePoint(template, point))}
               />
@@ -100,18 +104,32 @@ export function TemplateEditor({ rulebook, onChange }: TemplateEditorProps) {
               <>
                 <Press
                   label="↑"
-                  hint={say.earlier(words.point[point])}
+                  hint={say.earlier(named(point))}
                   onPress={() => change(movePoint(template, point, -1))}
                 />
                 <Press
                   label="↓"
-                  hint={say.later(words.point[point])}
+                  hint={say.later(named(point))}
                   onPress={() => change(movePoint(template, point, 1))}
                 />
               </>
             ) : null}
           </View>
         ))}
+        <OwnPoints
+          key={`${template.code}${station}`}
+          station={station}
+          points={house.ownPoints}
+          onChange={(ownPoints, added) =>
+            onChange({
+              ...rulebook,
+              house: { ...house, ownPoints },
+              templates: rulebook.templates.map((one) =>
+                added !== null && one.code === template.code ? togglePoint(one, added) : one,
+              ),
+            })
+          }
+        />
       </Card>
     </>
   );

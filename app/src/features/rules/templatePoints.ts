@@ -1,4 +1,4 @@
-import { CATALOGUE, cataloguePoint, type PointCode, type Template } from '@weskopos/core';
+import { CATALOGUE, cataloguePoint, isOwnCode, type OwnPoints, type PointCode, type Template } from '@weskopos/core';
 
 /** A template with a point switched on or off; on, it takes its place after the last of its station. */
 export function togglePoint(template: Template, code: PointCode): Template {
@@ -21,9 +21,15 @@ export function movePoint(template: Template, code: PointCode, by: -1 | 1): Temp
   };
 }
 
-/** Every point of a station, those of the template first and in its order. */
-export function stationRows(template: Template, station: string): { readonly code: PointCode; readonly on: boolean }[] {
-  const here = CATALOGUE.filter((point) => point.station === station).map(({ code }): PointCode => code);
+/** Every point of a station, those of the template first and in its order; of the workshop's own those it has named. */
+export function stationRows(
+  template: Template,
+  station: string,
+  named: OwnPoints,
+): { readonly code: PointCode; readonly on: boolean }[] {
+  const here = CATALOGUE.filter((point) => point.station === station)
+    .map(({ code }): PointCode => code)
+    .filter((code) => !isOwnCode(code) || named[code] !== undefined);
   const on = template.points.filter((code) => here.includes(code));
   return [
     ...on.map((code) => ({ code, on: true })),

@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { Words } from '../../kit/Words';
 import { words } from '../../words/en';
 import { HouseLine } from '../../controls/HouseLine';
-import { figure } from '../../words/show';
+import { figure, pointName } from '../../words/show';
 import { TypedReading } from '../../controls/TypedReading';
 import { walk as say } from '../../words/en/pages/walk';
 
@@ -43,7 +43,7 @@ export function CloseCall({ pointRef, result, finding, onAgain }: CloseCallProps
         <HouseLine question="nearLimit" />
         <TypedReading
           measure={measure}
-          label={say.secondReading(words.point[pointRef.point], words.spot[spot]).replace('  ', ' ')}
+          label={say.secondReading(pointName(pointRef.point), words.spot[spot]).replace('  ', ' ')}
           value={null}
           onValue={(value) => onAgain(measure, spot, value)}
         />

@@ -14,7 +14,7 @@ import { CORNER, SPACE } from '../../kit/tokens';
 import { usePalette } from '../../kit/theme';
 import { Words } from '../../kit/Words';
 import { words } from '../../words/en';
-import { amount, day, figure, meterWords, placeWords, type Seats } from '../../words/show';
+import { amount, day, figure, meterWords, placeWords, type Seats, pointName } from '../../words/show';
 import type { History } from '../../visit/visitContext';
 import { walk as say } from '../../words/en/pages/walk';
 
@@ -70,7 +70,7 @@ function newWords(ref: PointRef, history: History, unit: MeterUnit): string | nu
   const measure = mainSlot(cataloguePoint(ref.point))?.measure;
   const fresh = fitted.fresh !== null && measure ? amount(measure, fitted.fresh) : '';
   return say.newSince(
-    words.point[ref.point],
+    pointName(ref.point),
     day(fitted.at),
     [fitted.meter === null ? '' : meterWords(fitted.meter, unit), fresh].filter(Boolean).join(', '),
   );
@@ -100,7 +100,7 @@ function saidOf(ref: PointRef, finding: Finding, named: boolean): string {
     [measured, ...leaks, ...counts, ...codes, ...finding.words.map((word) => words.word[word])]
       .filter(Boolean)
       .join(', ') || 'sound';
-  return named ? `${words.point[ref.point].toLowerCase()} ${said}` : said;
+  return named ? `${pointName(ref.point).toLowerCase()} ${said}` : said;
 }
 
 const styles = StyleSheet.create({

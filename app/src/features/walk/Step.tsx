@@ -2,6 +2,7 @@ import {
   answeredBy,
   cataloguePoint,
   gradePoint,
+  isOwnCode,
   pointKey,
   type CataloguePoint,
   type Phase,
@@ -19,7 +20,7 @@ import { CORNER, SPACE } from '../../kit/tokens';
 import { usePalette } from '../../kit/theme';
 import { Heading, Words } from '../../kit/Words';
 import { words } from '../../words/en';
-import { capital, placeWords, pointWords } from '../../words/show';
+import { capital, houseRules, placeWords, pointWords, pointName } from '../../words/show';
 import { CloseCall } from './CloseCall';
 import { Controls } from './controls/Controls';
 import type { PutFinding } from './controls/control';
@@ -57,7 +58,7 @@ export const Step = memo(function Step({ step, position, vehicle, background, ta
   const point = cataloguePoint(first.point);
   const findingOf = (ref: PointRef) => background.grading.standing.get(pointKey(ref.point, ref.place));
   const put: PutFinding = (ref, change) => void putFinding(target, ref, change);
-  const title = words.step[point.step] ?? words.point[first.point];
+  const title = words.step[point.step] ?? pointName(first.point);
   const place = placeWords(first.place, vehicle);
   const hasFound = findingOf(first)?.readings.some((reading) => reading.phase === 'found') ?? false;
   const cautions = [...new Set(step.points.flatMap((ref) => cataloguePoint(ref.point).cautions))].filter(
@@ -91,6 +92,7 @@ export const Step = memo(function Step({ step, position, vehicle, background, ta
         </Words>
         <SpecKey open={spec} onPress={() => setSpec(!spec)} />
       </View>
+      <OwnLook point={first.point} />
       <SpecLine point={first.point} spec={vehicle.spec} open={spec} />
       <GhostNote refs={step.points} history={background.history} unit={vehicle.meterUnit} axles={vehicle} />
       {step.points.length === 1 ? <EarlierToday pointRef={first} background={background} put={put} /> : null}
@@ -111,6 +113,12 @@ export const Step = memo(function Step({ step, position, vehicle, background, ta
     </View>
   );
 });
+
+/** What the workshop wants looked at, where the point is its own. */
+function OwnLook({ point }: Pick<PointRef, 'point'>) {
+  const look = isOwnCode(point) ? houseRules().ownPoints[point]?.look : '';
+  return look ? <Words>{look}</Words> : null;
+}
 
 interface VerdictsProps {
   readonly step: WalkStep;
@@ -139,7 +147,7 @@ function Verdicts({ step, background, draft, phase, put, vehicle, target }: Verd
       : [];
     return (
       <View key={key} style={styles.point}>
-        <ReasonCard {...(step.points.length > 1 ? { title: words.point[ref.point] } : {})} result={result} />
+        <ReasonCard {...(step.points.length > 1 ? { title: pointName(ref.point) } : {})} result={result} />
         {lapsed ? (
           <LapsedGrade lapsed={lapsed} result={result} onAgain={(override) => put(ref, () => ({ override }))} />
         ) : null}

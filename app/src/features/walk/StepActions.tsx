@@ -12,6 +12,7 @@ import { SPACE } from '../../kit/tokens';
 import { usePalette } from '../../kit/theme';
 import { Words } from '../../kit/Words';
 import { words } from '../../words/en';
+import { pointName } from '../../words/show';
 import { PhotoTaker } from '../photo/PhotoTaker';
 import { WordPicker } from './controls/WordPicker';
 import { putFinding, type Target } from '../../visit/findings';
@@ -122,7 +123,7 @@ function OpenPanel({ step, steps, background, target, panel, onPanel }: OpenPane
         <Choice
           label={say.waitFor}
           options={step.points.map((_, index) => String(index))}
-          word={(index) => words.point[(step.points[Number(index)] ?? ref).point]}
+          word={(index) => pointName((step.points[Number(index)] ?? ref).point)}
           value={String(which)}
           onChoose={(index) => setWhich(Number(index))}
         />

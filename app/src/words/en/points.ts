@@ -1,4 +1,4 @@
-import type { MeasureCode, PointCode, Spot, Station, System } from '@weskopos/core';
+import type { MeasureCode, OwnCode, PointCode, Spot, Station, System } from '@weskopos/core';
 
 export const point = {
   'arrival.meter': 'Meter',
@@ -168,7 +168,7 @@ export const point = {
   'close.wiped': 'Spots wiped for the next look',
   'road.test': 'Road test',
   'hub.heat': 'Hub temperature after the road test',
-} satisfies Record<PointCode, string>;
+} satisfies Record<Exclude<PointCode, OwnCode>, string>;
 
 export const station = {
   arrival: 'Arrival',
@@ -232,6 +232,9 @@ export const measure = {
   'service-left': 'Left to the service',
   volume: 'Litres added',
 } satisfies Record<MeasureCode, string>;
+
+/** A point of the workshop's own that it has not named. */
+export const ownPoint = (number: string) => `Point of our own ${number}`;
 
 export const spot = {
   whole: '',

@@ -131,6 +131,8 @@ export const ruleProblem: Readonly<Record<string, string>> = {
   'code-twice': 'This name is taken.',
   'no-such-sheet': 'There is no sheet of this name.',
   'factor-range': 'Over 0 and at most 1.',
+  'own-unnamed': 'A point of your own needs a name.',
+  'own-twice': 'Two points of your own have one name.',
   'no-sheet': 'A workshop needs a limit sheet.',
 };
 

@@ -100,6 +100,8 @@ export interface CataloguePoint {
   readonly vessel: 'stick' | 'bottle' | null;
   /** A level whose way of reading is told. */
   readonly howRead: boolean;
+  /** Kept free for the workshop, which names it itself. */
+  readonly own: boolean;
   /** Renewed on both sides of an axle together. */
   readonly paired: boolean;
   /** Repeats per tyre, per hub, per axle, or not at all. */
@@ -146,6 +148,7 @@ export function stationPoints(station: Station) {
     counted: null,
     codes: false,
     howRead: false,
+    own: false,
     paired: false,
     repeats: null,
     fits: [],

@@ -20,7 +20,7 @@ import { Choice } from '../../../kit/Choice';
 import { Words } from '../../../kit/Words';
 import { words } from '../../../words/en';
 import { HouseLine } from '../../../controls/HouseLine';
-import { amount, capital, figure, houseRules, unitOf } from '../../../words/show';
+import { amount, capital, figure, houseRules, unitOf, pointName } from '../../../words/show';
 import { AgeOnRecord } from './AgeOnRecord';
 import type { ControlProps } from './control';
 import { LevelAid } from './LevelAid';
@@ -192,9 +192,9 @@ function ShareOfNew({ pointRef, finding, background, phase }: ControlProps) {
     <>
       <Words size="m" soft>
         {fresh === null
-          ? say.noNewValueToShare(words.point[pointRef.point])
+          ? say.noNewValueToShare(pointName(pointRef.point))
           : say.ofNew(
-              words.point[pointRef.point],
+              pointName(pointRef.point),
               Math.round((readingValue(reading) / fresh) * 100),
               amount('lining', fresh),
             )}

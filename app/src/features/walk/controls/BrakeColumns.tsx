@@ -5,7 +5,7 @@ import { SPACE } from '../../../kit/tokens';
 import { usePalette } from '../../../kit/theme';
 import { Label, Words } from '../../../kit/Words';
 import { words } from '../../../words/en';
-import { figureIn, placeWords } from '../../../words/show';
+import { figureIn, placeWords, pointName } from '../../../words/show';
 import { lookChange, clearedChange, readingChange, withReading } from '../../../visit/readings';
 import { Choice } from '../../../kit/Choice';
 import { houseRules } from '../../../words/show';
@@ -41,7 +41,7 @@ export function BrakeColumns({ step, background, phase, draft, onDraft, put }: B
     pointRef,
     measure: 'lining',
     spot: 'whole',
-    title: words.point[pointRef.point],
+    title: pointName(pointRef.point),
   }));
   const place = step.points[0]?.place ?? '';
   const where = placeWords(place, vehicle);
@@ -194,7 +194,7 @@ interface GaugeStepsProps {
 function GaugeSteps({ point, finding, phase, put }: GaugeStepsProps) {
   return (
     <Choice
-      label={say.thickestGaugeStepThatGoes(words.point[point])}
+      label={say.thickestGaugeStepThatGoes(pointName(point))}
       options={GAUGE_STEPS}
       word={(one) => say.gaugeStep(one)}
       value={boundOf(finding)}

@@ -17,7 +17,7 @@ import { Choice } from '../../../kit/Choice';
 import { Press } from '../../../kit/Press';
 import { SPACE } from '../../../kit/tokens';
 import { words } from '../../../words/en';
-import { houseRules, placeWords } from '../../../words/show';
+import { houseRules, placeWords, pointName } from '../../../words/show';
 import { lookChange, withReading, wordChange } from '../../../visit/readings';
 import { Aids } from './Aids';
 import { BrakeColumns } from './BrakeColumns';
@@ -73,7 +73,7 @@ export function Controls({ step, background, phase, draft, onDraft, put, childre
             {many && soundByEye(point) ? (
               <Press
                 role="checkbox"
-                label={say.looksSound(words.point[pointRef.point])}
+                label={say.looksSound(pointName(pointRef.point))}
                 chosen={finding?.access === 'seen' && finding.words.length === 0}
                 onPress={() => put(pointRef, (before) => lookChange(before, { words: [] }))}
               />

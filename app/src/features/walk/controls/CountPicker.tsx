@@ -4,7 +4,7 @@ import { Press } from '../../../kit/Press';
 import { SPACE } from '../../../kit/tokens';
 import { Label, Words } from '../../../kit/Words';
 import { words } from '../../../words/en';
-import { capital } from '../../../words/show';
+import { capital, pointName } from '../../../words/show';
 import { lookChange } from '../../../visit/readings';
 import type { ControlProps } from './control';
 import { controls as say } from '../../../words/en/pages/controls';
@@ -62,7 +62,7 @@ export function CountPicker({ pointRef, finding, background, put }: ControlProps
         const count = countOf(counts, item);
         const good = count?.good ?? usual(item);
         const of = count?.of ?? usual(item);
-        const name = item === 'all' ? words.point[pointRef.point] : capital(words.lamp[item]);
+        const name = item === 'all' ? pointName(pointRef.point) : capital(words.lamp[item]);
         return (
           <View key={item} style={styles.row}>
             <View style={styles.name}>

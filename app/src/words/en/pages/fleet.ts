@@ -4,6 +4,8 @@ export const fleet = {
   weekOf: (format: string) => `Week of ${format}`,
   tooMany: (length: number) => `${length}: too many`,
   withoutAPaceYetA: (unknown: number) => `${unknown} without a pace yet: a second visit gives one.`,
+  workedOutHere: (vehicles: number) =>
+    `The workshop does not answer. Worked out on this device, from the ${vehicles} vehicles it knows and what waits here.`,
   partsToExpect: 'Parts to expect',
   partsToExpectByMonth: 'Parts to expect by month',
   expectedNumberAndItsSpread: 'Expected number and its spread. What is due already stands in the first month.',

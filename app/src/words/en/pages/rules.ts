@@ -66,6 +66,15 @@ export const rules = {
   station: 'Station',
   earlier: (part: string) => `${part} earlier`,
   later: (part: string) => `${part} later`,
+  ownPoints: 'Points of your own here',
+  ownName: (name: string) => `Name of “${name}”`,
+  ownLook: (name: string) => `What to look for at “${name}”`,
+  ownNew: 'A new one: its name',
+  ownNewLook: 'What to look for',
+  ownAdd: 'Add this point',
+  ownTaken: 'This name is taken.',
+  ownAllTaken: 'All eight of this station are named.',
+  ownHint: 'It joins this template; tick it in others. It keeps its place for good: visits that hold it go on naming it.',
   gradesInVisitsWereThey: (points: number, visits: number) =>
     `${points} grades in ${visits} visits, were they made under these rules. They stay as they are; new visits are judged so.`,
 };

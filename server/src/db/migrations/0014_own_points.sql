@@ -1,0 +1,2 @@
+-- No workshop had points of its own.
+update rulebook set body = jsonb_set(body, '{house}', '{"ownPoints": {}}'::jsonb || (body -> 'house'));
