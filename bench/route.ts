@@ -1,6 +1,6 @@
 import { BUILT_IN_RULEBOOK, rulesOf, vehicleState, walkSteps, type Act } from '@weskopos/core';
 import { paceOf, visitRoute } from '@weskopos/core/walk';
-import { plainRoute, planRoute, usedWaits } from '@weskopos/core/routing';
+import { BAY_MOVES, plainRoute, planRoute, usedWaits } from '@weskopos/core/routing';
 import { performance } from 'node:perf_hooks';
 import { newVehicle } from '@weskopos/server/tests/workshop';
 
@@ -34,7 +34,7 @@ export function benchRoute(): void {
     ['full inspection with an oil service, arrived hot', true, 'hot'],
   ] as const) {
     const done = service ? acts : [];
-    const { problem } = visitRoute({
+    const { question } = visitRoute({
       steps,
       isOpen: () => true,
       state: vehicleState({ state: arrived, startedAt: new Date(NOW).toISOString() }, done, NOW),
@@ -46,6 +46,7 @@ export function benchRoute(): void {
       beginWith: rules.house.beginWith,
       secondsOf: paceOf([]),
     });
+    const problem = { ...question, ...BAY_MOVES };
     const times: number[] = [];
     let plan = planRoute(problem);
     for (let round = 0; round < ROUNDS; round += 1) {

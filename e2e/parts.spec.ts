@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
 import { beginVisit, expectAccessible, jump, signIn } from './walk';
 import { Workshop } from './workshop';
 
@@ -7,6 +7,16 @@ test.beforeAll(async () => {
   workshop = await Workshop.start({ demo: true });
 });
 test.afterAll(() => workshop.remove());
+
+async function newPads(page: Page, told: { readonly meter: string; readonly new: string }) {
+  await page.getByRole('button', { name: /^Write down fuel/ }).click();
+  await page.getByRole('radio', { name: 'New part' }).click();
+  await page.getByRole('radio', { name: 'Pads', exact: true }).click();
+  await page.getByRole('radio', { name: 'Nearside front' }).click();
+  await page.getByLabel('Odometer, km').fill(told.meter);
+  await page.getByLabel('Measured when new, mm').fill(told.new);
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+}
 
 test('new pads and a rotation, written down without a network: forecast, ghost and expectation follow the part at once', async ({
   page,
@@ -18,21 +28,9 @@ test('new pads and a rotation, written down without a network: forecast, ghost a
   await expect(page.getByRole('button', { name: /^Write down fuel/ })).toBeVisible();
   await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
   const pads = page.getByRole('link', { name: /^Inner pad NSF|^Outer pad NSF/ });
-  const onBoard = page.getByRole('img', { name: /^Run-out calendar: .*FH 11 (Inner|Outer) pad NSF/ });
-  await page.goto(`${workshop.url}/fleet`);
-  await page.getByRole('radio', { name: 'Pads', exact: true }).click();
-  console.log(await page.getByRole('img', { name: /^Run-out/ }).getAttribute('aria-label'));
-  await expect(onBoard).toHaveCount(1);
-  await page.goBack();
   await page.context().setOffline(true);
 
-  await page.getByRole('button', { name: /^Write down fuel/ }).click();
-  await page.getByRole('radio', { name: 'New part' }).click();
-  await page.getByRole('radio', { name: 'Pads', exact: true }).click();
-  await page.getByRole('radio', { name: 'Nearside front' }).click();
-  await page.getByLabel('Odometer, km').fill('40000');
-  await page.getByLabel('Measured when new, mm').fill('12');
-  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await newPads(page, { meter: '40000', new: '12' });
   await expect(page.getByText(/New: pads nearside front/)).toBeVisible();
   await expect(pads).toHaveCount(0);
   await page.getByRole('button', { name: 'Rotate tyres' }).click();
@@ -41,18 +39,38 @@ test('new pads and a rotation, written down without a network: forecast, ghost a
   await expect(page.getByRole('button', { name: 'Rotated', exact: true })).toHaveCount(0);
 
   await page.getByRole('button', { name: 'Back', exact: true }).click();
-  await page.getByRole('button', { name: 'Fleet' }).click();
-  await expect(page.getByText(/^The workshop does not answer\. Worked out on this device/)).toBeVisible();
-  await page.getByRole('radio', { name: 'Pads', exact: true }).click();
-  await expect(page.getByRole('img', { name: /^Run-out calendar/ })).toBeVisible();
-  await expect(onBoard).toHaveCount(0);
-  await page.getByRole('button', { name: 'Back', exact: true }).click();
   await beginVisit(page, 'FH 11', { meter: '41100', state: 'Stood cold', template: 'Full', ambient: '9' });
   await jump(page, 'inner pad nearside front');
   await expect(page.getByText(/new on .*, 40.000 km, 12\.0 mm/)).toBeVisible();
   await expect(page.getByText(/Last look/)).toHaveText(/: disc sound$/);
   await jump(page, 'tread nearside front');
   await expect(page.getByText(/when it sat nearside rear/)).toBeVisible();
+});
+
+test('without a network the fleet board is worked out on the device: new pads are off the run-out calendar at once', async ({
+  page,
+}) => {
+  await page.goto(workshop.url);
+  await signIn(page, 'Isla', '246810');
+  const onBoard = page.getByRole('img', { name: /^Run-out calendar: .*FH 06 (Inner|Outer) pad NSF/ });
+  await page.getByRole('button', { name: 'Fleet' }).click();
+  await page.getByRole('radio', { name: 'Pads', exact: true }).click();
+  await expect(onBoard).toHaveCount(1);
+  await expect(page.getByText(/^The workshop does not answer/)).toHaveCount(0);
+  await page.getByRole('button', { name: 'Back', exact: true }).click();
+  await page.getByRole('link', { name: 'FH 06, life sheet' }).click();
+  await expect(page.getByRole('button', { name: /^Write down fuel/ })).toBeVisible();
+  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+  await page.context().setOffline(true);
+  await newPads(page, { meter: '200000', new: '12' });
+  await expect(page.getByText(/New: pads nearside front/)).toBeVisible();
+
+  await page.getByRole('button', { name: 'Back', exact: true }).click();
+  await page.getByRole('button', { name: 'Fleet' }).click();
+  await expect(page.getByText(/^The workshop does not answer\. Worked out on this device/)).toBeVisible();
+  await page.getByRole('radio', { name: 'Pads', exact: true }).click();
+  await expect(page.getByRole('img', { name: /^Run-out calendar: .*FH 06 Inner pad OSF/ })).toBeVisible();
+  await expect(onBoard).toHaveCount(0);
 });
 
 test('the past of a vehicle is asked once: what is known, by which paper, and what nobody knows; due dates and ages follow', async ({

@@ -1,8 +1,5 @@
-import { planRoute, plainRoute, usedWaits, walkSeconds } from '@weskopos/core/routing';
-import type { RouteLeg, RouteProblem, UsedWait } from '@weskopos/core/routing';
-
-/** A problem as it crosses to the worker: without what is no data. */
-export type RouteQuestion = Omit<RouteProblem, 'walkS'>;
+import { planRoute, plainRoute, usedWaits, BAY_MOVES } from '@weskopos/core/routing';
+import type { RouteLeg, RouteQuestion, UsedWait } from '@weskopos/core/routing';
 
 /** A planned route as the worker tells it. */
 export interface RouteAnswer {
@@ -17,7 +14,7 @@ export interface RouteAnswer {
 
 /** Plans a route; null where no order keeps its conditions. */
 export function answerRoute(question: RouteQuestion): RouteAnswer | null {
-  const problem = { ...question, walkS: walkSeconds };
+  const problem = { ...question, ...BAY_MOVES };
   const plain = plainRoute(problem);
   if (!plain) return null;
   const { legs, totalS, lowerBoundS } = planRoute(problem);

@@ -1,4 +1,5 @@
-import type { RouteAnswer, RouteQuestion } from './routeAnswer';
+import type { RouteQuestion } from '@weskopos/core/routing';
+import type { RouteAnswer } from './routeAnswer';
 
 /** Plans beside the screen; of several questions only the newest is told. */
 export function createRoutePlanner(onAnswer: (answer: RouteAnswer | null) => void) {

@@ -10,7 +10,9 @@ import { OWN_CODES, freeOwnPoint, isOwnCode, type OwnPoints } from './ownPoint';
 
 const named = (ownPoints: OwnPoints, points: readonly (typeof OWN_CODES)[number][] = []) => ({
   ...BUILT_IN_RULEBOOK,
-  templates: BUILT_IN_TEMPLATES.map((one) => (one.code === 'full' ? { ...one, points: [...one.points, ...points] } : one)),
+  templates: BUILT_IN_TEMPLATES.map((one) =>
+    one.code === 'full' ? { ...one, points: [...one.points, ...points] } : one,
+  ),
   house: { ...BUILT_IN_RULEBOOK.house, ownPoints },
 });
 const PLATE = { name: 'Snow plate bolts', look: 'All six in, paint unbroken' };
@@ -54,7 +56,11 @@ test('the next free one of a station; none once all are named', () => {
 test.each([
   ['a template that holds one nobody named', named({}, ['own.under.3']), ['own-unnamed']],
   ['a name of blanks', named({ 'own.under.3': { ...PLATE, name: '  ' } }), ['own-unnamed']],
-  ['one name twice', named({ 'own.under.3': PLATE, 'own.cabin.1': { ...PLATE, name: 'snow PLATE bolts' } }), ['own-twice']],
+  [
+    'one name twice',
+    named({ 'own.under.3': PLATE, 'own.cabin.1': { ...PLATE, name: 'snow PLATE bolts' } }),
+    ['own-twice'],
+  ],
 ])('%s is refused', (_, rulebook, codes) => {
   expect(rulebookProblems(rulebook).map(({ code }) => code)).toEqual(codes);
 });

@@ -45,17 +45,24 @@ export interface RouteSpan {
   readonly excluded: readonly string[];
 }
 
-/** Stops to be put into an order, and what binds them. */
-export interface RouteProblem {
+/** Stops to be put into an order, and what binds them: plain data, it crosses to a worker. */
+export interface RouteQuestion {
   readonly stops: readonly RouteStop[];
   readonly lags: readonly RouteLag[];
   readonly spans: readonly RouteSpan[];
   readonly start: { readonly place: RoutePlace; readonly lift: Lift };
+}
+
+/** What moving about costs. */
+export interface RouteMoves {
   /** Seconds from place to place. */
   readonly walkS: (from: RoutePlace, to: RoutePlace) => number;
   /** Raising or lowering from height to height, with its lock or stands confirmed, s; by a third height is never shorter. */
   readonly liftS: (from: Lift, to: Lift) => number;
 }
+
+/** A question with what moving costs where it is answered. */
+export type RouteProblem = RouteQuestion & RouteMoves;
 
 /** A stop of a planned route with its times. */
 export interface RouteLeg {

@@ -11,7 +11,7 @@ import { paceOf } from './pace';
 import { planRoute, plainRoute, routeBound } from './planRoute';
 import { LIFTS, ROUTE_PLACES, compileRoute, type RouteLeg, type RouteProblem, type RouteStop } from './problem';
 import { ENGINE_START, ENGINE_STOP, usualSeconds, visitRoute, type RouteInput } from './visitRoute';
-import { walkSeconds } from './walkSeconds';
+import { BAY_MOVES } from './moves';
 
 /** A small made-up problem: stops, orders that cannot go round, waits, one engine run. */
 function smallProblem(random: () => number): RouteProblem {
@@ -41,7 +41,7 @@ function smallProblem(random: () => number): RouteProblem {
     lags: spans.length ? [...lags, { before: 's0', after: 's2', seconds: 0, wait: null }] : lags,
     spans,
     start: { place: 'bonnet', lift: 'down' },
-    walkS: walkSeconds,
+    walkS: BAY_MOVES.walkS,
     liftS: (from, to) => (from === to ? 0 : from === 'down' || to === 'down' ? 90 : 40),
   };
 }
@@ -87,6 +87,8 @@ function bruteForce({ stops, lags, spans, start, walkS, liftS }: RouteProblem): 
   go({}, stops, start.place, start.lift, 0);
   return best;
 }
+
+const problemOf = (of: RouteInput): RouteProblem => ({ ...visitRoute(of).question, ...BAY_MOVES });
 
 /** Every condition of a problem, asked of the legs alone. */
 function expectKept({ stops, lags, spans }: RouteProblem, legs: readonly RouteLeg[]) {
@@ -147,7 +149,7 @@ test('a bound is never above the best, and the bounded search keeps conditions t
 test('an order that goes round in a circle, or names what is not there, is refused', () => {
   const stop = (id: string): RouteStop => ({ id, seconds: 10, place: 'cabin', lift: null, notBeforeS: 0 });
   const lag = (before: string, after: string) => ({ before, after, seconds: 0, wait: null });
-  const base = { spans: [], start: { place: 'cabin', lift: 'down' }, walkS: walkSeconds, liftS: () => 90 } as const;
+  const base = { spans: [], start: { place: 'cabin', lift: 'down' }, walkS: BAY_MOVES.walkS, liftS: () => 90 } as const;
   expect(() => compileRoute({ ...base, stops: [stop('a'), stop('b')], lags: [lag('a', 'b'), lag('b', 'a')] })).toThrow(
     'circle',
   );
@@ -179,7 +181,8 @@ describe('a visit’s route', () => {
   const order = (legs: readonly RouteLeg[]) => legs.map(({ id }) => id);
 
   test('holds every open step once; the cold gate before the first start, closing up last, nobody under a running engine', () => {
-    const { problem, steps: byStop } = visitRoute(input());
+    const { question, steps: byStop } = visitRoute(input());
+    const problem = { ...question, ...BAY_MOVES };
     expect([...byStop.values()].flat()).toHaveLength(steps.length);
     expect(problem.stops.length).toBeGreaterThanOrEqual(25);
     expect(problem.lags.map(({ wait }) => wait)).toContain('settle');
@@ -201,10 +204,10 @@ describe('a visit’s route', () => {
   });
 
   test('arrived hot, what wants a cold engine waits for it; what is done falls out', () => {
-    const hot = visitRoute(input({}, 'hot')).problem.stops.find(({ id }) => id === 'cold/cold');
+    const hot = problemOf(input({}, 'hot')).stops.find(({ id }) => id === 'cold/cold');
     expect(hot?.notBeforeS).toBe(7200);
-    expect(visitRoute(input()).problem.stops.find(({ id }) => id === 'cold/cold')?.notBeforeS).toBe(0);
-    const half = visitRoute(input({ isOpen: ({ station }) => station === 'under' })).problem.stops;
+    expect(problemOf(input()).stops.find(({ id }) => id === 'cold/cold')?.notBeforeS).toBe(0);
+    const half = problemOf(input({ isOpen: ({ station }) => station === 'under' })).stops;
     expect(half.every(({ id }) => /^(under|tray)/.test(id))).toBe(true);
     expect(half.length).toBeGreaterThan(1);
   });
@@ -220,7 +223,7 @@ describe('a visit’s route', () => {
       house: USUAL_HOUSE_RULES,
       focus: null,
     });
-    const { problem } = visitRoute(input({ steps: inspected }));
+    const problem = problemOf(input({ steps: inspected }));
     const plan = planRoute(problem, 20);
     expectKept(problem, plan.legs);
     const ids = order(plan.legs);
@@ -235,7 +238,7 @@ describe('a visit’s route', () => {
       expect(ids.indexOf(on)).toBeLessThan(ids.findIndex((id) => id.startsWith('closing')));
     }
     const isOff = [act('t', { kind: 'open', end: 'tray', place: '', fasteners: 8 })];
-    expect(order(planRoute(visitRoute(input({ acts: isOff })).problem, 20).legs)).not.toContain('tray/off');
+    expect(order(planRoute(problemOf(input({ acts: isOff })), 20).legs)).not.toContain('tray/off');
   });
 
   test.each([
@@ -245,13 +248,13 @@ describe('a visit’s route', () => {
     ['arrived hot, with an oil service', 'hot', true],
   ] as const)('a full visit, %s, is at most a tenth longer than any order could be', (_, arrived, service) => {
     const begun = service ? [act('a1', { kind: 'open', end: 'indicator', place: '', fasteners: null })] : [];
-    const { totalS, lowerBoundS } = planRoute(visitRoute(input({ acts: begun }, arrived)).problem);
+    const { totalS, lowerBoundS } = planRoute(problemOf(input({ acts: begun }, arrived)));
     expect(totalS / lowerBoundS).toBeLessThanOrEqual(1.1);
   });
 
   test('an oil service drains while the wheels are done, and is filled before the last run', () => {
     const begun = [act('a1', { kind: 'open', end: 'indicator', place: '', fasteners: null })];
-    const { problem } = visitRoute(input({ acts: begun }));
+    const problem = problemOf(input({ acts: begun }));
     const plan = planRoute(problem, 20);
     expectKept(problem, plan.legs);
     const ids = order(plan.legs);
@@ -266,7 +269,7 @@ describe('a visit’s route', () => {
       act('a1', { kind: 'open', end: 'drain-plug', place: '', fasteners: null }),
       act('a2', { kind: 'wait', wait: 'drain', lengthS: 600 }),
     ];
-    const { problem } = visitRoute(input({ acts, nowMs: NOW + 240_000 }));
+    const problem = problemOf(input({ acts, nowMs: NOW + 240_000 }));
     expect(problem.stops.find(({ id }) => id === 'oil/plug')?.notBeforeS).toBe(360);
     expect(problem.stops.some(({ id }) => id === 'oil/drain')).toBe(false);
   });
@@ -276,19 +279,19 @@ describe('a visit’s route', () => {
       act('a1', { kind: 'open', end: 'coolant-drain', place: '', fasteners: null }),
       act('a2', { kind: 'wait', wait: 'flush', lengthS: 900 }),
     ];
-    const { problem } = visitRoute(input({ acts, nowMs: NOW + 300_000 }));
+    const problem = problemOf(input({ acts, nowMs: NOW + 300_000 }));
     expect(problem.stops.find(({ id }) => id === 'coolant/fill')?.notBeforeS).toBe(600);
     const plan = planRoute(problem, 20);
     expectKept(problem, plan.legs);
     const ids = order(plan.legs);
     expect(ids.indexOf('coolant/fill')).toBeLessThan(ids.indexOf(ENGINE_START));
     expect(ids.indexOf('coolant/fill')).toBeLessThan(ids.indexOf('last-start'));
-    expect(order(planRoute(visitRoute(input()).problem, 20).legs)).not.toContain('coolant/fill');
+    expect(order(planRoute(problemOf(input()), 20).legs)).not.toContain('coolant/fill');
   });
 
   test('a battery put to rest is read after it, coolant under 40 °C before the engine has cooled', () => {
     const rest = (id: string, acts: readonly Act[], arrived: 'cold' | 'hot') =>
-      visitRoute(input({ acts }, arrived)).problem.stops.find((stop) => stop.id === id)?.notBeforeS;
+      problemOf(input({ acts }, arrived)).stops.find((stop) => stop.id === id)?.notBeforeS;
     const waiting = [act('a1', { kind: 'wait', wait: 'battery-rest', lengthS: 3600 })];
     expect(rest('bonnet/rested', waiting, 'cold')).toBe(3600);
     expect(rest('bonnet/rested', [], 'cold')).toBe(0);
@@ -298,7 +301,7 @@ describe('a visit’s route', () => {
   });
 
   test('wheels are worked at by the chest, the underside is stood under: one height after the other', () => {
-    const { problem } = visitRoute(input());
+    const problem = problemOf(input());
     const heights = new Map(problem.stops.map(({ id, lift }) => [id, lift]));
     expect([heights.get('1L/any'), heights.get('1L/tyres/any'), heights.get('under/engine/any')]).toEqual([
       'chest',
@@ -311,23 +314,21 @@ describe('a visit’s route', () => {
 
   test('the house’s begin-with comes first after the gate', () => {
     for (const beginWith of ['under', 'cabin'] as const) {
-      const ids = order(planRoute(visitRoute(input({ beginWith })).problem, 20).legs).filter(
-        (id) => !/^(cold|tray)/.test(id),
-      );
+      const ids = order(planRoute(problemOf(input({ beginWith })), 20).legs).filter((id) => !/^(cold|tray)/.test(id));
       expect(ids[0]?.startsWith(beginWith)).toBe(true);
     }
-    expect(order(planRoute(visitRoute(input()).problem, 20).legs)[0]).toBe('cold/cold');
+    expect(order(planRoute(problemOf(input()), 20).legs)[0]).toBe('cold/cold');
   });
 
   test('with the engine running, what wants it off waits for its stop', () => {
     const acts = [act('a1', { kind: 'state', change: 'engine-start' })];
-    const { problem } = visitRoute(input({ acts, nowMs: NOW + 60_000 }));
+    const problem = problemOf(input({ acts, nowMs: NOW + 60_000 }));
     expect(order(planRoute(problem, 20).legs)).not.toContain(ENGINE_START);
     expect(problem.lags).toContainEqual({ before: ENGINE_STOP, after: 'cold/cold', seconds: 7200, wait: 'cool-down' });
   });
 
   test('an electric vehicle has no engine to start, and nothing to wait for', () => {
-    const { problem } = visitRoute(input({ hasEngine: false }));
+    const problem = problemOf(input({ hasEngine: false }));
     expect(problem.stops.some(({ id }) => id === ENGINE_START)).toBe(false);
     expect(problem.lags.every(({ wait }) => wait === null)).toBe(true);
   });

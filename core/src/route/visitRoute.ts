@@ -8,8 +8,7 @@ import { remainingS, waitsOf } from '../acts/waits';
 import type { HouseRules } from '../house/houseRules';
 import type { PointRef } from '../inspection/pointRef';
 import type { WalkStep } from '../inspection/walkSteps';
-import type { Lift, RouteLag, RoutePlace, RouteProblem, RouteStop } from './problem';
-import { walkSeconds } from './walkSeconds';
+import type { Lift, RouteLag, RoutePlace, RouteQuestion, RouteStop } from './problem';
 
 /** What a visit's route is planned from. */
 export interface RouteInput {
@@ -32,7 +31,7 @@ export interface RouteInput {
 
 /** A stop of the route, and which steps of the walk are done there. */
 export interface VisitRoute {
-  readonly problem: RouteProblem;
+  readonly question: RouteQuestion;
   /** Steps by stop id; none for what is only done to the vehicle. */
   readonly steps: ReadonlyMap<string, readonly WalkStep[]>;
 }
@@ -44,15 +43,6 @@ const LAST_START = 'last-start';
 const LAST_STOP = 'last-stop';
 const COOLANT_FILL = 'coolant/fill';
 
-/** Seconds to raise it to each height from its wheels; between two heights their difference, and the lock. */
-const LIFT_S: Readonly<Record<Lift, number>> = { down: 0, chest: 60, full: 90 };
-const LOCK_S = 15;
-
-function liftSeconds(from: Lift, to: Lift): number {
-  if (from === to) return 0;
-  const way = Math.abs(LIFT_S[to] - LIFT_S[from]);
-  return from === 'down' || to === 'down' ? way : way + LOCK_S;
-}
 /** Turning the key and watching the lamps; turning it back. */
 const ACT_S = {
   start: 20,
@@ -175,7 +165,7 @@ export function visitRoute(input: RouteInput): VisitRoute {
     .map(({ id }) => id)
     .concat(oil.stops, coolant ?? []);
   return {
-    problem: {
+    question: {
       stops: draft.stops,
       lags: draft.lags,
       spans: [
@@ -186,8 +176,6 @@ export function visitRoute(input: RouteInput): VisitRoute {
         place: placeOf(input.at, axles),
         lift: !state.lifted ? 'down' : input.at === 'under' ? 'full' : 'chest',
       },
-      walkS: walkSeconds,
-      liftS: liftSeconds,
     },
     steps: new Map(groups.map(({ id, steps }) => [id, steps])),
   };

@@ -73,7 +73,9 @@ export function FleetPage() {
       width={wide ? 1240 : 640}
       foot={<Press label={common.print} onPress={() => window.print()} />}
     >
-      {problem ? <Words role="alert">{isOwn && answer ? say.workedOutHere(answer.vehicles.length) : problem}</Words> : null}
+      {problem ? (
+        <Words role="alert">{isOwn && answer ? say.workedOutHere(answer.vehicles.length) : problem}</Words>
+      ) : null}
       {!answer && (!problem || isOwn) ? <Words soft>{common.addingUp}</Words> : null}
       {answer ? (
         <>

@@ -53,7 +53,10 @@ export function useBoard(): Board {
 
 /** What is made of each of a list, one in a turn of the page; what there is so far. */
 function useInTurn<T, R>(list: readonly T[], make: (one: T) => R): readonly R[] {
-  const [made, setMade] = useState<{ readonly of: readonly T[]; readonly results: readonly R[] }>({ of: list, results: [] });
+  const [made, setMade] = useState<{ readonly of: readonly T[]; readonly results: readonly R[] }>({
+    of: list,
+    results: [],
+  });
   const done = made.of === list ? made.results : [];
   useEffect(() => {
     const next = list[done.length];

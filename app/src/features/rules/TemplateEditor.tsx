@@ -1,4 +1,12 @@
-import { OFFERED, STATIONS, isOwnCode, type PointCode, type Rulebook, type Station, type Template } from '@weskopos/core';
+import {
+  OFFERED,
+  STATIONS,
+  isOwnCode,
+  type PointCode,
+  type Rulebook,
+  type Station,
+  type Template,
+} from '@weskopos/core';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Card } from '../../kit/Card';
@@ -107,11 +115,7 @@ export function TemplateEditor({ rulebook, onChange }: TemplateEditorProps) {
                   hint={say.earlier(named(point))}
                   onPress={() => change(movePoint(template, point, -1))}
                 />
-                <Press
-                  label="↓"
-                  hint={say.later(named(point))}
-                  onPress={() => change(movePoint(template, point, 1))}
-                />
+                <Press label="↓" hint={say.later(named(point))} onPress={() => change(movePoint(template, point, 1))} />
               </>
             ) : null}
           </View>

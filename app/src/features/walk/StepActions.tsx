@@ -11,7 +11,6 @@ import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
 import { usePalette } from '../../kit/theme';
 import { Words } from '../../kit/Words';
-import { words } from '../../words/en';
 import { pointName } from '../../words/show';
 import { PhotoTaker } from '../photo/PhotoTaker';
 import { WordPicker } from './controls/WordPicker';

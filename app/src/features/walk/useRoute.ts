@@ -41,7 +41,7 @@ export function useRoute({ vehicle, visit, earlier, steps, open, at, beginWith }
     const timer = setTimeout(() => {
       planner.current ??= createRoutePlanner((answer) => setRoute(answer && { ...answer, steps: asked.current }));
       const now = nowMs();
-      const { problem, steps: byStop } = visitRoute({
+      const { question, steps: byStop } = visitRoute({
         steps,
         isOpen: ({ id }) => open.has(id),
         state: vehicleState(inspection, acts, now),
@@ -53,7 +53,6 @@ export function useRoute({ vehicle, visit, earlier, steps, open, at, beginWith }
         beginWith,
         secondsOf,
       });
-      const { walkS: _walkS, ...question } = problem;
       asked.current = byStop;
       planner.current.ask(question);
     }, REST_MS);

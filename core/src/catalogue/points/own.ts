@@ -1,7 +1,15 @@
 import { stationPoints, type Station } from './point';
 
 /** Where a workshop can add points of its own. */
-export const OWN_STATIONS = ['cabin', 'walk', 'bonnet', 'wheel', 'under', 'plant', 'closing'] as const satisfies readonly Station[];
+export const OWN_STATIONS = [
+  'cabin',
+  'walk',
+  'bonnet',
+  'wheel',
+  'under',
+  'plant',
+  'closing',
+] as const satisfies readonly Station[];
 /** A station that takes points of the workshop's own. */
 export type OwnStation = (typeof OWN_STATIONS)[number];
 const NUMBERS = ['1', '2', '3', '4', '5', '6', '7', '8'] as const;

@@ -4,7 +4,6 @@ import Svg, { Line, Rect } from 'react-native-svg';
 import { SPACE } from '../../../kit/tokens';
 import { usePalette } from '../../../kit/theme';
 import { Label, Words } from '../../../kit/Words';
-import { words } from '../../../words/en';
 import { figureIn, placeWords, pointName } from '../../../words/show';
 import { lookChange, clearedChange, readingChange, withReading } from '../../../visit/readings';
 import { Choice } from '../../../kit/Choice';
