@@ -2,6 +2,8 @@ import { expect, test } from '@playwright/test';
 import { expectAccessible, jump, signIn, type } from './walk';
 import { Workshop } from './workshop';
 
+const LATE_MS = 3_000;
+
 let workshop: Workshop;
 test.beforeAll(async () => {
   workshop = await Workshop.start({ demo: true });
@@ -17,6 +19,11 @@ test('two people read the same point without knowing: both entries are kept and 
       ['Callum', '135791'],
     ].map(async ([name = '', pin = '']) => {
       const page = await (await browser.newContext()).newPage();
+      // The server begins to listen only after one has told where one stands.
+      await page.route('**/api/live/**', async (route) => {
+        await page.waitForTimeout(LATE_MS);
+        await route.continue();
+      });
       await page.goto(workshop.url);
       await signIn(page, name, pin);
       await page.getByRole('button', { name: 'Go on with the visit of FH 07' }).click();
@@ -26,7 +33,7 @@ test('two people read the same point without knowing: both entries are kept and 
   );
   const [isla, callum] = pages;
   if (!isla || !callum) throw new Error('two pages were opened');
-  // They see each other on the spine; then the signal is gone for one of them.
+  // They see each other on the spine, however late the server began to listen; then the signal is gone for one of them.
   await expect(isla.getByRole('button', { name: /^Underside, .*Callum is here/ })).toBeVisible();
   await callum.context().setOffline(true);
   await isla.getByRole('radio', { name: 'Damp' }).click();
