@@ -11,6 +11,8 @@ const node = (name) => ({
 });
 
 module.exports = {
+  // Every processor: the longest suites wait for child processes that are killed.
+  maxWorkers: '100%',
   // Opening a fresh database takes seconds.
   testTimeout: 60_000,
   projects: [

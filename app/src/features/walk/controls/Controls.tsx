@@ -86,6 +86,7 @@ export function Controls({ step, background, phase, draft, onDraft, put, childre
                 onSound={() => put(pointRef, (before) => lookChange(before, { words: [] }))}
               />
             ) : null}
+            {asksExtent(props) ? <Extents {...props} /> : null}
             <GlitterQuestions {...props} />
             {!many && point.leakPlaces.length > 0 && !point.leakWanted ? <ExtraLeak {...props} /> : null}
           </View>
@@ -98,6 +99,11 @@ export function Controls({ step, background, phase, draft, onDraft, put, childre
 /** The measure of a point that is read with one gauge or another. */
 const gaugedBy = ({ measures }: CataloguePoint) => measures.find(({ measure }) => measure in GAUGE_STEPS)?.measure;
 
+/** Whether something was found whose size tells how bad it is. */
+const asksExtent = ({ pointRef, finding }: ControlProps) =>
+  cataloguePoint(pointRef.point).measures.some(({ measure }) => measure === 'extent') &&
+  ((finding?.words.length ?? 0) > 0 || finding?.readings.some(({ measure }) => measure === 'extent'));
+
 const isTape = (measure: MeasureCode) => MEASURES[measure].taken === 'tape';
 
 function Measures(props: ControlProps & SlidingProps) {
@@ -107,7 +113,8 @@ function Measures(props: ControlProps & SlidingProps) {
   const wanted = point.measures.filter(({ need }) => need === 'each');
   const ways = point.measures.filter(({ need }) => need === 'one');
   const asked = (slot: MeasureSlot) => background.grading.rules.template.asks.includes(slot.measure);
-  const extras = point.measures.filter(({ need }) => need === 'extra');
+  // How large damage is, and where, is asked under what was found.
+  const extras = point.measures.filter(({ need, measure }) => need === 'extra' && measure !== 'extent');
   const shownExtras = extras.filter(
     (slot) =>
       more ||
@@ -126,11 +133,8 @@ function Measures(props: ControlProps & SlidingProps) {
     .flatMap(({ measure, spots }) =>
       spots.map((spot): TapeSlot => ({ pointRef, measure, spot, title: slotTitle(measure, spot) })),
     );
-  const extents = shownExtras.some(({ measure }) => measure === 'extent');
   const typed = [...slots.filter(({ measure }) => !isTape(measure)), ...shownExtras];
-  const figures = typed
-    .filter(({ measure }) => measure !== 'extent')
-    .flatMap(({ measure, spots }) => spots.map((spot) => ({ measure, spot })));
+  const figures = typed.flatMap(({ measure, spots }) => spots.map((spot) => ({ measure, spot })));
   const treadTapes = tapes.filter(({ measure }) => measure === 'tread');
   const others = tapes.filter(({ measure }) => measure !== 'tread');
   return (
@@ -180,7 +184,6 @@ function Measures(props: ControlProps & SlidingProps) {
       {others.length > 0 ? <TapeColumns {...props} slots={others} /> : null}
       {tread && bars ? <WearBars {...props} /> : null}
       {figures.length > 0 ? <FigureSlots {...props} slots={figures} /> : null}
-      {extents ? <Extents {...props} /> : null}
       <View style={styles.row}>
         {extras.length > shownExtras.length ? (
           <Press

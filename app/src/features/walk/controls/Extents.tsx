@@ -51,4 +51,4 @@ export function Extents({ finding, phase, put, pointRef }: ControlProps) {
   );
 }
 
-const styles = StyleSheet.create({ stack: { gap: SPACE.s, flexBasis: '100%' } });
+const styles = StyleSheet.create({ stack: { gap: SPACE.s } });
