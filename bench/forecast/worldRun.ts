@@ -1,0 +1,206 @@
+import {
+  habitWorld,
+  type HabitPart,
+  type HabitPlan,
+  type HabitSpot,
+  type HabitVehicle,
+} from '@weskopos/core/simulator/habits/habitWorld';
+import { JUDGED, quantileOf } from '@weskopos/core/score/loss';
+import { NAIVE_METHODS, naiveLeft, type NaiveMethod } from '@weskopos/core/score/naive';
+import { recordOf } from '@weskopos/core/sums/keyed';
+import { learnRates, priorFor, type PartHistory } from '@weskopos/core/wear/fleetRates';
+import { dayOfChance, learnUsage, usageNow, type MeterPoint } from '@weskopos/core/wear/usageModel';
+import { believe, chanceAt, crossingAt, crossingCurve } from '@weskopos/core/wear/wearBelief';
+
+/** What a workshop takes a reading to repeat to, beside half its gauge's step; and what new parts differ by. */
+const REPEATS: Readonly<Record<HabitPart['kind'], { readonly u: number; readonly fresh: number }>> = {
+  tread: { u: 0.15, fresh: 0.3 },
+  pad: { u: 0.25, fresh: 0.35 },
+};
+const SPOTS: Readonly<Record<HabitPart['kind'], readonly HabitSpot[]>> = {
+  tread: ['outer', 'centre', 'inner'],
+  pad: ['whole'],
+};
+const RELEARN_DAYS = 120;
+
+/** One forecast with what came of it, distances in thousands of km. */
+export interface RunForecast {
+  readonly kind: HabitPart['kind'];
+  /** Days since the house opened. */
+  readonly day: number;
+  readonly halfLife: boolean;
+  readonly truth: number;
+  readonly truthDays: number;
+  /** At 10, 50, 90 %, as shown. */
+  readonly ours: readonly number[];
+  readonly oursDays: readonly number[];
+  readonly noiseFree: number | null;
+  readonly naive: Readonly<Record<NaiveMethod, number>>;
+  /** Each plain figure with a spread learned from other vehicles. */
+  readonly naiveSpread: Readonly<Record<NaiveMethod, readonly number[]>>;
+}
+
+/** Forecasts at every visit until `toDay`, from what had been read by then, beside what came, or would have. */
+export function runWorld(plan: HabitPlan, toDay: number): RunForecast[] {
+  const world = habitWorld(plan);
+  const moments = world
+    .flatMap((vehicle) => vehicle.visits.map(({ day }) => ({ vehicle, day })))
+    .filter(({ day }) => day <= toDay)
+    .sort((a, b) => a.day - b.day);
+  const told: RunForecast[] = [];
+  const spreads = new Spreads();
+  let learnedDay = -Infinity;
+  let rates = learnRates([]);
+  let use = learnUsage([]);
+  let lives = new Map<string, number>();
+  for (const { vehicle, day } of moments) {
+    if (day - learnedDay >= RELEARN_DAYS) {
+      learnedDay = day;
+      rates = learnRates(
+        world.flatMap((one) =>
+          one.parts.flatMap((part) => SPOTS[part.kind].flatMap((spot) => historyOf(one, part, spot, day) ?? [])),
+        ),
+      );
+      use = learnUsage(world.map((one) => metersOf(one, day)));
+      lives = livesBy(world, day);
+      spreads.until(day);
+    }
+    const usage = usageNow(metersOf(vehicle, day), use);
+    for (const part of vehicle.parts) {
+      const look = part.looks.findLast((one) => one.day <= day);
+      if (look?.day !== day || part.crossedKm === null || part.crossedDay === null || part.crossedDay <= day) continue;
+      const history = worstOf(vehicle, part, day);
+      if (!history) continue;
+      const curve = crossingCurve(believe(priorFor(rates, history), history.fitted, history.readings), part.limit);
+      const truth = (part.crossedKm - look.km) / 1000;
+      const level = Math.min(...look.readings.map((reading) => reading.truth));
+      const fitted = part.nominal === null ? null : part.fittedKm;
+      const life = fitted === null ? null : (look.km - fitted) / (part.crossedKm - fitted);
+      const naive = naives(part, history, lives);
+      told.push({
+        kind: part.kind,
+        day,
+        halfLife: life !== null && Math.abs(life - 0.5) <= 0.1,
+        truth,
+        truthDays: part.crossedDay - day,
+        ours: JUDGED.map((chance) => crossingAt(curve, chance)),
+        oursDays: JUDGED.map((chance) => dayOfChance(usage, chance, (ahead) => chanceAt(curve, ahead))),
+        noiseFree:
+          part.nominal === null
+            ? null
+            : ((level - part.limit) * (look.km - part.fittedKm)) / 1000 / Math.max(0.05, part.nominal - level),
+        naive,
+        naiveSpread: recordOf(NAIVE_METHODS, (method) => spreads.of(part.kind, method, vehicle.id, naive[method])),
+      });
+      spreads.add({ kind: part.kind, vehicle: vehicle.id, naive, truth, knownDay: knownDay(part) });
+    }
+  }
+  return told;
+}
+
+/** When a house learns that a part met its limit: at the look that finds it so; never of what it took off before. */
+function knownDay({ crossedDay, removedDay, looks }: HabitPart): number {
+  if (crossedDay === null || (removedDay !== null && removedDay < crossedDay)) return Infinity;
+  return looks.find(({ day }) => day >= crossedDay)?.day ?? Infinity;
+}
+
+/** A part's readings at one spot up to a day, as the wear model takes them. */
+export function historyOf(vehicle: HabitVehicle, part: HabitPart, spot: HabitSpot, day: number): PartHistory | null {
+  const repeats = REPEATS[part.kind];
+  const readings = part.looks
+    .filter((look) => look.day <= day)
+    .flatMap(({ km, step, readings: ones }) =>
+      ones
+        .filter((one) => one.spot === spot)
+        .map(({ value, bound }) => ({ x: km / 1000, y: value, u: Math.hypot(step / Math.sqrt(12), repeats.u), bound })),
+    );
+  const last = part.looks.findLast((look) => look.day <= day);
+  if (readings.length === 0 || !last) return null;
+  const axle = `${part.kind === 'pad' ? 'lining' : part.kind} ${last.place.slice(0, 1)}`;
+  return {
+    id: `${part.id} ${spot}`,
+    vehicle: vehicle.id,
+    kind: part.kind === 'pad' ? 'lining' : part.kind,
+    axle,
+    cell: `${axle} ${vehicle.class} ${vehicle.use}`,
+    fitted: part.nominal === null ? null : { x: part.fittedKm / 1000, fresh: part.nominal, sigma: repeats.fresh },
+    readings,
+  };
+}
+
+/** The spot that stands lowest now, as forecasts are shown by it. */
+function worstOf(vehicle: HabitVehicle, part: HabitPart, day: number): PartHistory | null {
+  const all = SPOTS[part.kind].flatMap((spot) => historyOf(vehicle, part, spot, day) ?? []);
+  const low = ({ readings }: PartHistory) => readings.findLast(({ bound }) => bound === 'exact')?.y ?? Infinity;
+  return all.length === 0 ? null : all.reduce((a, b) => (low(b) < low(a) ? b : a));
+}
+
+const metersOf = (vehicle: HabitVehicle, day: number): MeterPoint[] =>
+  vehicle.visits.filter((visit) => visit.day <= day).map((visit) => ({ day: visit.day, x: visit.km / 1000 }));
+
+const lifeKey = ({ kind, looks }: HabitPart) => `${kind} ${looks.at(-1)?.place.slice(0, 1)}`;
+
+function livesBy(world: readonly HabitVehicle[], day: number): Map<string, number> {
+  const all = new Map<string, number[]>();
+  for (const part of world.flatMap(({ parts }) => parts))
+    if (part.nominal !== null && part.crossedKm !== null && knownDay(part) <= day)
+      all.set(lifeKey(part), [...(all.get(lifeKey(part)) ?? []), (part.crossedKm - part.fittedKm) / 1000]);
+  return new Map([...all].map(([key, list]) => [key, list.reduce((sum, one) => sum + one, 0) / list.length]));
+}
+
+/** The plain methods; where one has no answer, the fleet's life, and where there is none, as far again as half a usual life. */
+function naives(part: HabitPart, history: PartHistory, lives: ReadonlyMap<string, number>) {
+  const fleetLife = lives.get(lifeKey(part)) ?? null;
+  const fitted = history.fitted && { x: history.fitted.x, y: history.fitted.fresh };
+  const input = {
+    readings: history.readings.filter(({ bound }) => bound === 'exact'),
+    fitted,
+    limit: part.limit,
+    fleetLife,
+  };
+  const fallback = naiveLeft('fleet-life', input) ?? naiveLeft('line', input) ?? (fleetLife ?? 30) / 2;
+  return recordOf(NAIVE_METHODS, (method) => naiveLeft(method, input) ?? fallback);
+}
+
+interface Scored {
+  readonly kind: HabitPart['kind'];
+  readonly vehicle: string;
+  readonly naive: Readonly<Record<NaiveMethod, number>>;
+  readonly truth: number;
+  readonly knownDay: number;
+}
+
+/** What plain figures turned out to be worth, learned as it becomes known, of other vehicles only. */
+class Spreads {
+  private readonly waiting: Scored[] = [];
+  private readonly shares = new Map<string, readonly number[]>();
+  private readonly ratios = new Map<string, { vehicle: string; ratio: number }[]>();
+
+  add(scored: Scored): void {
+    if (scored.knownDay < Infinity) this.waiting.push(scored);
+  }
+
+  until(day: number): void {
+    this.shares.clear();
+    const known = this.waiting.filter(({ knownDay: at }) => at <= day);
+    this.waiting.splice(0, this.waiting.length, ...this.waiting.filter(({ knownDay: at }) => at > day));
+    for (const { kind, vehicle, naive, truth } of known)
+      for (const method of NAIVE_METHODS)
+        if (naive[method] > 0) {
+          const key = `${kind} ${method}`;
+          this.ratios.set(key, [...(this.ratios.get(key) ?? []), { vehicle, ratio: truth / naive[method] }]);
+        }
+  }
+
+  of(kind: string, method: NaiveMethod, vehicle: string, figure: number): readonly number[] {
+    const key = `${kind} ${method} ${vehicle}`;
+    const known = this.shares.get(key) ?? this.sharesOf(`${kind} ${method}`, vehicle);
+    this.shares.set(key, known);
+    return known.map((share) => figure * share);
+  }
+
+  private sharesOf(key: string, vehicle: string): readonly number[] {
+    const ratios = (this.ratios.get(key) ?? []).flatMap((one) => (one.vehicle === vehicle ? [] : [one.ratio]));
+    return JUDGED.map((chance) => (ratios.length < 20 ? 1 : quantileOf(ratios, chance)));
+  }
+}

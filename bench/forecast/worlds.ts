@@ -1,0 +1,99 @@
+import { NAIVE_METHODS } from '@weskopos/core/score/naive';
+import { meanPinball, quantileOf } from '@weskopos/core/score/loss';
+import { NAMED_WORLDS, drawHabits, type Habits } from '@weskopos/core/simulator/habits/habits';
+import { seededRandom } from '@weskopos/core/simulator/random';
+import { runWorld, type RunForecast } from './worldRun';
+
+/** Seeds that were not looked at while the forecaster was built. */
+const UNSEEN = [81_101, 81_202, 81_303, 81_404, 81_505];
+/** And of the worlds drawn from all switches. */
+const DRAWN = [82_111, 82_222, 82_333];
+const YEAR = 365.25;
+/** Twelve years are simulated, so that what is forecast in the first seven has a truth. */
+const PLAN = { vehicles: 40, years: 12 };
+const FIRST_HALF_YEAR = YEAR / 2;
+
+/** What is asked of every world; the worst counts. */
+interface Figures {
+  readonly forecasts: number;
+  readonly held: number;
+  readonly heldDays: number;
+  readonly heldFirst: number;
+  /** Median of the middle against what came, share of what was left. */
+  readonly bias: number;
+  /** Median error at half life, thousands of km: ours, the noise-free line's, the best plain method's. */
+  readonly half: number;
+  readonly noiseFree: number;
+  readonly plain: number;
+  /** How far our pinball lies under the best plain single figure, and under the best with a learned spread. */
+  readonly underSingle: number;
+  readonly underSpread: number;
+}
+
+const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length;
+const percent = (share: number) => `${(share * 100).toFixed(1)} %`;
+
+/** How forecasts hold in every world; the worst is told last. */
+export function benchWorlds(seeds: readonly number[] = UNSEEN, drawn: readonly number[] = DRAWN): void {
+  const worlds: (readonly [string, Habits])[] = [
+    ...Object.entries(NAMED_WORLDS),
+    ...drawn.map((seed) => [`drawn ${seed}`, drawHabits(seededRandom(seed))] as const),
+  ];
+  const all = worlds.flatMap(([name, habits]) => {
+    const told = seeds.flatMap((seed) => runWorld({ ...PLAN, seed, habits }, 7 * YEAR));
+    return (['tread', 'pad'] as const).map((kind) => {
+      const figures = figuresOf(told.filter((one) => one.kind === kind));
+      console.log(line(`${name}, ${kind}`, figures));
+      return figures;
+    });
+  });
+  const worst = (of: (one: Figures) => number) => Math.max(...all.map(of));
+  const least = (of: (one: Figures) => number) => Math.min(...all.map(of));
+  console.log(
+    `worst of ${worlds.length} worlds: held ${percent(least(({ held }) => held))} to ${percent(worst(({ held }) => held))} of distances, ` +
+      `${percent(least(({ heldDays }) => heldDays))} to ${percent(worst(({ heldDays }) => heldDays))} of dates, first half-year from ${percent(least(({ heldFirst }) => heldFirst))}; ` +
+      `bias up to ${percent(worst(({ bias }) => Math.abs(bias)))}; half life up to ${worst(({ half, noiseFree }) => half / noiseFree).toFixed(2)} × noise-free, ` +
+      `${worst(({ half, plain }) => half / plain).toFixed(2)} × the best plain; pinball from ${percent(least(({ underSingle }) => underSingle))} under single figures, ${percent(least(({ underSpread }) => underSpread))} under learned spreads`,
+  );
+  console.log(
+    `pooled: half life ${(all.reduce((sum, one) => sum + one.half, 0) / all.reduce((sum, one) => sum + one.noiseFree, 0)).toFixed(2)} × noise-free`,
+  );
+}
+
+const within = ([low = NaN, , high = NaN]: readonly number[], truth: number) => Number(truth >= low && truth <= high);
+
+function figuresOf(told: readonly RunForecast[]): Figures {
+  const half = told.filter(({ halfLife, noiseFree }) => halfLife && noiseFree !== null);
+  const error = (of: (one: RunForecast) => number) =>
+    quantileOf(
+      half.map((one) => Math.abs(of(one) - one.truth)),
+      0.5,
+    );
+  const loss = mean(told.map((one) => meanPinball(one.ours, one.truth)));
+  const best = (of: (one: RunForecast, method: (typeof NAIVE_METHODS)[number]) => readonly number[]) =>
+    Math.min(...NAIVE_METHODS.map((method) => mean(told.map((one) => meanPinball(of(one, method), one.truth)))));
+  const first = told.filter(({ day }) => day <= FIRST_HALF_YEAR);
+  return {
+    forecasts: told.length,
+    held: mean(told.map((one) => within(one.ours, one.truth))),
+    heldDays: mean(told.map((one) => within(one.oursDays, one.truthDays))),
+    heldFirst: mean(first.map((one) => within(one.ours, one.truth))),
+    bias: quantileOf(
+      told.filter(({ truth }) => truth > 1).map((one) => ((one.ours[1] ?? NaN) - one.truth) / one.truth),
+      0.5,
+    ),
+    half: error(({ ours }) => ours[1] ?? NaN),
+    noiseFree: error(({ noiseFree }) => noiseFree ?? NaN),
+    plain: Math.min(...NAIVE_METHODS.map((method) => error((one) => one.naive[method]))),
+    underSingle: 1 - loss / best((one, method) => [one.naive[method], one.naive[method], one.naive[method]]),
+    underSpread: 1 - loss / best((one, method) => one.naiveSpread[method]),
+  };
+}
+
+function line(name: string, one: Figures): string {
+  const { forecasts, held, heldDays, heldFirst, bias, half, noiseFree, plain, underSingle, underSpread } = one;
+  return (
+    `${name}: ${forecasts} forecasts; held ${percent(held)} of distances, ${percent(heldDays)} of dates, ${percent(heldFirst)} in the first half-year; bias ${percent(bias)}; ` +
+    `half life ${half.toFixed(2)} thousand km, ${(half / noiseFree).toFixed(2)} × noise-free, ${(half / plain).toFixed(2)} × the best plain; pinball ${percent(underSingle)} under single figures, ${percent(underSpread)} under learned spreads`
+  );
+}
