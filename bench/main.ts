@@ -1,6 +1,7 @@
 import { benchBundle } from './bundle';
 import { benchFleet } from './fleet';
-import { benchAges, benchChanges, benchForecast } from './forecast/forecast';
+import { benchAges, benchChanges } from './forecast/forecast';
+import { benchWorlds } from './forecast/worlds';
 import { benchKills } from './kills';
 import { benchLedger } from './ledger';
 import { benchPointChange } from './pointChange';
@@ -16,7 +17,7 @@ const BENCHES: Readonly<Record<string, () => void | Promise<void>>> = {
   kills: benchKills,
   bundle: benchBundle,
   route: benchRoute,
-  forecast: benchForecast,
+  forecast: () => benchWorlds(),
   ageing: benchAges,
   changes: benchChanges,
   fleet: benchFleet,

@@ -1,2 +1,6 @@
 import { benchWorlds } from './forecast/worlds';
-benchWorlds((process.env.SEEDS ?? '1').split(',').map(Number), (process.env.DRAWN ?? '11,12').split(',').map(Number));
+benchWorlds(
+  (process.env.SEEDS ?? '1').split(',').map(Number),
+  (process.env.DRAWN ?? '').split(',').filter(Boolean).map(Number),
+  (process.env.ONLY ?? '').split(',').filter(Boolean),
+);

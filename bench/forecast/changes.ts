@@ -1,8 +1,30 @@
-import { fleetWorld, type WorldEvent, type WorldVehicle } from '@weskopos/core/simulator/fleetWorld';
-import { learnRates, priorFor } from '@weskopos/core/wear/fleetRates';
+import { fleetWorld, type WorldEvent, type WorldPart, type WorldVehicle } from '@weskopos/core/simulator/fleetWorld';
+import { priorFor, type PartHistory } from '@weskopos/core/wear/fleetRates';
+import { learnRates } from '@weskopos/core/wear/learnRates';
 import type { Place } from '@weskopos/core';
 import { TOLD_FROM, findRateChange, findSlowLoss, type PressureLoss } from '@weskopos/core/wear/rateChange';
-import { historyOf } from './backtest';
+
+/** Gauges as the workshop knows them: their steps and how well they repeat, nothing of the world behind. */
+const GAUGES: Readonly<Record<WorldPart['kind'], { readonly u: number; readonly fresh: number }>> = {
+  tread: { u: Math.hypot(0.1 / Math.sqrt(12), 0.15), fresh: 0.3 },
+  pad: { u: Math.hypot(0.5 / Math.sqrt(12), 0.25), fresh: 0.35 },
+};
+
+/** A simulated part's readings up to a day, as the wear model takes them. */
+export function historyOf(vehicle: WorldVehicle, part: WorldPart, day: number): PartHistory | null {
+  const gauge = GAUGES[part.kind];
+  const readings = part.readings.filter((reading) => reading.day <= day);
+  if (readings.length === 0) return null;
+  return {
+    id: part.id,
+    vehicle: vehicle.id,
+    kind: part.kind === 'pad' ? 'lining' : part.kind,
+    axle: `${part.kind} ${part.place.slice(0, 1)}`,
+    cell: `${part.kind} ${part.place.slice(0, 1)} ${vehicle.class} ${vehicle.use}`,
+    fitted: part.nominal === null ? null : { x: part.fittedKm / 1000, fresh: part.nominal, sigma: gauge.fresh },
+    readings: readings.map(({ km, value }) => ({ x: km / 1000, y: value, u: gauge.u, bound: 'exact' })),
+  };
+}
 
 /** Something raised at one visit, with what it is measured by. */
 interface Alarm {

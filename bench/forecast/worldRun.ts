@@ -8,9 +8,13 @@ import {
 import { JUDGED, quantileOf } from '@weskopos/core/score/loss';
 import { NAIVE_METHODS, naiveLeft, type NaiveMethod } from '@weskopos/core/score/naive';
 import { recordOf } from '@weskopos/core/sums/keyed';
-import { learnRates, priorFor, type PartHistory } from '@weskopos/core/wear/fleetRates';
+import type { PartHistory } from '@weskopos/core/wear/fleetRates';
+import { UNCALIBRATED, askFor, type Calibration } from '@weskopos/core/wear/calibration';
+import { learnWidths } from '@weskopos/core/wear/learnWidths';
+import { learnRates } from '@weskopos/core/wear/learnRates';
 import { dayOfChance, learnUsage, usageNow, type MeterPoint } from '@weskopos/core/wear/usageModel';
-import { believe, chanceAt, crossingAt, crossingCurve } from '@weskopos/core/wear/wearBelief';
+import { partCrossing } from '@weskopos/core/wear/partBelief';
+import { chanceAt, crossingAt } from '@weskopos/core/wear/wearBelief';
 
 /** What a workshop takes a reading to repeat to, beside half its gauge's step; and what new parts differ by. */
 const REPEATS: Readonly<Record<HabitPart['kind'], { readonly u: number; readonly fresh: number }>> = {
@@ -21,7 +25,7 @@ const SPOTS: Readonly<Record<HabitPart['kind'], readonly HabitSpot[]>> = {
   tread: ['outer', 'centre', 'inner'],
   pad: ['whole'],
 };
-const RELEARN_DAYS = 120;
+const RELEARN_DAYS = 180;
 
 /** One forecast with what came of it, distances in thousands of km. */
 export interface RunForecast {
@@ -52,15 +56,17 @@ export function runWorld(plan: HabitPlan, toDay: number): RunForecast[] {
   let learnedDay = -Infinity;
   let rates = learnRates([]);
   let use = learnUsage([]);
+  let widths: Readonly<Record<string, Calibration>> = {};
   let lives = new Map<string, number>();
   for (const { vehicle, day } of moments) {
     if (day - learnedDay >= RELEARN_DAYS) {
       learnedDay = day;
-      rates = learnRates(
-        world.flatMap((one) =>
-          one.parts.flatMap((part) => SPOTS[part.kind].flatMap((spot) => historyOf(one, part, spot, day) ?? [])),
-        ),
+      const histories = world.flatMap((one) =>
+        one.parts.flatMap((part) => SPOTS[part.kind].flatMap((spot) => historyOf(one, part, spot, day) ?? [])),
       );
+      rates = learnRates(histories);
+      widths = learnWidths(histories, rates);
+      if (process.env.SHOWW) console.log(day, JSON.stringify(widths));
       use = learnUsage(world.map((one) => metersOf(one, day)));
       lives = livesBy(world, day);
       spreads.until(day);
@@ -71,7 +77,8 @@ export function runWorld(plan: HabitPlan, toDay: number): RunForecast[] {
       if (look?.day !== day || part.crossedKm === null || part.crossedDay === null || part.crossedDay <= day) continue;
       const history = worstOf(vehicle, part, day);
       if (!history) continue;
-      const curve = crossingCurve(believe(priorFor(rates, history), history.fitted, history.readings), part.limit);
+      const curve = partCrossing(rates, history, part.limit);
+      const calibration = widths[history.kind] ?? UNCALIBRATED;
       const truth = (part.crossedKm - look.km) / 1000;
       const level = Math.min(...look.readings.map((reading) => reading.truth));
       const fitted = part.nominal === null ? null : part.fittedKm;
@@ -83,8 +90,10 @@ export function runWorld(plan: HabitPlan, toDay: number): RunForecast[] {
         halfLife: life !== null && Math.abs(life - 0.5) <= 0.1,
         truth,
         truthDays: part.crossedDay - day,
-        ours: JUDGED.map((chance) => crossingAt(curve, chance)),
-        oursDays: JUDGED.map((chance) => dayOfChance(usage, chance, (ahead) => chanceAt(curve, ahead))),
+        ours: JUDGED.map((chance) => crossingAt(curve, askFor(calibration, chance))),
+        oursDays: JUDGED.map((chance) =>
+          dayOfChance(usage, askFor(calibration, chance), (ahead) => chanceAt(curve, ahead)),
+        ),
         noiseFree:
           part.nominal === null
             ? null
@@ -116,16 +125,27 @@ export function historyOf(vehicle: HabitVehicle, part: HabitPart, spot: HabitSpo
     );
   const last = part.looks.findLast((look) => look.day <= day);
   if (readings.length === 0 || !last) return null;
-  const axle = `${part.kind === 'pad' ? 'lining' : part.kind} ${last.place.slice(0, 1)}`;
+  const kind = part.kind === 'pad' ? 'lining' : part.kind;
+  const axle = `${kind} ${last.place.slice(0, 1)}`;
   return {
     id: `${part.id} ${spot}`,
     vehicle: vehicle.id,
-    kind: part.kind === 'pad' ? 'lining' : part.kind,
+    kind,
     axle,
     cell: `${axle} ${vehicle.class} ${vehicle.use}`,
     fitted: part.nominal === null ? null : { x: part.fittedKm / 1000, fresh: part.nominal, sigma: repeats.fresh },
     readings,
+    ...(kind === 'tread' ? { before: satBefore(part, day) } : {}),
   };
+}
+
+/** Where a part sat before it came to where it is: it is moved at the end of a visit. */
+function satBefore({ looks }: HabitPart, day: number): NonNullable<PartHistory['before']> {
+  const seen = looks.filter((look) => look.day <= day);
+  return seen.flatMap(({ place, km }, index) => {
+    const next = seen[index + 1];
+    return next && next.place !== place ? [{ axle: `tread ${place.slice(0, 1)}`, until: km / 1000 }] : [];
+  });
 }
 
 /** The spot that stands lowest now, as forecasts are shown by it. */

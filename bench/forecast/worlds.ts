@@ -34,9 +34,13 @@ const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + 
 const percent = (share: number) => `${(share * 100).toFixed(1)} %`;
 
 /** How forecasts hold in every world; the worst is told last. */
-export function benchWorlds(seeds: readonly number[] = UNSEEN, drawn: readonly number[] = DRAWN): void {
+export function benchWorlds(
+  seeds: readonly number[] = UNSEEN,
+  drawn: readonly number[] = DRAWN,
+  only: readonly string[] = [],
+): void {
   const worlds: (readonly [string, Habits])[] = [
-    ...Object.entries(NAMED_WORLDS),
+    ...Object.entries(NAMED_WORLDS).filter(([name]) => only.length === 0 || only.includes(name)),
     ...drawn.map((seed) => [`drawn ${seed}`, drawHabits(seededRandom(seed))] as const),
   ];
   const all = worlds.flatMap(([name, habits]) => {

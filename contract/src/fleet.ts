@@ -15,9 +15,11 @@ import type { BoardPart, VehicleBoard } from '@weskopos/core/outlook';
 import { z } from 'zod';
 import { idSchema, instantSchema, placeSchema } from './records/shapes';
 import { rangeSchema } from './trend';
+import { depthCurveSchema } from './wear';
 
 const shiftsSchema = z.record(z.string(), z.object({ mean: z.number(), variance: z.number() }));
-const calibrationsSchema = z.record(z.string(), z.object({ scored: z.number(), steps: z.array(z.number()) }));
+
+const calibrationsSchema = z.record(z.string(), z.object({ scored: z.number(), width: z.number().positive() }));
 
 /** What the fleet teaches each forecast, for devices to carry into the bay. */
 export const fleetKnowledgeSchema: z.ZodType<FleetKnowledge> = z.object({
@@ -34,6 +36,8 @@ export const fleetKnowledgeSchema: z.ZodType<FleetKnowledge> = z.object({
       within: z.number(),
       changes: z.number(),
       handU: z.number(),
+      curve: depthCurveSchema,
+      movedEvery: z.number().positive().nullable(),
     }),
   ),
   use: z.object({
@@ -43,8 +47,7 @@ export const fleetKnowledgeSchema: z.ZodType<FleetKnowledge> = z.object({
     usual: z.number(),
     usualSigma: z.number(),
   }),
-  distance: calibrationsSchema,
-  dates: calibrationsSchema,
+  widths: calibrationsSchema,
 });
 
 export const changeNoteSchema: z.ZodType<ChangeNote> = z.discriminatedUnion('kind', [
@@ -136,8 +139,8 @@ export const scoreLineSchema = z.object({
 export const scorecardSchema = z.object({
   forecasts: z.number(),
   byKind: z.array(scoreLineSchema),
-  /** Scored forecasts behind each kind's stretching; none where it still speaks as the model does. */
-  calibrated: z.record(z.string(), z.number()),
+  /** How much wider each kind's ranges are told, and by how many readings; none where it speaks as the model does. */
+  calibrated: calibrationsSchema,
   repeats: z.array(z.object({ measure: z.enum(MEASURE_CODES), pairs: z.number(), sigma: z.number() })),
   /** Only for a lead, by name: the forecasts shown after each person's visits, and two persons' readings of one thing. */
   byInspector: z.array(scoreLineSchema),

@@ -7,13 +7,7 @@ export {
   storedLifeEntrySchema,
   type StoredLifeEntry,
 } from './records/lifeEntry';
-export {
-  fleetBoardSchema,
-  fleetKnowledgeSchema,
-  scorecardSchema,
-  type FleetBoard,
-  type Scorecard,
-} from './fleet';
+export { fleetBoardSchema, fleetKnowledgeSchema, scorecardSchema, type FleetBoard, type Scorecard } from './fleet';
 export { actFrom, actSchema, actTable, flatAct, storedActSchema, type StoredAct } from './records/act';
 export { idSchema, instantSchema } from './records/shapes';
 export { plainVehicleSchema, specSchema, vehicleSchema, vehicleTable } from './records/vehicle';

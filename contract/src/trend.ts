@@ -1,6 +1,7 @@
 import { BASES, GRADES, MEASURE_CODES, POINT_CODES, SPOTS, SYSTEMS, type Forecast, type Series } from '@weskopos/core';
 import { z } from 'zod';
 import { instantSchema, idSchema, placeSchema } from './records/shapes';
+import { depthCurveSchema } from './wear';
 
 const seriesReadingSchema = z.object({
   inspectionId: idSchema,
@@ -34,6 +35,7 @@ const seriesSchema: z.ZodType<Series> = z.object({
     )
     .optional(),
   fitted: z.object({ at: instantSchema, travelled: z.number(), fresh: z.number() }).nullable(),
+  before: z.array(z.object({ place: z.union([placeSchema, z.literal('spare')]), until: z.number() })).optional(),
 });
 
 export const rangeSchema = z.object({ low: z.number(), mid: z.number().nullable(), high: z.number().nullable() });
@@ -50,6 +52,7 @@ const forecastSchema: z.ZodType<Forecast> = z.discriminatedUnion('status', [
       valueVariance: z.number(),
       rateVariance: z.number(),
       covariance: z.number(),
+      curve: depthCurveSchema.optional(),
     }),
     distance: rangeSchema,
     days: rangeSchema.nullable(),

@@ -83,7 +83,7 @@ function wearingPart(
   const { key, point, place, spot, measure } = series;
   const { status, at, distance, days, line, from } = forecast;
   const size = measure === 'tread' ? (axleAt(vehicle.axles, place)?.tyreSize ?? '') : '';
-  const besidePeers = from === 'fleet' ? null : line.rate / peersRate(vehicle, series, fleet);
+  const besidePeers = from === 'fleet' ? null : line.rate / peersRate(vehicle, series, fleet, line.value);
   return { key, point, place, spot, measure, size, value, limit, basis, status, at, distance, days, besidePeers };
 }
 

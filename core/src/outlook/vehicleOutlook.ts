@@ -10,7 +10,7 @@ import { lastFigure, lastKnown, seriesFrom, type Series, type VisitMoment } from
 import { leakLooks, rawReadings, standingLooks, type RawReading, type TrendEntry } from '../trends/standingLooks';
 import { usageFrom } from '../trends/usageOf';
 import type { Vehicle, Place } from '../vehicle/vehicle';
-import { priorFor } from '../wear/fleetRates';
+import { atPresentAxle, priorFor } from '../wear/fleetRates';
 import type { UsageForecast } from '../wear/usageModel';
 import { TOLD_FROM, findSlowLoss, findRateChange } from '../wear/rateChange';
 import { daysBetween } from '../sums/daysBetween';
@@ -93,7 +93,7 @@ export function vehicleOutlook({ vehicle, moments, looks, entries, rules, fleet 
       ...(vehicle.meterUnit === 'km' ? usageChanges(entries) : []),
     ],
     leaks: leakSpots(leakLooks(standing, new Map(moments.map(({ id, startedAt }) => [id, startedAt])))),
-    states: stateTrends({ vehicle, moments, raw, entries, rules, nextVisit, fleet }),
+    states: stateTrends({ vehicle, moments, raw, entries, rules, nextVisit }),
     nextVisit,
     series,
     use,
@@ -134,7 +134,8 @@ function changesOf(
     const parts = series
       .filter((one) => one.measure === measure && spots.includes(one.spot))
       .map((one) => {
-        const history = partHistory(vehicle, one);
+        const part = partHistory(vehicle, one);
+        const history = atPresentAxle(part, fleet.rates[part.kind]?.axles);
         return {
           id: one.key,
           place: one.place,

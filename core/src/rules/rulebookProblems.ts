@@ -6,7 +6,15 @@ import type { Rulebook } from './rulebook';
 export interface RulebookProblem {
   /** Path from the rulebook, e.g. `sheets.0.rows.3.thresholds.1.value`. */
   readonly field: string;
-  readonly code: SheetProblem['code'] | 'no-points' | 'code-twice' | 'no-such-sheet' | 'factor-range' | 'no-sheet' | 'own-unnamed' | 'own-twice';
+  readonly code:
+    | SheetProblem['code']
+    | 'no-points'
+    | 'code-twice'
+    | 'no-such-sheet'
+    | 'factor-range'
+    | 'no-sheet'
+    | 'own-unnamed'
+    | 'own-twice';
 }
 
 /** Checks a rulebook as a whole: sheets whose fail lies inside advisory, templates without points, names given twice. */

@@ -1,5 +1,6 @@
 import { fleetWorld, type WorldPart, type WorldVehicle } from '../simulator/fleetWorld';
-import { learnRates, priorFor, type PartHistory } from '../wear/fleetRates';
+import { priorFor, type PartHistory } from '../wear/fleetRates';
+import { learnRates } from '../wear/learnRates';
 import { chanceAt, believe, crossingAt, crossingCurve } from '../wear/wearBelief';
 import { dayOfChance, learnUsage, usageNow, type MeterPoint } from '../wear/usageModel';
 import { JUDGED, meanPinball, quantileOf } from './loss';

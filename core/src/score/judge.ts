@@ -1,11 +1,9 @@
 import { recordOf } from '../sums/keyed';
-import { calibrate, type Calibration, type ScoredChance } from '../wear/calibration';
-import { groupBy } from '../sums/groupBy';
 import type { Range } from '../trends/forecast';
 import type { Series } from '../trends/series';
 import { JUDGED, meanPinball, quantileOf } from './loss';
 import { NAIVE_METHODS, type NaiveMethod } from './naive';
-import { STORED_CHANCES, type StoredForecast } from './storedForecast';
+import type { StoredForecast } from './storedForecast';
 
 const DAY_MS = 86_400_000;
 
@@ -56,37 +54,6 @@ export function judge(forecast: StoredForecast, all: readonly Series[]): Judgeme
 }
 
 const spotOf = (key: string) => key.slice(key.indexOf(':'));
-
-/** Chance the forecast gave to what came within `left`, from its stored steps. */
-function chanceGiven(steps: readonly (number | null)[], left: number): number {
-  let [chance, at] = [0, 0];
-  for (const [index, step] of steps.entries()) {
-    if (step === null) return chance;
-    const next = STORED_CHANCES[index] ?? 1;
-    if (step >= left) return step > at ? chance + ((next - chance) * (left - at)) / (step - at) : next;
-    [chance, at] = [next, step];
-  }
-  return Math.min(0.999, chance + (1 - chance) * (at > 0 ? 1 - at / left : 1));
-}
-
-/** How the forecasts of each kind must be stretched, by what became of those before. */
-export function calibrationsOf(
-  judged: readonly Judgement[],
-): Record<'distance' | 'dates', Record<string, Calibration>> {
-  const byKind = [...groupBy(judged, ({ forecast }) => forecast.kind)];
-  const of = (scored: (one: Judgement) => ScoredChance) =>
-    Object.fromEntries(byKind.map(([kind, ones]) => [kind, calibrate(ones.map(scored))]));
-  return {
-    distance: of(({ forecast, fate, left }) => ({
-      chance: chanceGiven(forecast.distanceSteps, left),
-      arrived: fate === 'arrived',
-    })),
-    dates: of(({ forecast, fate, leftDays }) => ({
-      chance: chanceGiven(forecast.daySteps, leftDays),
-      arrived: fate === 'arrived',
-    })),
-  };
-}
 
 /** How one group of forecasts has held. */
 export interface ScoreLine {

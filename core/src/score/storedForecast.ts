@@ -1,10 +1,12 @@
 import { recordOf } from '../sums/keyed';
 import type { PointCode } from '../catalogue/catalogue';
 import type { Vehicle, Place } from '../vehicle/vehicle';
-import { chanceAt, crossingAt, crossingCurve } from '../wear/wearBelief';
+import { partCrossing } from '../wear/partBelief';
+import { chanceAt, crossingAt } from '../wear/wearBelief';
 import { dayOfChance } from '../wear/usageModel';
-import { beliefOf, type Forecast, type ForecastGiven, type Range } from '../trends/forecast';
-import { METER_STEP } from '../trends/partHistory';
+import { BUILT_IN_FLEET } from '../trends/fleetKnowledge';
+import { type Forecast, type ForecastGiven, type Range } from '../trends/forecast';
+import { METER_STEP, partHistory } from '../trends/partHistory';
 import { lastLook, type Series } from '../trends/series';
 import { NAIVE_METHODS, naiveLeft, type NaiveMethod } from './naive';
 
@@ -44,8 +46,8 @@ export function toStore(
   const [last, read] = [lastLook(series), series.ofPart.at(-1)];
   if (!last || !read || forecast.status === 'needs-readings' || forecast.status === 'reached') return null;
   const step = METER_STEP[vehicle.meterUnit];
-  const { part, belief } = beliefOf(series, { vehicle, ...(fleet ? { fleet } : {}) });
-  const curve = crossingCurve(belief, limit);
+  const part = partHistory(vehicle, series);
+  const curve = partCrossing((fleet ?? BUILT_IN_FLEET).rates, part, limit);
   const finite = (value: number, scale: number) => (Number.isFinite(value) ? value * scale : null);
   const plain = {
     readings: part.readings,

@@ -1,7 +1,6 @@
 import { STORED_CHANCES } from '../score/storedForecast';
 import { daysBetween } from '../sums/daysBetween';
 import type { Range } from '../trends/forecast';
-import { UNCALIBRATED, askFor, worth, type Calibration } from '../wear/calibration';
 import type { AgeShape } from './ageShapes';
 
 /** One reading of what ages: value told, its standard uncertainty, and when. */
@@ -46,8 +45,6 @@ export interface AgeAhead {
   readonly bears: number;
   /** When the vehicle comes again; null where that is not known. */
   readonly nextVisit: string | null;
-  /** What forecasts of its kind were worth. */
-  readonly calibration?: Calibration;
 }
 
 export const DAYS_PER_MONTH = 365.25 / 12;
@@ -108,8 +105,7 @@ export function ageForecast(
       share,
     }))
     .sort((a, b) => a.days - b.days);
-  const calibration = ahead.calibration ?? UNCALIBRATED;
-  const dayOf = (chance: number) => dayAt(crossings, askFor(calibration, chance));
+  const dayOf = (chance: number) => dayAt(crossings, chance);
   const finite = (days: number) => (days <= FAR_DAYS ? days : null);
   const low = dayOf(0.1);
   const outlook = {
@@ -119,8 +115,7 @@ export function ageForecast(
     lookAgain: Math.min(FAR_DAYS, dayOf(ahead.bears)),
     from: known || readings.length > 1 ? 'readings' : 'fleet',
     odd: ways.reduce((sum, { share, odd }) => sum + share * odd, 0),
-    beforeNext:
-      ahead.nextVisit === null ? null : worth(calibration, chanceBy(crossings, daysBetween(last.at, ahead.nextVisit))),
+    beforeNext: ahead.nextVisit === null ? null : chanceBy(crossings, daysBetween(last.at, ahead.nextVisit)),
     daySteps: STORED_CHANCES.map((chance) => finite(dayAt(crossings, chance))),
     path: Array.from({ length: PATH_STEPS + 1 }, (_, step) => {
       const months = (PATH_MONTHS * step) / PATH_STEPS;

@@ -7,7 +7,6 @@ import type { Threshold } from '../limits/limitSheet';
 import { entriesOf, standingEntries, type LifeEntry } from '../parts/lifeEntry';
 import type { Rules } from '../rules/rulebook';
 import { daysBetween } from '../sums/daysBetween';
-import { calibrationOf, type FleetKnowledge } from '../trends/fleetKnowledge';
 import type { RawReading } from '../trends/standingLooks';
 import { seriesKey, type VisitMoment } from '../trends/series';
 import type { Vehicle, Place } from '../vehicle/vehicle';
@@ -50,7 +49,6 @@ export interface StatesGiven {
   readonly entries: readonly LifeEntry[];
   readonly rules: Rules;
   readonly nextVisit: string | null;
-  readonly fleet: Pick<FleetKnowledge, 'dates'>;
 }
 
 const SHOWN: readonly MeasureCode[] = ['pressure', 'level', 'glycol', 'water', 'crank'];
@@ -103,7 +101,7 @@ function inTermsOfItsLimits(raw: RawReading, moment: VisitMoment, { spec }: Vehi
 }
 
 function trendOf(key: string, looks: readonly Look[], given: StatesGiven): StateTrend {
-  const { vehicle, entries, rules, nextVisit, fleet } = given;
+  const { vehicle, entries, rules, nextVisit } = given;
   const ordered = [...looks].sort((a, b) => a.at.localeCompare(b.at) || a.raw.phase.localeCompare(b.raw.phase));
   const { point, place, measure } = ordered[0]?.raw as RawReading;
   const fills = startsOf(measure, entries);
@@ -141,7 +139,6 @@ function trendOf(key: string, looks: readonly Look[], given: StatesGiven): State
         ? ageForecast(AGE_SHAPES[measure], fail, ofLine, since, {
             bears: rules.house.lookAhead,
             nextVisit,
-            calibration: calibrationOf(fleet.dates, measure),
           })
         : null,
   };

@@ -19,3 +19,16 @@ export const NORMAL_NODES: readonly (readonly [number, number])[] = [
   [1.355626179974266, 0.2220759220056126],
   [2.856970013872806, 0.011257411327720691],
 ];
+
+const FARTHEST_SIGMA = 7;
+
+/** Standard deviations below which this share of a standard normal lies: the other way round of {@link normalCdf}; ±7 at most. */
+export function normalQuantile(share: number): number {
+  let [low, high] = [-FARTHEST_SIGMA, FARTHEST_SIGMA];
+  while (high - low > 1e-9) {
+    const half = (low + high) / 2;
+    if (normalCdf(half) < share) low = half;
+    else high = half;
+  }
+  return (low + high) / 2;
+}

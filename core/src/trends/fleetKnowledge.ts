@@ -8,12 +8,11 @@ export interface FleetKnowledge {
   readonly learnedAt: string | null;
   readonly rates: FleetRates;
   readonly use: FleetUsage;
-  /** By kind of part: how the forecasts of distance and of dates have held. */
-  readonly distance: Readonly<Record<string, Calibration>>;
-  readonly dates: Readonly<Record<string, Calibration>>;
+  /** By kind of part: how wide ranges must be told so that they hold. */
+  readonly widths: Readonly<Record<string, Calibration>>;
 }
 
-export const BUILT_IN_FLEET: FleetKnowledge = { learnedAt: null, rates: {}, use: USUAL_USAGE, distance: {}, dates: {} };
+export const BUILT_IN_FLEET: FleetKnowledge = { learnedAt: null, rates: {}, use: USUAL_USAGE, widths: {} };
 
-export const calibrationOf = (all: Readonly<Record<string, Calibration>>, kind: string): Calibration =>
-  all[kind] ?? UNCALIBRATED;
+export const calibrationOf = ({ widths }: Pick<FleetKnowledge, 'widths'>, kind: string): Calibration =>
+  widths[kind] ?? UNCALIBRATED;

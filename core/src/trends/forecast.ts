@@ -1,8 +1,10 @@
 import type { Vehicle } from '../vehicle/vehicle';
 import { askFor, worth } from '../wear/calibration';
-import { priorFor, type PartHistory } from '../wear/fleetRates';
+import { STRAIGHT, bent, straightened, stretchAt, type DepthCurve } from '../wear/depthCurve';
+import type { PartHistory } from '../wear/fleetRates';
 import { chanceByDay, dayOfChance, type UsageForecast } from '../wear/usageModel';
-import { believe, chanceAt, crossingAt, crossingCurve, stateOf, type WearBelief } from '../wear/wearBelief';
+import { partBelief, partCrossing } from '../wear/partBelief';
+import { chanceAt, crossingAt, stateOf, type WearBelief } from '../wear/wearBelief';
 import { BUILT_IN_FLEET, calibrationOf, type FleetKnowledge } from './fleetKnowledge';
 import { METER_STEP, partHistory } from './partHistory';
 import { lastKnown, type Series } from './series';
@@ -24,6 +26,8 @@ export interface ValueLine {
   readonly valueVariance: number;
   readonly rateVariance: number;
   readonly covariance: number;
+  /** How the line bends with depth; left out where it is straight. */
+  readonly curve?: DepthCurve;
 }
 
 /** What is believed of a series from its last reading on. */
@@ -77,7 +81,7 @@ export function beliefOf(
   { vehicle, fleet = BUILT_IN_FLEET }: Pick<ForecastGiven, 'vehicle' | 'fleet'>,
 ): { readonly part: PartHistory; readonly belief: WearBelief } {
   const part = partHistory(vehicle, series);
-  return { part, belief: believe(priorFor(fleet.rates, part), part.fitted, part.readings) };
+  return { part, belief: partBelief(fleet.rates, part) };
 }
 
 /**
@@ -92,11 +96,10 @@ export function forecastOf(series: Series, limit: number, given: ForecastGiven):
   const last = lastKnown(series);
   if (!last) return { status: 'needs-readings', have: 0, want: LEAST_READINGS };
   const { part, belief } = beliefOf(series, given);
-  const curve = crossingCurve(belief, limit);
-  const ask = (chance: number) => askFor(calibrationOf(fleet.distance, part.kind), chance);
+  const curve = partCrossing(fleet.rates, part, limit);
+  const ask = (chance: number) => askFor(calibrationOf(fleet, part.kind), chance);
   const finite = (x: number) => (Number.isFinite(x) ? x * step : null);
   const low = crossingAt(curve, ask(0.1));
-  const askDay = (chance: number) => askFor(calibrationOf(fleet.dates, part.kind), chance);
   const byDistance = (ahead: number) => chanceAt(curve, ahead);
   const outlook: Outlook = {
     at: last.at,
@@ -106,9 +109,9 @@ export function forecastOf(series: Series, limit: number, given: ForecastGiven):
       mid: finite(crossingAt(curve, ask(0.5))),
       high: finite(crossingAt(curve, ask(0.9))),
     },
-    days: given.use ? daysOf(given.use, byDistance, askDay) : null,
+    days: given.use ? daysOf(given.use, byDistance, ask) : null,
     lookAgain: given.use
-      ? Math.min(FAR_DAYS, dayOfChance(given.use, askDay(given.bears ?? USUAL_BEARS), byDistance))
+      ? Math.min(FAR_DAYS, dayOfChance(given.use, ask(given.bears ?? USUAL_BEARS), byDistance))
       : null,
     from: part.readings.length + (part.fitted ? 1 : 0) >= 2 ? 'readings' : 'fleet',
     odd: belief.odd,
@@ -118,14 +121,18 @@ export function forecastOf(series: Series, limit: number, given: ForecastGiven):
 }
 
 function lineOf(belief: WearBelief, travelled: number, step: number): ValueLine {
-  const { value, rate, valueSd, rateSd, covariance } = stateOf(belief);
+  const { value: straight, rate, valueSd, rateSd, covariance } = stateOf(belief);
+  const curve = belief.prior.curve ?? STRAIGHT;
+  const value = bent(curve, straight);
+  const stretch = stretchAt(curve, value);
   return {
     travelled,
     value,
-    rate: rate / step,
-    valueVariance: valueSd ** 2,
-    rateVariance: (rateSd / step) ** 2,
-    covariance: covariance / step,
+    rate: rate / step / stretch,
+    valueVariance: (valueSd / stretch) ** 2,
+    rateVariance: (rateSd / step / stretch) ** 2,
+    covariance: covariance / step / stretch ** 2,
+    ...(curve.power === 0 ? {} : { curve }),
   };
 }
 
@@ -154,15 +161,22 @@ export function chanceWithin(
   days: number,
 ): number {
   const fleet = given.fleet ?? BUILT_IN_FLEET;
-  const { part, belief } = beliefOf(series, given);
-  const curve = crossingCurve(belief, limit);
+  const part = partHistory(given.vehicle, series);
+  const curve = partCrossing(fleet.rates, part, limit);
   const chance = chanceByDay(given.use, days, (ahead) => chanceAt(curve, ahead));
-  return worth(calibrationOf(fleet.dates, part.kind), chance);
+  return worth(calibrationOf(fleet, part.kind), chance);
 }
 
-/** What a line expects at a distance since the first visit, with the half-width of its 80 %. */
-export function expectedAt(line: ValueLine, travelled: number): { readonly y: number; readonly half: number } {
+/** What a line expects at a distance since the first visit, and the ends of its 80 %. */
+export function expectedAt(
+  line: ValueLine,
+  travelled: number,
+): { readonly y: number; readonly low: number; readonly high: number } {
   const ahead = travelled - line.travelled;
+  const curve = line.curve ?? STRAIGHT;
+  const stretch = stretchAt(curve, line.value);
   const variance = line.valueVariance - 2 * ahead * line.covariance + ahead ** 2 * line.rateVariance;
-  return { y: line.value - line.rate * ahead, half: HALF_80 * Math.sqrt(Math.max(0, variance)) };
+  const straight = straightened(curve, line.value) - line.rate * stretch * ahead;
+  const half = HALF_80 * Math.sqrt(Math.max(0, variance)) * stretch;
+  return { y: bent(curve, straight), low: bent(curve, straight - half), high: bent(curve, straight + half) };
 }

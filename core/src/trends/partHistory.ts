@@ -1,6 +1,7 @@
 import { axlePlaceOf } from '../vehicle/place';
 import { MEASURES } from '../catalogue/measures';
 import type { Vehicle } from '../vehicle/vehicle';
+import { STRAIGHT, stretchAt } from '../wear/depthCurve';
 import { priorFor, type PartHistory } from '../wear/fleetRates';
 import type { FleetKnowledge } from './fleetKnowledge';
 import { groupBy } from '../sums/groupBy';
@@ -25,13 +26,21 @@ export function partName(
 /** The part that sits at the series' place now, as the wear model takes it. */
 export function partHistory(vehicle: Pick<Vehicle, 'id' | 'class' | 'use' | 'meterUnit'>, series: Series): PartHistory {
   const step = METER_STEP[vehicle.meterUnit];
-  const { fitted, ofPart, bounds = [], measure } = series;
+  const { fitted, ofPart, bounds = [], measure, before } = series;
   const [least, most] = MEASURES[measure].tape;
   return {
     id: `${vehicle.id} ${ofPart.at(-1)?.part ?? series.key}`,
     ...partName(vehicle, series),
     fitted: fitted && { x: fitted.travelled / step, fresh: fitted.fresh, sigma: FRESH_SPREAD * (most - least) },
     readings: wearReadings(ofPart, step, bounds),
+    ...(before
+      ? {
+          before: before.map(({ place, until }) => ({
+            axle: place === 'spare' ? null : partName(vehicle, { measure, place }).axle,
+            until: until / step,
+          })),
+        }
+      : {}),
   };
 }
 
@@ -41,6 +50,7 @@ export function allPartsOf(
   series: Series,
 ): PartHistory[] {
   const now = partHistory(vehicle, series);
+  const { before: _before, ...here } = now;
   const gone = groupBy(
     series.readings.filter(({ part }) => part !== series.ofPart.at(-1)?.part),
     ({ part }) => part,
@@ -48,7 +58,7 @@ export function allPartsOf(
   return [
     now,
     ...[...gone].map(([part, readings]) => ({
-      ...now,
+      ...here,
       id: `${vehicle.id} ${part}`,
       fitted: null,
       readings: wearReadings(readings, METER_STEP[vehicle.meterUnit]),
@@ -72,12 +82,13 @@ function wearReadings(
   return [...exact, ...told].sort((a, b) => a.x - b.x);
 }
 
-/** What such parts usually wear on the fleet, this vehicle's own habit left out: loss per unit of the meter. */
+/** What such parts usually wear on the fleet at a depth, this vehicle's own habit left out: loss per unit of the meter. */
 export function peersRate(
   vehicle: Pick<Vehicle, 'id' | 'class' | 'use' | 'meterUnit'>,
   series: Pick<Series, 'measure' | 'place'>,
   { rates }: Pick<FleetKnowledge, 'rates'>,
+  value: number,
 ): number {
-  const { mu } = priorFor(rates, { ...partName(vehicle, series), vehicle: '' });
-  return Math.exp(mu) / METER_STEP[vehicle.meterUnit];
+  const { mu, curve = STRAIGHT } = priorFor(rates, { ...partName(vehicle, series), vehicle: '' });
+  return Math.exp(mu) / METER_STEP[vehicle.meterUnit] / stretchAt(curve, value);
 }

@@ -1,4 +1,5 @@
 import type { Place } from '../vehicle/vehicle';
+import type { Seat } from '../vehicle/place';
 import type { VisitRecord } from '../inspection/visitRecord';
 import { MEASURES, type MeasureCode } from '../catalogue/measures';
 import { cataloguePoint, mainSlot, pointKey, type PointCode } from '../catalogue/catalogue';
@@ -54,6 +55,8 @@ export interface Series {
   readonly bounds?: readonly SeriesBound[];
   /** Null where nobody told what it was when new. */
   readonly fitted: FittedPart | null;
+  /** Where the part that sits here now sat before, oldest first, each up to a distance; left out where it was never moved. */
+  readonly before?: readonly { readonly place: Seat; readonly until: number }[];
 }
 
 /** Names the series of a measure at one place; the point's main measure needs no name of its own. */
@@ -92,7 +95,10 @@ export function seriesFrom(
       ({ inspectionId, point, place, spot }) => `${inspectionId} ${point} ${place} ${spot}`,
     ),
   );
-  const drafts = new Map<string, Omit<Series, 'ofPart' | 'fitted' | 'readings'> & { readings: SeriesReading[] }>();
+  const drafts = new Map<
+    string,
+    Omit<Series, 'ofPart' | 'fitted' | 'readings' | 'before'> & { readings: SeriesReading[] }
+  >();
   // What looks new is told apart from what sat there before by a count of its own.
   const looks = new Map<string, number>();
   const boundsOf = new Map<string, SeriesBound[]>();
@@ -143,7 +149,18 @@ export function seriesFrom(
     // A part cannot have been read before it was fitted: then what was told of its fitting is not used.
     const sound = fitted && fitted.travelled <= (ofPart[0]?.travelled ?? Infinity) ? fitted : null;
     const bounds = boundsOf.get(part);
-    return { ...series, ofPart, ...(bounds ? { bounds } : {}), fitted: sound };
+    const seats = book.parts.find(({ id }) => part.startsWith(`${id} ${series.point} ${series.spot} `))?.places ?? [];
+    const before = seats.slice(1).map(({ since }, index) => ({
+      place: seats[index]?.place ?? series.place,
+      until: travelledAt(moments, travelled, since, null),
+    }));
+    return {
+      ...series,
+      ofPart,
+      ...(bounds ? { bounds } : {}),
+      fitted: sound,
+      ...(before.length > 0 ? { before } : {}),
+    };
   });
 }
 

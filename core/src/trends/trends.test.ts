@@ -77,8 +77,8 @@ describe('series and forecast', () => {
       [...[days?.low, days?.mid, days?.high]].sort((a, b) => (a ?? 0) - (b ?? 0)),
     );
     expect(expectedAt(line, line.travelled).y).toBeCloseTo(line.value, 9);
-    const near = expectedAt(line, 5000).half;
-    expect(expectedAt(line, 15_000).half).toBeGreaterThan(near);
+    const width = (at: number) => expectedAt(line, at).high - expectedAt(line, at).low;
+    expect(width(15_000)).toBeGreaterThan(width(5000));
   });
 
   test('when to look again comes sooner the less chance the house bears, and needs dates', () => {

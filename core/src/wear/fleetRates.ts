@@ -1,6 +1,5 @@
-import { recordOf, typedKeys } from '../sums/keyed';
-import { groupBy } from '../sums/groupBy';
-import { believe, type Fitted, type RatePrior, type WearReading } from './wearBelief';
+import { STRAIGHT, type DepthCurve } from './depthCurve';
+import type { Fitted, RatePrior, WearReading } from './wearBelief';
 
 /** One part as the fleet learns from it. */
 export interface PartHistory {
@@ -14,6 +13,8 @@ export interface PartHistory {
   readonly cell: string;
   readonly fitted: Fitted | null;
   readonly readings: readonly WearReading[];
+  /** Where it sat before, oldest first, each up to an x, null while it was not on the road; left out for one that was never moved. */
+  readonly before?: readonly { readonly axle: string | null; readonly until: number }[];
 }
 
 /** How far something lies off, in log rate, and how well that is known. */
@@ -35,6 +36,10 @@ export interface KindRates {
   readonly within: number;
   readonly changes: number;
   readonly handU: number;
+  /** How wear goes with depth. */
+  readonly curve: DepthCurve;
+  /** Thousands of km (or h) between moves to another axle; null where such parts stay where they are. */
+  readonly movedEvery: number | null;
 }
 
 /** What the fleet is known to wear, by kind; a kind not in it falls back to what is built in. */
@@ -49,40 +54,17 @@ const BUILT_IN: Readonly<Record<string, number>> = {
 };
 const BUILT_IN_OTHER = Math.log(0.2);
 const BUILT_IN_SIGMA = 0.5;
-const USUAL_CHANGES = 0.006;
-const CHANGES = [0.001, 0.004, 0.01, 0.02, 0.04] as const;
-const HANDS = [0, 0.08, 0.16, 0.24] as const;
-/** How far cells of one kind and axle lie apart, and how far kinds lie from what is built in, log variance. */
-const CELL_VARIANCE = 0.06;
-const KIND_VARIANCE = 0.25;
-const ROUNDS = 6;
-/** Fewer tell nothing of how parts differ. */
-const LEAST_PARTS = 3;
-/** Parts looked at to learn how often rates change. */
-const SAMPLE = 300;
-const LEAST_VARIANCE = 0.003;
+/** How often rates change for good where nothing is learned yet, per 1000 km. */
+export const USUAL_CHANGES = 0.006;
+export const USUAL_HAND_U = 0.1;
+/** How far cells of one kind and axle lie apart, log variance. */
+export const CELL_VARIANCE = 0.06;
 
-interface Rated {
-  readonly part: PartHistory;
-  readonly log: number;
-  readonly variance: number;
-}
+/** What is known of a kind without any records: its log rate. */
+export const builtInRate = (kind: string): number => BUILT_IN[kind] ?? BUILT_IN_OTHER;
 
-/**
- * Empirical Bayes over all parts with a rate of their own: each part's rate is its kind's at that axle, shifted by its
- * cell (class and use), by its vehicle, and by itself. Variances from the parts themselves, by moments; how often rates
- * change and how far hands differ by likelihood, from small lists.
- */
-export function learnRates(parts: readonly PartHistory[]): FleetRates {
-  return Object.fromEntries(
-    [...groupBy(parts, ({ kind }) => kind)].flatMap(([kind, ones]) => {
-      const learned = learnKind(kind, ones);
-      return learned ? [[kind, learned]] : [];
-    }),
-  );
-}
-
-type PartName = Pick<PartHistory, 'vehicle' | 'kind' | 'axle' | 'cell'>;
+/** What a part is called among the fleet's. */
+export type PartName = Pick<PartHistory, 'vehicle' | 'kind' | 'axle' | 'cell'>;
 
 const caches = new WeakMap<FleetRates, Map<string, RatePrior>>();
 
@@ -98,11 +80,11 @@ export function priorFor(rates: FleetRates, part: PartName): RatePrior {
 }
 
 function builtIn(kind: string): RatePrior {
-  return { mu: BUILT_IN[kind] ?? BUILT_IN_OTHER, sigma: BUILT_IN_SIGMA, changes: USUAL_CHANGES, handU: 0.1 };
+  return { mu: builtInRate(kind), sigma: BUILT_IN_SIGMA, changes: USUAL_CHANGES, handU: USUAL_HAND_U };
 }
 
 function learnedPrior(
-  { base, axles, cells, vehicles, between, within, changes, handU }: KindRates,
+  { base, axles, cells, vehicles, between, within, changes, handU, curve = STRAIGHT }: KindRates,
   part: PartName,
 ): RatePrior {
   const [axle, cell, vehicle] = [axles[part.axle], cells[part.cell], vehicles[part.vehicle]];
@@ -113,106 +95,28 @@ function learnedPrior(
     ),
     changes,
     handU,
+    curve,
   };
 }
 
-function learnKind(kind: string, parts: readonly PartHistory[]): KindRates | null {
-  const rated = parts.flatMap((part): Rated[] => {
-    const rate = roughRate(part);
-    return rate ? [{ part, ...rate }] : [];
-  });
-  if (rated.length < LEAST_PARTS) return null;
-  let [between, within] = [0.05, 0.04];
-  let axles = new Map<string, Shift>();
-  let cells = new Map<string, Shift>();
-  let vehicles = new Map<string, Shift>();
-  const base = BUILT_IN[kind] ?? BUILT_IN_OTHER;
-  const at = (shifts: ReadonlyMap<string, Shift>, key: string) => shifts.get(key)?.mean ?? 0;
-  for (let round = 0; round < ROUNDS; round += 1) {
-    const rest = ({ part, log }: Rated) =>
-      log - base - at(axles, part.axle) - at(cells, part.cell) - at(vehicles, part.vehicle);
-    const shiftBy = (key: (part: PartHistory) => string, shifts: ReadonlyMap<string, Shift>, variance: number) =>
-      shrunk(
-        rated,
-        ({ part }) => key(part),
-        (one) => rest(one) + at(shifts, key(one.part)),
-        within,
-        variance,
-      );
-    axles = shiftBy((part) => part.axle, axles, KIND_VARIANCE);
-    cells = shiftBy((part) => part.cell, cells, CELL_VARIANCE);
-    vehicles = shiftBy((part) => part.vehicle, vehicles, between);
-    between = Math.max(LEAST_VARIANCE, mean([...vehicles.values()].map((shift) => shift.mean ** 2 + shift.variance)));
-    within = Math.max(
-      LEAST_VARIANCE,
-      rated.reduce((sum, one) => sum + (rest(one) ** 2 - one.variance) / (one.variance + within), 0) /
-        rated.reduce((sum, one) => sum + 1 / (one.variance + within), 0),
-    );
-  }
-  const plain = { parts: rated.length, base, between, within, ...plainShifts({ axles, cells, vehicles }) };
-  const every = Math.max(1, Math.floor(rated.length / SAMPLE));
-  const sample = rated.filter((_, index) => index % every === 0).map(({ part }) => part);
-  const likely = (changes: number, handU: number) => {
-    const rates: FleetRates = { [kind]: { ...plain, changes, handU } };
-    return sample.reduce((sum, part) => sum + believe(priorFor(rates, part), part.fitted, part.readings).fit, 0);
+/**
+ * A part's readings over the distance its present axle would have worn it as far: what was moved wore at each axle's own
+ * rate. The last reading keeps its x.
+ */
+export function atPresentAxle<T extends PartHistory>(part: T, axles: KindRates['axles'] | undefined): T {
+  const { before = [], readings, fitted } = part;
+  const last = readings.at(-1)?.x ?? fitted?.x;
+  if (before.length === 0 || !axles || last === undefined) return part;
+  const now = axles[part.axle]?.mean ?? 0;
+  const wornFrom = (x: number) => {
+    let [from, worn] = [x, 0];
+    for (const { axle, until } of before) {
+      if (until <= from) continue;
+      if (axle !== null) worn += (until - from) * Math.exp((axles[axle]?.mean ?? 0) - now);
+      from = until;
+    }
+    return worn + Math.max(0, last - from);
   };
-  const handU = best(HANDS, (one) => likely(USUAL_CHANGES, one));
-  const changes = best(CHANGES, (one) => likely(one, handU));
-  return { ...plain, changes, handU };
-}
-
-function plainShifts<K extends string>(shifts: Readonly<Record<K, ReadonlyMap<string, Shift>>>) {
-  return recordOf(typedKeys(shifts), (name) => Object.fromEntries(shifts[name]));
-}
-
-/** Means of groups, drawn to none by how little is known. */
-function shrunk(
-  rated: readonly Rated[],
-  key: (one: Rated) => string,
-  value: (one: Rated) => number,
-  within: number,
-  variance: number,
-): Map<string, Shift> {
-  const sums = new Map<string, { weight: number; sum: number }>();
-  for (const one of rated) {
-    const weight = 1 / (one.variance + within);
-    const sum = sums.get(key(one)) ?? { weight: 0, sum: 0 };
-    sums.set(key(one), { weight: sum.weight + weight, sum: sum.sum + weight * value(one) });
-  }
-  return new Map(
-    [...sums].map(([name, { weight, sum }]) => {
-      const total = weight + 1 / variance;
-      return [name, { mean: sum / total, variance: 1 / total }];
-    }),
-  );
-}
-
-/** A part's own log rate over what was read of it: the middle of all slopes, long ones counting more (Theil 1950, Sen 1968). */
-export function roughRate({ fitted, readings }: Pick<PartHistory, 'fitted' | 'readings'>) {
-  const exact = readings.filter(({ bound }) => bound === 'exact');
-  const points = [
-    ...(fitted ? [{ x: fitted.x, y: fitted.fresh, u: fitted.sigma }] : []),
-    ...exact.map(({ x, y, u }) => ({ x, y, u })),
-  ];
-  const [first, last] = [points[0], points.at(-1)];
-  if (!first || !last || !(last.x > first.x)) return null;
-  const slopes: { slope: number; weight: number }[] = [];
-  for (const [index, a] of points.entries())
-    for (const b of points.slice(index + 1))
-      if (b.x > a.x) slopes.push({ slope: (a.y - b.y) / (b.x - a.x), weight: b.x - a.x });
-  slopes.sort((a, b) => a.slope - b.slope);
-  const half = slopes.reduce((sum, { weight }) => sum + weight, 0) / 2;
-  let sum = 0;
-  const rate = slopes.find(({ weight }) => (sum += weight) >= half)?.slope ?? 0;
-  const error = (last.u * Math.sqrt(4 / points.length)) / (last.x - first.x);
-  // A rate not told from none says little of its logarithm.
-  if (!(rate > 1.5 * error)) return null;
-  return { log: Math.log(rate), variance: (error / rate) ** 2 };
-}
-
-const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / Math.max(1, values.length);
-
-function best(options: readonly number[], score: (option: number) => number): number {
-  return options.map((option) => ({ option, score: score(option) })).reduce((a, b) => (b.score > a.score ? b : a))
-    .option;
+  const moved = <P extends { readonly x: number }>(point: P): P => ({ ...point, x: last - wornFrom(point.x) });
+  return { ...part, readings: readings.map(moved), fitted: fitted && moved(fitted) };
 }

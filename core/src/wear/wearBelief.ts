@@ -1,4 +1,5 @@
-import { normalCdf } from '../sums/normal';
+import { normalCdf, normalQuantile } from '../sums/normal';
+import { STRAIGHT, bent, straightened, stretchAt, type DepthCurve } from './depthCurve';
 
 /** What is known of a part's wear rate before it is read: log-normal, per 1000 km, h or month. */
 export interface RatePrior {
@@ -10,6 +11,8 @@ export interface RatePrior {
   readonly changes: number;
   /** Standard deviation of what a reading is off beyond its own `u`: hands differ. */
   readonly handU: number;
+  /** How wear goes with depth; straight where it is not told. The rate is the one at its middle. */
+  readonly curve?: DepthCurve;
 }
 
 /** A reading of wear with how far it may be off. */
@@ -32,7 +35,7 @@ export interface Fitted {
 
 /**
  * What is believed of one part after its readings: a grid of wear rates, each with its weight and a normal belief of the
- * value left at `x`.
+ * value left at `x`. Rates and values are on the scale on which wear is straight, see {@link DepthCurve}.
  */
 export interface WearBelief {
   readonly x: number;
@@ -44,7 +47,7 @@ export interface WearBelief {
   readonly readings: number;
   /** How unlikely the last reading was beside one that fits, 0 to 1: near 1 it is odd. */
   readonly odd: number;
-  /** Log likelihood of all readings: how well this prior tells what came. */
+  /** Log likelihood of all readings, per unit of y: how well this prior tells what came. */
   readonly fit: number;
 }
 
@@ -59,6 +62,8 @@ const ODD_UNITS = 0.6;
 const CHANGED_SIGMA = 0.55;
 /** Share of the prior that is as wide as a changed rate: some parts are unlike any of their kind. */
 const UNLIKE_SHARE = 0.08;
+/** What is read of a part worn through is within so many gauges of nothing. */
+const NOTHING_GAUGES = 2.5;
 const LEAST_WEIGHT = 1e-12;
 /** Start of a part nobody saw new: anything. */
 const UNKNOWN_SIGMA = 6;
@@ -105,27 +110,123 @@ function gridOf(prior: RatePrior): Grid {
  * @param readings in order of x; two at one x are two looks at the same thing
  */
 export function believe(prior: RatePrior, fitted: Fitted | null, readings: readonly WearReading[]): WearBelief {
-  const grid = gridOf(prior);
+  return follow(gridOf(prior), prior, fitted, readings);
+}
+
+/** How one reading lay in what was believed before it. */
+export interface Surprise {
+  readonly x: number;
+  /** Standard deviations of a normal at the same share: near 0 as expected, negative for less than that. */
+  readonly z: number;
+  /** Share of the spread expected that is not the gauge's own, 0 to 1. */
+  readonly own: number;
+}
+
+/** How every exact reading lay in what those before it had told; none for the first of a part nobody knew. */
+export function surprises(prior: RatePrior, fitted: Fitted | null, readings: readonly WearReading[]): Surprise[] {
+  const found: Surprise[] = [];
+  let known = fitted !== null;
+  follow(gridOf(prior), prior, fitted, readings, (reading, belief) => {
+    if (known && reading.bound === 'exact') found.push(surpriseOf(reading, prior, belief));
+    known = true;
+  });
+  return found;
+}
+
+type Nodes = Pick<WearBelief, 'weights' | 'means' | 'variances'>;
+
+function surpriseOf({ x, y, u }: WearReading, { curve = STRAIGHT, handU }: RatePrior, nodes: Nodes): Surprise {
+  const { weights, means, variances } = nodes;
+  const sound = u * u + handU * handU;
+  let [share, mean, square] = [0, 0, 0];
+  for (let node = 0; node < weights.length; node += 1) {
+    const weight = weights[node] ?? 0;
+    const expected = bent(curve, means[node] ?? 0);
+    const variance = (variances[node] ?? 0) / stretchAt(curve, expected) ** 2;
+    share += weight * normalCdf((y - expected) / Math.sqrt(variance + sound));
+    mean += weight * expected;
+    square += weight * (variance + expected * expected);
+  }
+  const spread = Math.max(0, square - mean * mean);
+  return { x, z: normalQuantile(share), own: spread / (spread + sound) };
+}
+
+function follow(
+  grid: Grid,
+  prior: RatePrior,
+  fitted: Fitted | null,
+  readings: readonly WearReading[],
+  before?: (reading: WearReading, nodes: Nodes) => void,
+): WearBelief {
   const { rates } = grid;
   const weights = grid.weights.slice();
-  const means = new Float64Array(NODES);
-  const variances = new Float64Array(NODES);
+  const means = new Float64Array(rates.length);
+  const variances = new Float64Array(rates.length);
   const first = readings[0];
   let x = fitted?.x ?? first?.x ?? 0;
-  means.fill(fitted?.fresh ?? first?.y ?? 0);
-  variances.fill(fitted ? fitted.sigma ** 2 : UNKNOWN_SIGMA ** 2);
+  const curve = prior.curve ?? STRAIGHT;
+  const start = fitted?.fresh ?? first?.y ?? 0;
+  means.fill(straightened(curve, start));
+  variances.fill(((fitted?.sigma ?? UNKNOWN_SIGMA) * stretchAt(curve, start)) ** 2);
   let [odd, fit] = [0, 0];
-  for (const reading of readings) {
+  for (const told of readings) {
+    const reading = atNothing(told, prior.handU) ?? told;
     const gone = Math.max(0, reading.x - x);
     x = reading.x;
     if (gone > 0) move(grid, weights, means, variances, gone, prior.changes);
+    before?.(reading, { weights, means, variances });
     if (reading.bound === 'exact') {
-      const seen = look(weights, means, variances, reading.y, Math.hypot(reading.u, prior.handU));
+      const seen = look(weights, means, variances, { y: reading.y, u: Math.hypot(reading.u, prior.handU), curve });
       odd = seen.odd;
       fit += seen.fit;
-    } else bound(weights, means, variances, reading);
+    } else {
+      const u = reading.u * stretchAt(curve, reading.y);
+      odd = bound(weights, means, variances, { ...reading, y: straightened(curve, reading.y), u });
+    }
   }
   return { x, rates, weights, means, variances, prior, readings: readings.length, odd, fit };
+}
+
+/** How likely a part's readings are at each rate: log rates and weights that sum to one. */
+export interface RateLikelihood {
+  readonly logs: Float64Array;
+  readonly weights: Float64Array;
+}
+
+/** Log rates the likelihood is told for: this far to either side of what is built in. */
+const FAR_LOG = 2.8;
+const LOG_NODES = 72;
+const levels = new Map<number, Grid>();
+
+/**
+ * How likely readings are at each rate, nothing believed beforehand and the rate taken to hold.
+ *
+ * @param given around which log rate, how far hands differ, and how wear goes with depth
+ */
+export function rateLikelihood(
+  given: { readonly base: number } & Pick<RatePrior, 'handU' | 'curve'>,
+  fitted: Fitted | null,
+  readings: readonly WearReading[],
+): RateLikelihood {
+  const grid = levels.get(given.base) ?? levelGrid(given.base);
+  levels.set(given.base, grid);
+  const { rates, weights } = follow(grid, { ...given, mu: given.base, sigma: FAR_LOG, changes: 0 }, fitted, readings);
+  return { logs: rates.map(Math.log), weights };
+}
+
+function levelGrid(base: number): Grid {
+  const rates = new Float64Array(LOG_NODES).map((_, node) =>
+    Math.exp(base + FAR_LOG * ((2 * node) / (LOG_NODES - 1) - 1)),
+  );
+  const weights = new Float64Array(LOG_NODES).fill(1 / LOG_NODES);
+  return { rates, weights, changed: weights };
+}
+
+/** What a gauge cannot tell from nothing says only that there is no more: a part worn through wears no further. */
+function atNothing({ x, y, u, bound: told }: WearReading, handU: number): WearReading | null {
+  const spread = Math.hypot(u, handU);
+  const nothing = NOTHING_GAUGES * spread;
+  return told === 'exact' && y <= nothing ? { x, y: nothing, u: spread, bound: 'below' } : null;
 }
 
 /** Wear over a distance, a change of rate allowed somewhere on the way. */
@@ -140,7 +241,7 @@ function move(
   const { rates, changed } = grid;
   const chance = 1 - Math.exp(-changes * gone);
   let [mean, square, worn, wornSquare] = [0, 0, 0, 0];
-  for (let node = 0; node < NODES; node += 1) {
+  for (let node = 0; node < weights.length; node += 1) {
     const weight = weights[node] ?? 0;
     const was = means[node] ?? 0;
     const loss = (rates[node] ?? 0) * gone;
@@ -153,7 +254,7 @@ function move(
   if (chance < 1e-9) return;
   const variance = Math.max(0, square - mean * mean);
   const wornVariance = Math.max(0, wornSquare - worn * worn);
-  for (let node = 0; node < NODES; node += 1) {
+  for (let node = 0; node < weights.length; node += 1) {
     const stay = (1 - chance) * (weights[node] ?? 0);
     const come = chance * (changed[node] ?? 0);
     const total = stay + come;
@@ -171,25 +272,33 @@ function move(
   }
 }
 
-/** One reading, or a misread. */
-function look(weights: Float64Array, means: Float64Array, variances: Float64Array, y: number, u: number) {
-  const [sound, odd] = [u * u, (ODD_GAUGES * u + ODD_UNITS) ** 2];
+/** One reading, or a misread. A gauge is off in millimetres, wherever the part is: told on the straight scale where it is believed to be. */
+function look(
+  weights: Float64Array,
+  means: Float64Array,
+  variances: Float64Array,
+  { y, u, curve }: { readonly y: number; readonly u: number; readonly curve: DepthCurve },
+) {
+  const [sound, odd] = [u ** 2, (ODD_GAUGES * u + ODD_UNITS) ** 2];
   let [total, oddTotal] = [0, 0];
-  for (let node = 0; node < NODES; node += 1) {
-    const [mean, variance] = [means[node] ?? 0, variances[node] ?? 0];
-    const off = y - mean;
+  for (let node = 0; node < weights.length; node += 1) {
+    const mean = means[node] ?? 0;
+    const expected = bent(curve, mean);
+    const stretch = stretchAt(curve, expected);
+    const variance = (variances[node] ?? 0) / stretch ** 2;
+    const off = y - expected;
     const [soundSpread, oddSpread] = [variance + sound, variance + odd];
     const soundLikely = ((1 - ODD_SHARE) * Math.exp((-0.5 * off * off) / soundSpread)) / Math.sqrt(soundSpread);
     const oddLikely = (ODD_SHARE * Math.exp((-0.5 * off * off) / oddSpread)) / Math.sqrt(oddSpread);
     const likely = soundLikely + oddLikely + 1e-300;
     const share = oddLikely / likely;
     const [gain, oddGain] = [variance / soundSpread, variance / oddSpread];
-    const [soundMean, oddMean] = [mean + gain * off, mean + oddGain * off];
-    const joined = (1 - share) * soundMean + share * oddMean;
-    means[node] = joined;
+    const joined = ((1 - share) * gain + share * oddGain) * off;
+    means[node] = mean + joined * stretch;
     variances[node] =
-      (1 - share) * (variance * (1 - gain) + (soundMean - joined) ** 2) +
-      share * (variance * (1 - oddGain) + (oddMean - joined) ** 2);
+      stretch ** 2 *
+      ((1 - share) * (variance * (1 - gain) + (gain * off - joined) ** 2) +
+        share * (variance * (1 - oddGain) + (oddGain * off - joined) ** 2));
     const weight = (weights[node] ?? 0) * likely;
     weights[node] = weight;
     total += weight;
@@ -199,30 +308,38 @@ function look(weights: Float64Array, means: Float64Array, variances: Float64Arra
   return { odd: total > 0 ? oddTotal / total : 1, fit: Math.log(Math.max(total, 1e-300)) };
 }
 
-/** An inequality: a belief on the wrong side of it loses its weight, and is moved to the truth's side. */
-function bound(weights: Float64Array, means: Float64Array, variances: Float64Array, reading: WearReading): void {
+/** An inequality: a belief on the wrong side of it loses its weight, and is moved to the truth's side; or it was a misread. */
+function bound(weights: Float64Array, means: Float64Array, variances: Float64Array, reading: WearReading): number {
   const side = reading.bound === 'above' ? 1 : -1;
-  let total = 0;
-  for (let node = 0; node < NODES; node += 1) {
-    const variance = variances[node] ?? 0;
+  let [total, oddTotal] = [0, 0];
+  for (let node = 0; node < weights.length; node += 1) {
+    const [mean, variance] = [means[node] ?? 0, variances[node] ?? 0];
     const sigma = Math.sqrt(variance + reading.u ** 2);
-    const z = (side * ((means[node] ?? 0) - reading.y)) / sigma;
+    const z = (side * (mean - reading.y)) / sigma;
     const kept = Math.max(LEAST_WEIGHT, normalCdf(z));
+    const likely = (1 - ODD_SHARE) * kept + ODD_SHARE / 2;
+    const share = ODD_SHARE / 2 / likely;
     // Mean and variance of a normal cut at the bound (Johnson, Kotz, Balakrishnan 1994, 10.1).
     const pull = Math.exp(-0.5 * z * z) / (Math.sqrt(2 * Math.PI) * kept);
-    means[node] = (means[node] ?? 0) + (side * variance * pull) / sigma;
-    variances[node] = Math.max(1e-9, variance - (variance ** 2 / sigma ** 2) * pull * (pull + z));
-    weights[node] = (weights[node] ?? 0) * kept;
+    const cut = mean + (side * variance * pull) / sigma;
+    const cutVariance = Math.max(1e-9, variance - (variance ** 2 / sigma ** 2) * pull * (pull + z));
+    const joined = (1 - share) * cut + share * mean;
+    means[node] = joined;
+    variances[node] = (1 - share) * (cutVariance + (cut - joined) ** 2) + share * (variance + (mean - joined) ** 2);
+    weights[node] = (weights[node] ?? 0) * likely;
     total += weights[node] ?? 0;
+    oddTotal += (weights[node] ?? 0) * share;
   }
   normalise(weights, total);
+  return total > 0 ? oddTotal / total : 1;
 }
 
 function normalise(weights: Float64Array, total: number): void {
-  for (let node = 0; node < NODES; node += 1) weights[node] = total > 0 ? (weights[node] ?? 0) / total : 1 / NODES;
+  for (let node = 0; node < weights.length; node += 1)
+    weights[node] = total > 0 ? (weights[node] ?? 0) / total : 1 / weights.length;
 }
 
-/** The value believed at the last reading and the rate: means, standard deviations and how they go together. */
+/** The straightened value believed at the last reading and the rate: means, standard deviations and how they go together. */
 export function stateOf({ rates, weights, means, variances }: WearBelief) {
   let [value, square, rate, rateSquare, both] = [0, 0, 0, 0, 0];
   for (let node = 0; node < rates.length; node += 1) {
@@ -247,6 +364,10 @@ const CHANGE_SPREAD = 0.12;
 
 /** Chance that the limit is met within `ahead` of the last reading, same unit as x. Never falls with distance. */
 export function crossedBy(belief: WearBelief, limit: number, ahead: number): number {
+  return straightCrossedBy(belief, straightened(belief.prior.curve ?? STRAIGHT, limit), ahead);
+}
+
+function straightCrossedBy(belief: WearBelief, limit: number, ahead: number): number {
   const { rates, weights, means, variances, prior } = belief;
   const changed = (1 - Math.exp(-prior.changes * ahead)) * CHANGE_SPREAD;
   let chance = 0;
@@ -276,16 +397,17 @@ const MOST_STEPS = 80;
 const LEAST_LIFE = 0.2;
 
 /** How likely a part is at its limit by each distance ahead: one curve to look chances and distances up on. */
-export function crossingCurve(belief: WearBelief, limit: number): CrossingCurve {
+export function crossingCurve(belief: WearBelief, limitY: number): CrossingCurve {
   const { value, rate } = stateOf(belief);
+  const limit = straightened(belief.prior.curve ?? STRAIGHT, limitY);
   const life = Math.max(LEAST_LIFE, (value - limit) / Math.max(rate, 1e-9));
   const ahead = [0];
-  const chance = [crossedBy(belief, limit, 0)];
+  const chance = [straightCrossedBy(belief, limit, 0)];
   let highest = chance[0] ?? 0;
   // What is hardly over its limit, and not known well, may last many such lives: then the curve goes on.
   for (let step = 0; step < CURVE_STEPS || (highest < CURVE_UNTIL && step < MOST_STEPS); step += 1) {
     const at = life * CURVE_FROM * CURVE_RATIO ** step;
-    highest = Math.max(highest, crossedBy(belief, limit, at));
+    highest = Math.max(highest, straightCrossedBy(belief, limit, at));
     ahead.push(at);
     chance.push(highest);
   }

@@ -105,15 +105,12 @@ export class FleetBook {
 
   /** How forecasts and readings held; what tells of persons is for a lead. */
   async scorecard(role: Person['role']): Promise<Scorecard> {
-    const calibrated = Object.entries(this.knowledge.distance).flatMap(([kind, { scored, steps }]) =>
-      steps.length > 0 ? [[kind, scored] as const] : [],
-    );
     const lead = role === 'lead';
     return {
       ...this.scores,
       byKind: [...this.scores.byKind],
       byInspector: lead ? [...this.scores.byInspector] : [],
-      calibrated: Object.fromEntries(calibrated),
+      calibrated: this.knowledge.widths,
       repeats: await readRepeats(this.engine),
       hands: lead ? (await readHands(this.engine)).map((one) => ({ ...one, names: [...one.names] })) : [],
     };

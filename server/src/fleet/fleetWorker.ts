@@ -1,9 +1,11 @@
 import type { Scorecard } from '@weskopos/contract';
 import type { VehicleBoard } from '@weskopos/core/outlook';
 import type { FleetKnowledge, Rules } from '@weskopos/core';
-import { calibrationsOf, scoreLine, type Judgement } from '@weskopos/core/score/judge';
+import { scoreLine, type Judgement } from '@weskopos/core/score/judge';
 import { groupBy } from '@weskopos/core/sums/groupBy';
-import { learnRates, type PartHistory } from '@weskopos/core/wear/fleetRates';
+import type { PartHistory } from '@weskopos/core/wear/fleetRates';
+import { learnRates } from '@weskopos/core/wear/learnRates';
+import { learnWidths } from '@weskopos/core/wear/learnWidths';
 import { learnUsage, type MeterPoint } from '@weskopos/core/wear/usageModel';
 import { parentPort } from 'node:worker_threads';
 import { sumVehicle } from './sumVehicle';
@@ -51,7 +53,7 @@ function take(request: FleetRequest): FleetReply {
     for (const [index, one] of sum.judged.entries()) judgedBy.set(one, request.page.forecastBy[index] ?? '');
     return { kind: 'taken', board: sum.board };
   }
-  const { distance, dates } = calibrationsOf(judged);
+  const rates = learnRates(histories);
   const lines = (key: (one: Judgement) => string) =>
     [...groupBy(judged, key)]
       .map(([name, ones]) => scoreLine(name, ones))
@@ -59,7 +61,7 @@ function take(request: FleetRequest): FleetReply {
   return {
     kind: 'done',
     answer: {
-      knowledge: { learnedAt: request.now, rates: learnRates(histories), use: learnUsage(meters), distance, dates },
+      knowledge: { learnedAt: request.now, rates, use: learnUsage(meters), widths: learnWidths(histories, rates) },
       scores: {
         forecasts: judged.length,
         byKind: lines(({ forecast }) => forecast.kind),

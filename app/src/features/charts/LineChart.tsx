@@ -28,8 +28,8 @@ export interface ChartLimit {
 
 interface LineChartProps {
   readonly points: readonly ChartPoint[];
-  /** What is believed from the last point on, with the half-width of its 80 %. */
-  readonly fan: readonly { readonly x: number; readonly y: number; readonly half: number }[];
+  /** What is believed from the last point on, and the ends of its 80 %. */
+  readonly fan: readonly { readonly x: number; readonly y: number; readonly low: number; readonly high: number }[];
   readonly limits: readonly ChartLimit[];
   /** Ends of the broad pale line behind: what its peers do. */
   readonly peers?:
@@ -143,8 +143,8 @@ function Fan({ x, inside, fan }: Scales & Pick<LineChartProps, 'fan'>) {
   const palette = usePalette();
   const breadth = area<FanStep>()
     .x((step) => x(step.x))
-    .y0((step) => inside(step.y - step.half))
-    .y1((step) => inside(step.y + step.half))([...fan]);
+    .y0((step) => inside(step.low))
+    .y1((step) => inside(step.high))([...fan]);
   const middle = line<FanStep>()
     .x((step) => x(step.x))
     .y((step) => inside(step.y))([...fan]);

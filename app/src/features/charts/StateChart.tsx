@@ -27,7 +27,12 @@ export function StateChart({ trend, title, sentence }: StateChartProps) {
   const fan =
     forecast && forecast.status !== 'needs-readings'
       ? forecast.path
-          .map(({ days, value, half }) => ({ x: last + days * DAY_MS, y: value, half }))
+          .map(({ days, value, half }) => ({
+            x: last + days * DAY_MS,
+            y: value,
+            low: value - half,
+            high: value + half,
+          }))
           .filter(({ x }) => x <= last + span * AHEAD)
       : [];
   const end = fan.at(-1)?.x ?? last + span * 0.05;

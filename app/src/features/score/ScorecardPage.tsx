@@ -41,7 +41,7 @@ export function ScorecardPage() {
       {answer?.byKind
         .filter(({ arrived }) => arrived > 0)
         .map((line) => (
-          <ScoreCard key={line.name} line={line} calibrated={answer.calibrated[line.name] ?? 0} />
+          <ScoreCard key={line.name} line={line} calibrated={answer.calibrated[line.name] ?? null} />
         ))}
       {answer ? (
         <Card>
@@ -131,7 +131,12 @@ function spread(measure: MeasureCode, size: number): string {
   return `${told.toFixed(told < 1 ? 2 : 1)} ${unitOf(measure)}`.trim();
 }
 
-function ScoreCard({ line, calibrated }: { readonly line: Scorecard['byKind'][number]; readonly calibrated: number }) {
+interface ScoreCardProps {
+  readonly line: Scorecard['byKind'][number];
+  readonly calibrated: Scorecard['calibrated'][string] | null;
+}
+
+function ScoreCard({ line, calibrated }: ScoreCardProps) {
   const palette = usePalette();
   const { name, arrived, waiting, replaced, held, heldDays, off, offDays } = line;
   return (
@@ -184,7 +189,13 @@ function ScoreCard({ line, calibrated }: { readonly line: Scorecard['byKind'][nu
         );
       })}
       <Words size="s" soft>
-        {calibrated > 0 ? say.rangesAreStretchedByWhat(calibrated) : say.tooFewHaveComeTrue}
+        {calibrated
+          ? say.rangesAreToldWider(
+              Math.round(Math.abs(calibrated.width - 1) * 100),
+              calibrated.width > 1,
+              calibrated.scored,
+            )
+          : say.rangesStandAsTheModelHas}
       </Words>
     </Card>
   );

@@ -1,5 +1,6 @@
 import {
   partOfPoint,
+  lastFigure,
   peersRate,
   standingEntries,
   valueThresholds,
@@ -70,7 +71,7 @@ export function TrendPanel({ vehicle, trend: { series, forecast, limit }, rules,
               at: series.readings.at(-1)?.at ?? '',
             })}
             unit={vehicle.meterUnit}
-            peers={peersRate(vehicle, series, fleet)}
+            peers={peersRate(vehicle, series, fleet, lastFigure(series) ?? 0)}
             title={title}
           />
         )}

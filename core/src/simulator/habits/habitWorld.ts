@@ -88,6 +88,8 @@ const ACROSS = ['outer', 'centre', 'inner'] as const;
 const BARS = [4, 3, 1.6] as const;
 
 const spread = (sigma: number, random: () => number) => Math.exp(sigma * normalDraw(random));
+const earlier = (one: Draft['crossed'], other: NonNullable<Draft['crossed']>) =>
+  one && one.km <= other.km ? one : other;
 const axleOf = (place: Place) => (place.startsWith('1') ? '1' : '2');
 
 interface Draft {
@@ -240,7 +242,7 @@ class VehicleLife {
         if (now > limit || level <= limit) continue;
         const share = (level - limit) / Math.max(1e-9, level - now);
         const crossed = { km: roads.km + km * share, day: roads.day + STEP_DAYS * share };
-        if (!part.crossed || crossed.km < (part.crossed as { km: number }).km) part.crossed = crossed;
+        part.crossed = earlier(part.crossed, crossed);
       }
     }
     roads.km += km;

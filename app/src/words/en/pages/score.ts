@@ -29,8 +29,9 @@ export const score = {
   more: (percent: string) => `${percent} more`,
   lostThanByCompared: (part: string, part2: string, count: number) =>
     `${part} lost than by ${part2} (${count} compared).`,
-  rangesAreStretchedByWhat: (calibrated: number) => `Ranges are stretched by what became of ${calibrated} forecasts.`,
-  tooFewHaveComeTrue: 'Too few have come true to stretch the ranges by: they stand as the model has them.',
+  rangesAreToldWider: (percent: number, isWider: boolean, scored: number) =>
+    `Ranges are told ${percent} % ${isWider ? 'wider' : 'narrower'} than the model has them, by how ${scored} next readings fell: proven on vehicles it was not learned from.`,
+  rangesStandAsTheModelHas: 'Ranges stand as the model has them: nothing else has proven better on the next readings.',
   forecastsAreOnRecordEach: (forecasts: number) =>
     `${forecasts} forecasts are on record. Each is judged when its part is read under the limit; until then it waits.`,
   readsThanOnAverageSingle: (

@@ -1,0 +1,76 @@
+import { atPresentAxle, priorFor, type FleetRates, type KindRates, type PartHistory } from './fleetRates';
+import {
+  believe,
+  chanceAt,
+  crossingCurve,
+  surprises,
+  type CrossingCurve,
+  type Surprise,
+  type WearBelief,
+} from './wearBelief';
+
+/** What is believed of a part by its own readings and by what the fleet wears. */
+export function partBelief(rates: FleetRates, part: PartHistory): WearBelief {
+  const { fitted, readings } = atPresentAxle(part, rates[part.kind]?.axles);
+  return believe(priorFor(rates, part), fitted, readings);
+}
+
+/** How a part's readings lay in what those before them had told. */
+export function partSurprises(rates: FleetRates, part: PartHistory): Surprise[] {
+  const { fitted, readings } = atPresentAxle(part, rates[part.kind]?.axles);
+  return surprises(priorFor(rates, part), fitted, readings);
+}
+
+/** When a part meets its limit, in a house that moves such parts every so often: then it wears on at the other axle's rate. */
+export function partCrossing(rates: FleetRates, part: PartHistory, limit: number): CrossingCurve {
+  const curve = crossingCurve(partBelief(rates, part), limit);
+  const kind = rates[part.kind];
+  const moves = kind && movesAhead(kind, part);
+  if (!moves) return curve;
+  const far = Math.max(1, 1 / moves.ratio);
+  const ahead = curve.ahead.map((at) => at * far);
+  return {
+    ahead,
+    chance: ahead.map(
+      (driven) =>
+        MOVED_AT.reduce(
+          (sum, share) => sum + chanceAt(curve, wornBy(driven, { ...moves, first: share * moves.first })),
+          0,
+        ) / MOVED_AT.length,
+    ),
+  };
+}
+
+/** Nobody knows when it is moved next: a quarter, a half … of the usual way, or twice. */
+const MOVED_AT = [0.25, 0.6, 1, 1.5, 2.2] as const;
+
+interface MovesAhead {
+  /** Until the next move, and between moves after it. */
+  readonly first: number;
+  readonly every: number;
+  /** The other axle's rate against the present one's. */
+  readonly ratio: number;
+}
+
+/** One that is overdue comes within this share of the usual distance. */
+const OVERDUE = 0.25;
+
+function movesAhead(
+  { axles, movedEvery }: KindRates,
+  { axle, before = [], fitted, readings }: PartHistory,
+): MovesAhead | null {
+  const others = Object.entries(axles).filter(([name]) => name !== axle);
+  if (movedEvery === null || others.length === 0) return null;
+  const now = axles[axle]?.mean ?? 0;
+  const ratio = others.reduce((sum, [, { mean }]) => sum + Math.exp(mean - now), 0) / others.length;
+  const last = readings.at(-1)?.x ?? fitted?.x ?? 0;
+  const since = last - (before.at(-1)?.until ?? fitted?.x ?? readings[0]?.x ?? last);
+  return { first: Math.max(OVERDUE * movedEvery, movedEvery - since), every: movedEvery, ratio };
+}
+
+/** Distance at the present axle that wears as much as `driven` with its moves. */
+function wornBy(driven: number, { first, every, ratio }: MovesAhead): number {
+  if (driven <= first) return driven;
+  const [rounds, rest] = [Math.floor((driven - first) / (2 * every)), (driven - first) % (2 * every)];
+  return first + rounds * every * (1 + ratio) + Math.min(rest, every) * ratio + Math.max(0, rest - every);
+}
