@@ -8,12 +8,12 @@ import {
 import { JUDGED, quantileOf } from '@weskopos/core/score/loss';
 import { NAIVE_METHODS, naiveLeft, type NaiveMethod } from '@weskopos/core/score/naive';
 import { recordOf } from '@weskopos/core/sums/keyed';
-import type { PartHistory } from '@weskopos/core/wear/fleetRates';
+import type { FleetRates, PartHistory } from '@weskopos/core/wear/fleetRates';
 import { UNCALIBRATED, askFor, type Calibration } from '@weskopos/core/wear/calibration';
 import { learnWidths } from '@weskopos/core/wear/learnWidths';
 import { learnRates } from '@weskopos/core/wear/learnRates';
 import { dayOfChance, learnUsage, usageNow, type MeterPoint } from '@weskopos/core/wear/usageModel';
-import { partCrossing } from '@weskopos/core/wear/partBelief';
+import { firstCrossing, partCrossing } from '@weskopos/core/wear/partBelief';
 import { chanceAt, crossingAt } from '@weskopos/core/wear/wearBelief';
 
 /** What a workshop takes a reading to repeat to, beside half its gauge's step; and what new parts differ by. */
@@ -66,7 +66,6 @@ export function runWorld(plan: HabitPlan, toDay: number): RunForecast[] {
       );
       rates = learnRates(histories);
       widths = learnWidths(histories, rates);
-      if (process.env.SHOWW) console.log(day, JSON.stringify(widths));
       use = learnUsage(world.map((one) => metersOf(one, day)));
       lives = livesBy(world, day);
       spreads.until(day);
@@ -77,7 +76,7 @@ export function runWorld(plan: HabitPlan, toDay: number): RunForecast[] {
       if (look?.day !== day || part.crossedKm === null || part.crossedDay === null || part.crossedDay <= day) continue;
       const history = worstOf(vehicle, part, day);
       if (!history) continue;
-      const curve = partCrossing(rates, history, part.limit);
+      const curve = crossingOf(vehicle, part, history.readings.length, day, rates);
       const calibration = widths[history.kind] ?? UNCALIBRATED;
       const truth = (part.crossedKm - look.km) / 1000;
       const level = Math.min(...look.readings.map((reading) => reading.truth));
@@ -146,6 +145,15 @@ function satBefore({ looks }: HabitPart, day: number): NonNullable<PartHistory['
     const next = seen[index + 1];
     return next && next.place !== place ? [{ axle: `tread ${place.slice(0, 1)}`, until: km / 1000 }] : [];
   });
+}
+
+/** When the first place across a part meets the limit, as forecasts are shown. */
+function crossingOf(vehicle: HabitVehicle, part: HabitPart, readings: number, day: number, rates: FleetRates) {
+  const across = SPOTS[part.kind].flatMap((spot) => historyOf(vehicle, part, spot, day) ?? []);
+  return firstCrossing(
+    across.map((one) => partCrossing(rates, one, part.limit)),
+    readings,
+  );
 }
 
 /** The spot that stands lowest now, as forecasts are shown by it. */

@@ -21,9 +21,11 @@ test('what is built in travels as it is, and so does what was learned', () => {
         within: 0.04,
         changes: 0.004,
         handU: 0.08,
+        curve: { power: 0.3, middle: 4 },
+        movedEvery: 14,
       },
     },
-    distance: { tread: { scored: 40, steps: [0.1, 0.2] } },
+    widths: { tread: { scored: 140, width: 1.2 } },
   };
   expect(fleetKnowledgeSchema.parse(learned)).toEqual(learned);
   expect(fleetKnowledgeSchema.safeParse({ ...learned, rates: { tread: {} } }).success).toBe(false);

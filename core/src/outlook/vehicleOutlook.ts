@@ -13,6 +13,7 @@ import type { Vehicle, Place } from '../vehicle/vehicle';
 import { atPresentAxle, priorFor } from '../wear/fleetRates';
 import type { UsageForecast } from '../wear/usageModel';
 import { TOLD_FROM, findSlowLoss, findRateChange } from '../wear/rateChange';
+import { groupBy } from '../sums/groupBy';
 import { daysBetween } from '../sums/daysBetween';
 import { stateTrends, type StateTrend } from '../states/stateTrends';
 import { nextVisitOf } from './nextVisit';
@@ -77,7 +78,10 @@ export function vehicleOutlook({ vehicle, moments, looks, entries, rules, fleet 
   const series = seriesFrom(moments, raw, entries);
   const use = usageFrom(moments, entries, vehicle.meterUnit, fleet.use);
   const nextVisit = nextVisitOf(moments);
-  const parts = forecastSeries(vehicle, worstSpots(vehicle, series, rules), rules, { fleet, use });
+  const partOf = ({ point, place, measure }: Series) => [point, place, measure].join();
+  const spots = groupBy(series, partOf);
+  const across = (one: Series) => spots.get(partOf(one)) ?? [];
+  const parts = forecastSeries(vehicle, worstSpots(vehicle, series, rules), rules, { fleet, use }, across);
   return {
     parts: parts.map((part) => {
       const last = lastKnown(part.series);
@@ -85,7 +89,9 @@ export function vehicleOutlook({ vehicle, moments, looks, entries, rules, fleet 
       const told = use !== null && days !== null && part.forecast.status === 'running-out';
       return {
         ...part,
-        beforeNext: told ? chanceWithin(part.series, part.limit, { vehicle, fleet, use }, days) : null,
+        beforeNext: told
+          ? chanceWithin(part.series, part.limit, { vehicle, fleet, use, across: part.across ?? [] }, days)
+          : null,
       };
     }),
     changes: [

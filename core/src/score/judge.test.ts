@@ -1,12 +1,11 @@
 import type { Place } from '../vehicle/vehicle';
 import { CAR } from '../tests/builders';
 import type { LifeEntry } from '../parts/lifeEntry';
-import { BUILT_IN_FLEET } from '../trends/fleetKnowledge';
 import { forecastOf } from '../trends/forecast';
 import type { RawReading } from '../trends/standingLooks';
 import { seriesFrom, type Series, type VisitMoment } from '../trends/series';
 import { usageFrom } from '../trends/usageOf';
-import { calibrationsOf, judge, scoreLine, type Judgement } from './judge';
+import { judge, scoreLine, type Judgement } from './judge';
 import { STORED_CHANCES, toStore, type StoredForecast } from './storedForecast';
 
 const DAY_MS = 86_400_000;
@@ -146,21 +145,5 @@ describe('the score', () => {
     const line = scoreLine('lining', [{ ...open, forecast: { ...open.forecast, shown } }]);
     expect(line).toMatchObject({ arrived: 1, held: 1, pinball: null });
     expect(line.naive.line).toBeNull();
-  });
-
-  test('truths that come at the ends stretch the ranges, and not before there are enough', () => {
-    const ends = Array.from({ length: 60 }, (_, n) => of(n % 2 === 0 ? middle * 0.2 : middle * 6));
-    const { distance, dates } = calibrationsOf(ends);
-    expect(distance.lining?.scored).toBe(60);
-    expect(distance.lining?.steps[1]).toBeLessThan(0.1);
-    expect(dates.lining?.scored).toBe(60);
-    expect(calibrationsOf(ends.slice(0, 6)).distance.lining?.steps).toEqual([]);
-    const learned = { ...BUILT_IN_FLEET, distance };
-    const [series] = seriesUpTo([10, 9, 8]);
-    if (!series) throw new Error('no series');
-    const plain = forecastOf(series, LIMIT, { vehicle: CAR });
-    const wide = forecastOf(series, LIMIT, { vehicle: CAR, fleet: learned });
-    if (plain.status !== 'running-out' || wide.status !== 'running-out') throw new Error('no range');
-    expect(wide.distance.low).toBeLessThan(plain.distance.low);
   });
 });

@@ -1,11 +1,9 @@
 import { recordOf } from '../sums/keyed';
 import type { PointCode } from '../catalogue/catalogue';
 import type { Vehicle, Place } from '../vehicle/vehicle';
-import { partCrossing } from '../wear/partBelief';
 import { chanceAt, crossingAt } from '../wear/wearBelief';
 import { dayOfChance } from '../wear/usageModel';
-import { BUILT_IN_FLEET } from '../trends/fleetKnowledge';
-import { type Forecast, type ForecastGiven, type Range } from '../trends/forecast';
+import { crossingOf, type Forecast, type ForecastGiven, type Range } from '../trends/forecast';
 import { METER_STEP, partHistory } from '../trends/partHistory';
 import { lastLook, type Series } from '../trends/series';
 import { NAIVE_METHODS, naiveLeft, type NaiveMethod } from './naive';
@@ -41,13 +39,13 @@ export function toStore(
   series: Series,
   limit: number,
   forecast: Forecast,
-  { fleet, use = null }: Pick<ForecastGiven, 'fleet' | 'use'>,
+  { fleet, use = null, across = [] }: Pick<ForecastGiven, 'fleet' | 'use' | 'across'>,
 ): StoredForecast | null {
   const [last, read] = [lastLook(series), series.ofPart.at(-1)];
   if (!last || !read || forecast.status === 'needs-readings' || forecast.status === 'reached') return null;
   const step = METER_STEP[vehicle.meterUnit];
   const part = partHistory(vehicle, series);
-  const curve = partCrossing((fleet ?? BUILT_IN_FLEET).rates, part, limit);
+  const curve = crossingOf(series, limit, { vehicle, across, ...(fleet ? { fleet } : {}) });
   const finite = (value: number, scale: number) => (Number.isFinite(value) ? value * scale : null);
   const plain = {
     readings: part.readings,

@@ -2,12 +2,10 @@ import { NO_DETAILS, type LifeEntry, type LifeEntryContent } from '../parts/life
 import { CAR, rulesWith } from '../tests/builders';
 import type { MeasureCode } from '../catalogue/measures';
 import type { PointCode } from '../catalogue/catalogue';
-import { BUILT_IN_FLEET } from '../trends/fleetKnowledge';
 import type { RawReading } from '../trends/standingLooks';
 import { AGE_SHAPES } from './ageShapes';
 import { ageForecast } from './ageForecast';
 import { judge } from '../score/judge';
-import { calibrate, type Calibration } from '../wear/calibration';
 import { ageingSeries, ageingToStore } from './ageScore';
 import { litresUntilThin, stateTrends } from './stateTrends';
 
@@ -53,7 +51,6 @@ const trends = (readings: readonly RawReading[], entries: readonly LifeEntry[] =
     entries,
     rules: rulesWith(),
     nextVisit: '2025-07-10T08:00:00.000Z',
-    fleet: BUILT_IN_FLEET,
   });
 const only = (...given: Parameters<typeof trends>) => {
   const [one, ...rest] = trends(...given);
@@ -169,7 +166,6 @@ describe('a battery', () => {
         entries: [],
         rules: rulesWith(),
         nextVisit: null,
-        fleet: BUILT_IN_FLEET,
       }),
     ).toEqual([]);
   });
@@ -249,23 +245,6 @@ describe('the score of what ages', () => {
     const bled = ageingSeries(only(raw('water', 'brake.fluid.water', [0.5, 1, 2.2, 2.5, 0.4])));
     const before = ageingToStore(CAR, only(raw('water', 'brake.fluid.water', [0.5, 1, 2.2, 2.5])));
     expect(before && bled && judge(before, [bled]).fate).toBe('replaced');
-  });
-
-  test('its chances are stretched by what they were worth', () => {
-    // Truths that always came at a tenth of the chance told: dates must come sooner.
-    const early = calibrate(Array.from({ length: 400 }, (_, n) => ({ chance: (n % 40) / 400, arrived: true })));
-    const given = {
-      vehicle,
-      moments,
-      raw: raw('water', 'brake.fluid.water', [0.5, 1, 1.5]),
-      entries: [],
-      rules: rulesWith(),
-    };
-    const mid = (dates: Record<string, Calibration>) => {
-      const [trend] = stateTrends({ ...given, nextVisit: null, fleet: { dates } });
-      return trend?.forecast?.status === 'running-out' ? (trend.forecast.days.mid ?? Infinity) : NaN;
-    };
-    expect(mid({ water: early })).toBeLessThan(mid({}));
   });
 
   test('what goes both ways, or is past its limit, has nothing to judge', () => {

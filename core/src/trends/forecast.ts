@@ -3,8 +3,8 @@ import { askFor, worth } from '../wear/calibration';
 import { STRAIGHT, bent, straightened, stretchAt, type DepthCurve } from '../wear/depthCurve';
 import type { PartHistory } from '../wear/fleetRates';
 import { chanceByDay, dayOfChance, type UsageForecast } from '../wear/usageModel';
-import { partBelief, partCrossing } from '../wear/partBelief';
-import { chanceAt, crossingAt, stateOf, type WearBelief } from '../wear/wearBelief';
+import { firstCrossing, partBelief, partCrossing } from '../wear/partBelief';
+import { chanceAt, crossingAt, stateOf, type CrossingCurve, type WearBelief } from '../wear/wearBelief';
 import { BUILT_IN_FLEET, calibrationOf, type FleetKnowledge } from './fleetKnowledge';
 import { METER_STEP, partHistory } from './partHistory';
 import { lastKnown, type Series } from './series';
@@ -63,6 +63,8 @@ export interface ForecastGiven {
   readonly use?: UsageForecast | null;
   /** Chance to be caught under the limit that the house bears, over 0 to 1. */
   readonly bears?: number;
+  /** The other places across the same part: it is at its end where the first of them is. */
+  readonly across?: readonly Series[];
 }
 
 /** What a house bears that was not asked. */
@@ -84,6 +86,20 @@ export function beliefOf(
   return { part, belief: partBelief(fleet.rates, part) };
 }
 
+/** When the first place across the part meets the limit, counted from the last look at `series`. */
+export function crossingOf(
+  series: Series,
+  limit: number,
+  { vehicle, fleet = BUILT_IN_FLEET, across = [] }: Pick<ForecastGiven, 'vehicle' | 'fleet' | 'across'>,
+): CrossingCurve {
+  const at = lastKnown(series)?.travelled;
+  const together = [series, ...across.filter((one) => one !== series && lastKnown(one)?.travelled === at)];
+  return firstCrossing(
+    together.map((one) => partCrossing(fleet.rates, partHistory(vehicle, one), limit)),
+    series.ofPart.length,
+  );
+}
+
 /**
  * When a wear series meets `limit`: the part's own readings, what is known of it when fitted, and what the fleet wears.
  * Says what it needs rather than a bare figure of nothing. Only for wear measures.
@@ -96,7 +112,7 @@ export function forecastOf(series: Series, limit: number, given: ForecastGiven):
   const last = lastKnown(series);
   if (!last) return { status: 'needs-readings', have: 0, want: LEAST_READINGS };
   const { part, belief } = beliefOf(series, given);
-  const curve = partCrossing(fleet.rates, part, limit);
+  const curve = crossingOf(series, limit, given);
   const ask = (chance: number) => askFor(calibrationOf(fleet, part.kind), chance);
   const finite = (x: number) => (Number.isFinite(x) ? x * step : null);
   const low = crossingAt(curve, ask(0.1));
@@ -161,10 +177,10 @@ export function chanceWithin(
   days: number,
 ): number {
   const fleet = given.fleet ?? BUILT_IN_FLEET;
-  const part = partHistory(given.vehicle, series);
-  const curve = partCrossing(fleet.rates, part, limit);
+  const { kind } = partHistory(given.vehicle, series);
+  const curve = crossingOf(series, limit, given);
   const chance = chanceByDay(given.use, days, (ahead) => chanceAt(curve, ahead));
-  return worth(calibrationOf(fleet, part.kind), chance);
+  return worth(calibrationOf(fleet, kind), chance);
 }
 
 /** What a line expects at a distance since the first visit, and the ends of its 80 %. */

@@ -17,6 +17,8 @@ export interface RunOut {
   readonly forecast: Forecast;
   readonly limit: number;
   readonly basis: Basis;
+  /** The places across the same part that it was told from; left out where it was told from its own readings alone. */
+  readonly across?: readonly Series[];
 }
 
 /** What a forecast leans on besides the visits: what else happened, what the fleet teaches. */
@@ -43,12 +45,13 @@ export function runOutOf(
 export const runsOut = ({ measure, point }: Pick<Series, 'measure' | 'point'>): boolean =>
   MEASURES[measure].nature === 'wear' && point !== 'walk.spare';
 
-/** As {@link runOutOf}, from series already made. */
+/** As {@link runOutOf}, from series already made; `across` gives the other places across a part where it is told as a whole. */
 export function forecastSeries(
   vehicle: Vehicle,
   series: readonly Series[],
   rules: Rules,
   given: Pick<ForecastGiven, 'fleet' | 'use'> = {},
+  acrossOf: (series: Series) => readonly Series[] = () => [],
 ): RunOut[] {
   const bears = rules.house.lookAhead;
   return series
@@ -57,7 +60,9 @@ export function forecastSeries(
       const end = wearEnd(vehicle, one, rules);
       if (end === null) return [];
       const { value: limit, basis } = end;
-      return [{ series: one, forecast: forecastOf(one, limit, { vehicle, bears, ...given }), limit, basis }];
+      const across = acrossOf(one);
+      const forecast = forecastOf(one, limit, { vehicle, bears, across, ...given });
+      return [{ series: one, forecast, limit, basis, ...(across.length > 1 ? { across } : {}) }];
     })
     .sort((a, b) => soonness(a.forecast) - soonness(b.forecast));
 }

@@ -119,7 +119,7 @@ describe('a part as the wear model takes it', () => {
   });
 
   test('its peers wear what the fleet is known to, the vehicle’s own habit left out', () => {
-    const built = peersRate(CAR, series, BUILT_IN_FLEET);
+    const built = peersRate(CAR, series, BUILT_IN_FLEET, 4);
     expect(built * 1000).toBeCloseTo(0.18, 6);
     const shift = { mean: Math.log(2), variance: 0.01 };
     const rates = {
@@ -133,11 +133,15 @@ describe('a part as the wear model takes it', () => {
         within: 0.04,
         changes: 0.004,
         handU: 0.1,
+        curve: { power: 0.5, middle: 4 },
+        movedEvery: null,
       },
     };
-    expect(peersRate(CAR, series, { rates })).toBeCloseTo(built, 12);
+    expect(peersRate(CAR, series, { rates }, 4)).toBeCloseTo(built, 12);
+    // Where it is thin it wears slower here, and so do its peers.
+    expect(peersRate(CAR, series, { rates }, 1)).toBeCloseTo(built / 2, 12);
     const hard = { tread: { ...rates.tread, axles: { 'tread 1': shift } } };
-    expect(peersRate(CAR, series, { rates: hard })).toBeCloseTo(2 * built, 12);
+    expect(peersRate(CAR, series, { rates: hard }, 4)).toBeCloseTo(2 * built, 12);
   });
 
   test('a carried, left or misread figure is none of its readings', () => {

@@ -74,3 +74,27 @@ function wornBy(driven: number, { first, every, ratio }: MovesAhead): number {
   const [rounds, rest] = [Math.floor((driven - first) / (2 * every)), (driven - first) % (2 * every)];
   return first + rounds * every * (1 + ratio) + Math.min(rest, every) * ratio + Math.max(0, rest - every);
 }
+
+/** So many readings make half of what is not known a place's own; before, its fate is the whole part's. */
+const OWN_READINGS = 4;
+
+/**
+ * When the first of several places across one part meets the limit: what is not known is at first common to all of them,
+ * the part's rate, then more and more each place's own.
+ *
+ * @param readings how often the part was read
+ */
+export function firstCrossing(curves: readonly CrossingCurve[], readings: number): CrossingCurve {
+  const [only] = curves;
+  if (!only || curves.length === 1) return only ?? { ahead: [0], chance: [0] };
+  const own = Math.max(0, readings - 1) / (readings - 1 + OWN_READINGS);
+  const ahead = [...new Set(curves.flatMap((curve) => curve.ahead))].sort((a, b) => a - b);
+  return {
+    ahead,
+    chance: ahead.map((at) => {
+      const left = curves.map((curve) => 1 - chanceAt(curve, at));
+      const apart = left.reduce((product, one) => product * one, 1);
+      return 1 - apart ** own * Math.min(...left) ** (1 - own);
+    }),
+  };
+}

@@ -1,8 +1,9 @@
 import type { Place } from '../vehicle/vehicle';
 import fc from 'fast-check';
 import { normalDraw, seededRandom } from '../simulator/random';
-import { UNCALIBRATED, askFor, calibrate, worth } from './calibration';
-import { learnRates, priorFor, roughRate, type PartHistory } from './fleetRates';
+import { UNCALIBRATED, askFor, worth } from './calibration';
+import { priorFor, type PartHistory } from './fleetRates';
+import { learnRates } from './learnRates';
 import { normalCdf } from '../sums/normal';
 import { findPressureLoss, findSlowLoss, findRateChange } from './rateChange';
 import { USUAL_USAGE, chanceByDay, dayOfChance, expectedUse, learnUsage, usageNow } from './usageModel';
@@ -55,7 +56,7 @@ describe('what readings say of one part', () => {
     const below = stateOf(believe(prior, fresh, [reading(10, 6), reading(20, 3, 'below')]));
     expect(above.rate).toBeLessThan(plain.rate);
     expect(below.rate).toBeGreaterThan(plain.rate);
-    expect(above.value).toBeGreaterThan(4.7);
+    expect(above.value).toBeGreaterThan(4.5);
   });
 
   test('the chance to be worn out never falls with distance, whatever was read; its quantiles are in order', () => {
@@ -136,26 +137,27 @@ describe('what the fleet teaches', () => {
     expect(JSON.parse(JSON.stringify(rates))).toEqual(rates);
   });
 
-  test('a rate that cannot be told from none is not learned from', () => {
-    expect(roughRate({ fitted: null, readings: [reading(0, 8), reading(1, 8)] })).toBeNull();
-    expect(roughRate({ fitted: null, readings: [reading(0, 8)] })).toBeNull();
-    expect(Math.exp(roughRate({ fitted: null, readings: [reading(0, 8), reading(20, 4)] })?.log ?? NaN)).toBeCloseTo(
-      0.2,
-      6,
-    );
+  test('slow parts and young ones count by what they tell: a fleet half of which is slow is not learned as fast', () => {
+    const slow = Array.from({ length: 12 }, (_, vehicle) => [0, 1].map((n) => part(vehicle + 40, n, 0.09))).flat();
+    const young = slow.map((one) => ({ ...one, readings: one.readings.slice(0, 1) }));
+    for (const others of [slow, young]) {
+      const learned = learnRates([...parts.slice(3), ...others]).tread;
+      const middle = Math.exp((learned?.base ?? NaN) + (learned?.axles['tread 1']?.mean ?? NaN));
+      expect(middle).toBeGreaterThan(0.1);
+      expect(middle).toBeLessThan(0.17);
+    }
     expect(learnRates([])).toEqual({});
+    expect(learnRates([{ ...part(1, 1, 0.2), fitted: null, readings: [reading(0, 8)] }])).toEqual({});
   });
 
-  test('calibration stretches what was too narrow and counts what still waits', () => {
-    const narrow = Array.from({ length: 200 }, (_, n) => ({ chance: n % 2 === 0 ? 0.02 : 0.98, arrived: true }));
-    expect(askFor(calibrate(narrow), 0.1)).toBeLessThan(0.08);
+  test('a width stretches the ends and leaves the middle', () => {
     expect(askFor(UNCALIBRATED, 0.1)).toBe(0.1);
-    const ended = Array.from({ length: 100 }, (_, n) => ({ chance: n / 200, arrived: true }));
-    const waiting = Array.from({ length: 100 }, () => ({ chance: 0.5, arrived: false }));
-    expect(askFor(calibrate([...ended, ...waiting]), 0.5)).toBeGreaterThan(askFor(calibrate(ended), 0.5) + 0.1);
-    const one = calibrate(narrow);
-    expect(worth(one, askFor(one, 0.3))).toBeCloseTo(0.3, 1);
-    expect(calibrate(narrow.slice(0, 5)).steps).toEqual([]);
+    const wide = { scored: 200, width: 1.5 };
+    expect(askFor(wide, 0.1)).toBeLessThan(0.04);
+    expect(askFor(wide, 0.5)).toBeCloseTo(0.5, 6);
+    expect(askFor(wide, 0.9)).toBeCloseTo(1 - askFor(wide, 0.1), 6);
+    expect(worth(wide, askFor(wide, 0.3))).toBeCloseTo(0.3, 5);
+    expect(worth(wide, 0)).toBe(0);
   });
 });
 

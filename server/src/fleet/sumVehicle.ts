@@ -33,7 +33,8 @@ export function sumVehicle(page: VehiclePage, rules: Rules, fleet: FleetKnowledg
     judged: page.forecasts.map((forecast) => judge(forecast, judgeable)),
     forecasts: () => [
       ...outlook.parts.flatMap(
-        ({ series: one, forecast, limit }) => toStore(vehicle, one, limit, forecast, { fleet, use }) ?? [],
+        ({ series: one, forecast, limit, across = [] }) =>
+          toStore(vehicle, one, limit, forecast, { fleet, use, across }) ?? [],
       ),
       ...outlook.states.flatMap((trend) => ageingToStore(vehicle, trend) ?? []),
     ],

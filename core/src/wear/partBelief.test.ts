@@ -1,0 +1,102 @@
+import { STRAIGHT } from './depthCurve';
+import { atPresentAxle, type KindRates, type PartHistory } from './fleetRates';
+import { learnWidths } from './learnWidths';
+import { normalDraw, seededRandom } from '../simulator/random';
+import { firstCrossing, partBelief, partCrossing, partSurprises } from './partBelief';
+import { crossingAt, crossingCurve, stateOf } from './wearBelief';
+
+const shift = (mean: number) => ({ mean, variance: 1e-4 });
+const tread: KindRates = {
+  parts: 50,
+  base: Math.log(0.2),
+  axles: { 'tread 1': shift(Math.log(1.5)), 'tread 2': shift(0) },
+  cells: {},
+  vehicles: {},
+  between: 0.04,
+  within: 0.03,
+  changes: 0.001,
+  handU: 0,
+  curve: STRAIGHT,
+  movedEvery: null,
+};
+const rates = { tread };
+/** Worn 0.2 a thousand at the rear for ten, then 0.3 at the front for ten. */
+const rotated: PartHistory = {
+  id: 'p',
+  vehicle: 'v',
+  kind: 'tread',
+  axle: 'tread 1',
+  cell: 'tread 1 car',
+  fitted: { x: 0, fresh: 8, sigma: 0.1 },
+  readings: [
+    { x: 5, y: 7, u: 0.1, bound: 'exact' },
+    { x: 10, y: 6, u: 0.1, bound: 'exact' },
+    { x: 15, y: 4.5, u: 0.1, bound: 'exact' },
+    { x: 20, y: 3, u: 0.1, bound: 'exact' },
+  ],
+  before: [{ axle: 'tread 2', until: 10 }],
+};
+
+test('what was worn at another axle counts at that axle’s rate; the spare wears nothing', () => {
+  const moved = atPresentAxle(rotated, tread.axles);
+  expect(moved.readings.at(-1)?.x).toBe(20);
+  // Ten thousand at the rear wore as two thirds of it would have in front.
+  expect(moved.fitted?.x).toBeCloseTo(20 - 10 - 10 / 1.5, 9);
+  expect(stateOf(partBelief(rates, rotated)).rate).toBeCloseTo(0.3, 2);
+  const kept = atPresentAxle({ ...rotated, before: [{ axle: null, until: 10 }] }, tread.axles);
+  expect(kept.fitted?.x).toBeCloseTo(10, 9);
+  expect(atPresentAxle({ ...rotated, before: [] }, tread.axles).fitted?.x).toBe(0);
+});
+
+test('a house that moves its tyres has them wear on at the other axle', () => {
+  const middle = (movedEvery: number | null, axle = 'tread 1') =>
+    crossingAt(partCrossing({ tread: { ...tread, movedEvery } }, { ...rotated, axle }, 1.6), 0.5);
+  expect(middle(null)).toBeCloseTo(1.4 / 0.3, 0);
+  expect(middle(3)).toBeGreaterThan(middle(null) * 1.05);
+  expect(middle(3, 'tread 2')).toBeLessThan(middle(null, 'tread 2') * 1.02);
+});
+
+test('the first place across a part ends it: sooner than the worst alone, the more so the oftener it was read', () => {
+  const curve = crossingCurve(partBelief(rates, rotated), 1.6);
+  const end = (readings: number) => crossingAt(firstCrossing([curve, curve, curve], readings), 0.5);
+  expect(end(1)).toBeCloseTo(crossingAt(curve, 0.5), 6);
+  expect(end(8)).toBeLessThan(end(3));
+  expect(end(3)).toBeLessThan(end(1));
+  expect(firstCrossing([curve], 8)).toBe(curve);
+  const { chance } = firstCrossing([curve, crossingCurve(partBelief(rates, rotated), 2)], 5);
+  expect([...chance].sort((a, b) => a - b)).toEqual(chance);
+});
+
+describe('how wide ranges are told', () => {
+  /** Parts whose rates stray from visit to visit by `strays`, which the model knows nothing of. */
+  const fleet = (strays: number) => {
+    const random = seededRandom(5);
+    return Array.from({ length: 80 }, (_, n): PartHistory => {
+      let y = 8;
+      const readings = [1, 2, 3, 4, 5].map((look) => {
+        y -= 5 * 0.2 * Math.exp(strays * normalDraw(random));
+        return { x: 5 * look, y: y + 0.05 * normalDraw(random), u: 0.05, bound: 'exact' } as const;
+      });
+      const name = { id: `${n}`, vehicle: `v${n % 20}`, kind: 'tread', axle: 'tread 2', cell: 'tread 2 car' };
+      return { ...name, fitted: { x: 0, fresh: 8, sigma: 0.1 }, readings };
+    });
+  };
+
+  test('wider where the next readings fall outside, also on vehicles it was not learned from', () => {
+    const { scored, width } = learnWidths(fleet(0.8), rates).tread ?? { scored: 0, width: 1 };
+    expect(scored).toBeGreaterThan(80);
+    expect(width).toBeGreaterThan(1.2);
+  });
+
+  test('nothing at all where the model holds, or few have been read', () => {
+    expect(learnWidths(fleet(0), rates)).toEqual({});
+    expect(learnWidths(fleet(0.8).slice(0, 6), rates)).toEqual({});
+  });
+
+  test('parts renewed early change nothing: the readings there are tell', () => {
+    const early = fleet(0).map((part) => ({ ...part, readings: part.readings.slice(0, 3) }));
+    expect(learnWidths(early, rates)).toEqual({});
+    const own = early.flatMap((part) => partSurprises(rates, part)).map(({ z }) => z);
+    expect(Math.abs(own.reduce((sum, z) => sum + z, 0) / own.length)).toBeLessThan(0.3);
+  });
+});
