@@ -2,29 +2,19 @@ import {
   habitWorld,
   type HabitPart,
   type HabitPlan,
-  type HabitSpot,
   type HabitVehicle,
 } from '@weskopos/core/simulator/habits/habitWorld';
 import { JUDGED, quantileOf } from '@weskopos/core/score/loss';
 import { NAIVE_METHODS, naiveLeft, type NaiveMethod } from '@weskopos/core/score/naive';
+import { firstCrossingOf, SPOTS, historyOf, worstOf } from '@weskopos/core/tests/habitHistory';
 import { recordOf } from '@weskopos/core/sums/keyed';
-import type { FleetRates, PartHistory } from '@weskopos/core/wear/fleetRates';
+import type { PartHistory } from '@weskopos/core/wear/fleetRates';
 import { UNCALIBRATED, askFor, type Calibration } from '@weskopos/core/wear/calibration';
 import { learnWidths } from '@weskopos/core/wear/learnWidths';
 import { learnRates } from '@weskopos/core/wear/learnRates';
 import { dayOfChance, learnUsage, usageNow, type MeterPoint } from '@weskopos/core/wear/usageModel';
-import { firstCrossing, partCrossing } from '@weskopos/core/wear/partBelief';
 import { chanceAt, crossingAt } from '@weskopos/core/wear/wearBelief';
 
-/** What a workshop takes a reading to repeat to, beside half its gauge's step; and what new parts differ by. */
-const REPEATS: Readonly<Record<HabitPart['kind'], { readonly u: number; readonly fresh: number }>> = {
-  tread: { u: 0.15, fresh: 0.3 },
-  pad: { u: 0.25, fresh: 0.35 },
-};
-const SPOTS: Readonly<Record<HabitPart['kind'], readonly HabitSpot[]>> = {
-  tread: ['outer', 'centre', 'inner'],
-  pad: ['whole'],
-};
 const RELEARN_DAYS = 180;
 
 /** One forecast with what came of it, distances in thousands of km. */
@@ -76,7 +66,7 @@ export function runWorld(plan: HabitPlan, toDay: number): RunForecast[] {
       if (look?.day !== day || part.crossedKm === null || part.crossedDay === null || part.crossedDay <= day) continue;
       const history = worstOf(vehicle, part, day);
       if (!history) continue;
-      const curve = crossingOf(vehicle, part, history.readings.length, day, rates);
+      const curve = firstCrossingOf(vehicle, part, history, day, rates);
       const calibration = widths[history.kind] ?? UNCALIBRATED;
       const truth = (part.crossedKm - look.km) / 1000;
       const level = Math.min(...look.readings.map((reading) => reading.truth));
@@ -110,57 +100,6 @@ export function runWorld(plan: HabitPlan, toDay: number): RunForecast[] {
 function knownDay({ crossedDay, removedDay, looks }: HabitPart): number {
   if (crossedDay === null || (removedDay !== null && removedDay < crossedDay)) return Infinity;
   return looks.find(({ day }) => day >= crossedDay)?.day ?? Infinity;
-}
-
-/** A part's readings at one spot up to a day, as the wear model takes them. */
-export function historyOf(vehicle: HabitVehicle, part: HabitPart, spot: HabitSpot, day: number): PartHistory | null {
-  const repeats = REPEATS[part.kind];
-  const readings = part.looks
-    .filter((look) => look.day <= day)
-    .flatMap(({ km, step, readings: ones }) =>
-      ones
-        .filter((one) => one.spot === spot)
-        .map(({ value, bound }) => ({ x: km / 1000, y: value, u: Math.hypot(step / Math.sqrt(12), repeats.u), bound })),
-    );
-  const last = part.looks.findLast((look) => look.day <= day);
-  if (readings.length === 0 || !last) return null;
-  const kind = part.kind === 'pad' ? 'lining' : part.kind;
-  const axle = `${kind} ${last.place.slice(0, 1)}`;
-  return {
-    id: `${part.id} ${spot}`,
-    vehicle: vehicle.id,
-    kind,
-    axle,
-    cell: `${axle} ${vehicle.class} ${vehicle.use}`,
-    fitted: part.nominal === null ? null : { x: part.fittedKm / 1000, fresh: part.nominal, sigma: repeats.fresh },
-    readings,
-    ...(kind === 'tread' ? { before: satBefore(part, day) } : {}),
-  };
-}
-
-/** Where a part sat before it came to where it is: it is moved at the end of a visit. */
-function satBefore({ looks }: HabitPart, day: number): NonNullable<PartHistory['before']> {
-  const seen = looks.filter((look) => look.day <= day);
-  return seen.flatMap(({ place, km }, index) => {
-    const next = seen[index + 1];
-    return next && next.place !== place ? [{ axle: `tread ${place.slice(0, 1)}`, until: km / 1000 }] : [];
-  });
-}
-
-/** When the first place across a part meets the limit, as forecasts are shown. */
-function crossingOf(vehicle: HabitVehicle, part: HabitPart, readings: number, day: number, rates: FleetRates) {
-  const across = SPOTS[part.kind].flatMap((spot) => historyOf(vehicle, part, spot, day) ?? []);
-  return firstCrossing(
-    across.map((one) => partCrossing(rates, one, part.limit)),
-    readings,
-  );
-}
-
-/** The spot that stands lowest now, as forecasts are shown by it. */
-function worstOf(vehicle: HabitVehicle, part: HabitPart, day: number): PartHistory | null {
-  const all = SPOTS[part.kind].flatMap((spot) => historyOf(vehicle, part, spot, day) ?? []);
-  const low = ({ readings }: PartHistory) => readings.findLast(({ bound }) => bound === 'exact')?.y ?? Infinity;
-  return all.length === 0 ? null : all.reduce((a, b) => (low(b) < low(a) ? b : a));
 }
 
 const metersOf = (vehicle: HabitVehicle, day: number): MeterPoint[] =>

@@ -110,6 +110,31 @@ describe('what became of it', () => {
     expect(judge(forecast, seriesUpTo([10, 9, 8, 8], [fit]))).toMatchObject({ fate: 'replaced', left: 0 });
   });
 
+  test('a part is at its end where the first place across it is', () => {
+    const tread = (n: number, spot: 'outer' | 'centre', value: number): RawReading => ({
+      ...pad(n, value),
+      point: 'tyre.tread',
+      measure: 'tread',
+      spot,
+    });
+    const upTo = (outer: readonly number[]) =>
+      seriesFrom(
+        outer.map((_, n) => moment(n)),
+        outer.flatMap((value, n) => [tread(n, 'centre', 7 - n), tread(n, 'outer', value)]),
+      );
+    const [centre, shoulder] = upTo([7.5, 6.4, 5.3]);
+    if (!centre || !shoulder) throw new Error('no series');
+    const told = forecastOf(centre, 1.6, { vehicle: CAR, across: [centre, shoulder] });
+    const kept = toStore(CAR, centre, 1.6, told, { across: [centre, shoulder] });
+    if (!kept) throw new Error('nothing to store');
+    expect(judge(kept, upTo([7.5, 6.4, 5.3, 4]))).toMatchObject({ fate: 'waiting', left: 3000 });
+    // The shoulder falls from 4 to 1 while the centre still stands at 3.
+    expect(judge(kept, upTo([7.5, 6.4, 5.3, 4, 1]))).toMatchObject({ fate: 'arrived', left: 5400 });
+    const alone = forecastOf(centre, 1.6, { vehicle: CAR });
+    if (told.status !== 'running-out' || alone.status !== 'running-out') throw new Error('no range');
+    expect(told.distance.mid).toBeLessThan(alone.distance.mid ?? 0);
+  });
+
   test('readings that are gone leave it waiting; nothing breaks', () => {
     expect(judge(forecast, [])).toMatchObject({ fate: 'replaced', left: 0 });
     expect(judge(forecast, seriesUpTo([10]))).toMatchObject({ left: 0 });

@@ -1,6 +1,8 @@
 import { recordOf } from '../sums/keyed';
 import type { Range } from '../trends/forecast';
-import type { Series } from '../trends/series';
+import { MEASURES } from '../catalogue/measures';
+import { groupBy } from '../sums/groupBy';
+import type { Series, SeriesReading } from '../trends/series';
 import { JUDGED, meanPinball, quantileOf } from './loss';
 import { NAIVE_METHODS, type NaiveMethod } from './naive';
 import type { StoredForecast } from './storedForecast';
@@ -17,43 +19,70 @@ export interface Judgement {
   readonly leftDays: number;
 }
 
+/** A moment at which a part was read, or met its limit. */
+interface Moment {
+  readonly travelled: number;
+  /** ms since the epoch. */
+  readonly at: number;
+}
+
 /**
- * What became of a forecast by what has been read since. Where the limit was met between two readings, the place between
- * them is taken on their straight line.
+ * What became of a forecast by what has been read since: a part is at its end where the first place across it is. Where
+ * the limit was met between two readings, the place between them is taken on their straight line. Wear fails under its
+ * limit, what ages fails at it.
  *
  * @param all every series of the vehicle, as known now
  */
 export function judge(forecast: StoredForecast, all: readonly Series[]): Judgement {
-  const readings = all
-    .filter(({ point, key }) => point === forecast.point && spotOf(key) === spotOf(forecast.series))
-    .flatMap((series) => series.readings.filter(({ part }) => part === forecast.part))
-    .filter(({ travelled, at }) => travelled >= forecast.travelled && at > forecast.at)
+  const isOfPart = partMatcher(forecast.part);
+  const looked = all.filter(({ point }) => point === forecast.point);
+  const readings = looked
+    .flatMap((series) => series.readings.filter(({ part }) => isOfPart(part)))
     .sort((a, b) => a.travelled - b.travelled);
-  let before = { travelled: forecast.travelled, at: Date.parse(forecast.at), value: forecast.value };
-  for (const reading of readings) {
-    const now = { travelled: reading.travelled, at: Date.parse(reading.at), value: reading.value };
-    if (reading.value < forecast.limit) {
-      const share = before.value > now.value ? (before.value - forecast.limit) / (before.value - now.value) : 1;
-      const at = Math.min(1, Math.max(0, share));
-      return {
-        forecast,
-        fate: 'arrived',
-        left: before.travelled + (now.travelled - before.travelled) * at - forecast.travelled,
-        leftDays: (before.at + (now.at - before.at) * at - Date.parse(forecast.at)) / DAY_MS,
-      };
-    }
-    before = now;
-  }
-  const running = all.some((series) => series.ofPart.at(-1)?.part === forecast.part);
+  const since = readings.filter(({ travelled, at }) => travelled >= forecast.travelled && at > forecast.at);
+  const wears = looked.every(({ measure }) => MEASURES[measure].nature === 'wear');
+  const isMet = (value: number) => (wears ? value < forecast.limit : value <= forecast.limit);
+  const arrivals = [...groupBy(readings, ({ part }) => part).values()].flatMap(
+    (ones) => arrivalOf(forecast, ones, isMet) ?? [],
+  );
+  const [first] = arrivals.sort((a, b) => a.travelled - b.travelled);
+  const running = all.some((series) => isOfPart(series.ofPart.at(-1)?.part ?? ''));
+  const last = since.at(-1) ?? forecast;
+  const end: Moment = first ?? { travelled: last.travelled, at: Date.parse(last.at) };
   return {
     forecast,
-    fate: running ? 'waiting' : 'replaced',
-    left: before.travelled - forecast.travelled,
-    leftDays: (before.at - Date.parse(forecast.at)) / DAY_MS,
+    fate: first ? 'arrived' : running ? 'waiting' : 'replaced',
+    left: end.travelled - forecast.travelled,
+    leftDays: (end.at - Date.parse(forecast.at)) / DAY_MS,
   };
 }
 
-const spotOf = (key: string) => key.slice(key.indexOf(':'));
+/** When one place of a part met the limit after a forecast; null where it has not. */
+function arrivalOf(
+  forecast: StoredForecast,
+  readings: readonly SeriesReading[],
+  isMet: (value: number) => boolean,
+): Moment | null {
+  const { limit } = forecast;
+  const isLater = ({ travelled, at }: SeriesReading) => travelled >= forecast.travelled && at > forecast.at;
+  const met = readings.findIndex((reading) => isLater(reading) && isMet(reading.value));
+  const [before, now] = [readings[met - 1], readings[met]];
+  if (!now) return null;
+  const from = before ?? { travelled: forecast.travelled, at: forecast.at, value: forecast.value };
+  const share = from.value > now.value ? Math.min(1, Math.max(0, (from.value - limit) / (from.value - now.value))) : 1;
+  const [start, end] = [Date.parse(from.at), Date.parse(now.at)];
+  return {
+    travelled: Math.max(forecast.travelled, from.travelled + (now.travelled - from.travelled) * share),
+    at: Math.max(Date.parse(forecast.at), start + (end - start) * share),
+  };
+}
+
+/** Tells the names of one part at any place across it: they differ in the last word but one. */
+function partMatcher(part: string): (other: string) => boolean {
+  const [, head, tail] = /^(.* )\S+( \d+)$/.exec(part) ?? [];
+  if (head === undefined || tail === undefined) return (other) => other === part;
+  return (other) => other.startsWith(head) && other.endsWith(tail);
+}
 
 /** How one group of forecasts has held. */
 export interface ScoreLine {

@@ -241,6 +241,12 @@ describe('the score of what ages', () => {
     ).toBe('waiting');
   });
 
+  test('a limit met exactly is met', () => {
+    if (!stored) throw new Error('a forecast was wanted');
+    const met = ageingSeries(only(raw('water', 'brake.fluid.water', [0.5, 1, 1.5, 1.8, 3])));
+    expect(met && judge(stored, [met]).fate).toBe('arrived');
+  });
+
   test('a bleed before the limit is a replacement', () => {
     const bled = ageingSeries(only(raw('water', 'brake.fluid.water', [0.5, 1, 2.2, 2.5, 0.4])));
     const before = ageingToStore(CAR, only(raw('water', 'brake.fluid.water', [0.5, 1, 2.2, 2.5])));

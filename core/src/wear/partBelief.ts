@@ -82,13 +82,14 @@ const OWN_READINGS = 4;
  * When the first of several places across one part meets the limit: what is not known is at first common to all of them,
  * the part's rate, then more and more each place's own.
  *
+ * @param curves the worst place's first
  * @param readings how often the part was read
  */
 export function firstCrossing(curves: readonly CrossingCurve[], readings: number): CrossingCurve {
   const [only] = curves;
   if (!only || curves.length === 1) return only ?? { ahead: [0], chance: [0] };
   const own = Math.max(0, readings - 1) / (readings - 1 + OWN_READINGS);
-  const ahead = [...new Set(curves.flatMap((curve) => curve.ahead))].sort((a, b) => a - b);
+  const { ahead } = only;
   return {
     ahead,
     chance: ahead.map((at) => {

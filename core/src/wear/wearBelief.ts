@@ -1,3 +1,4 @@
+import { firstAtLeast } from '../sums/firstAtLeast';
 import { normalCdf, normalQuantile } from '../sums/normal';
 import { STRAIGHT, bent, straightened, stretchAt, type DepthCurve } from './depthCurve';
 
@@ -196,7 +197,7 @@ export interface RateLikelihood {
 /** Log rates the likelihood is told for: this far to either side of what is built in. */
 const FAR_LOG = 2.8;
 const LOG_NODES = 72;
-const levels = new Map<number, Grid>();
+const levels = new Map<number, Grid & Pick<RateLikelihood, 'logs'>>();
 
 /**
  * How likely readings are at each rate, nothing believed beforehand and the rate taken to hold.
@@ -210,16 +211,16 @@ export function rateLikelihood(
 ): RateLikelihood {
   const grid = levels.get(given.base) ?? levelGrid(given.base);
   levels.set(given.base, grid);
-  const { rates, weights } = follow(grid, { ...given, mu: given.base, sigma: FAR_LOG, changes: 0 }, fitted, readings);
-  return { logs: rates.map(Math.log), weights };
+  const { weights } = follow(grid, { ...given, mu: given.base, sigma: FAR_LOG, changes: 0 }, fitted, readings);
+  return { logs: grid.logs, weights };
 }
 
-function levelGrid(base: number): Grid {
+function levelGrid(base: number): Grid & Pick<RateLikelihood, 'logs'> {
   const rates = new Float64Array(LOG_NODES).map((_, node) =>
     Math.exp(base + FAR_LOG * ((2 * node) / (LOG_NODES - 1) - 1)),
   );
   const weights = new Float64Array(LOG_NODES).fill(1 / LOG_NODES);
-  return { rates, weights, changed: weights };
+  return { rates, weights, changed: weights, logs: rates.map(Math.log) };
 }
 
 /** What a gauge cannot tell from nothing says only that there is no more: a part worn through wears no further. */
@@ -417,14 +418,14 @@ export function crossingCurve(belief: WearBelief, limitY: number): CrossingCurve
 /** Chance that the limit is met within `ahead`, by the curve. */
 export function chanceAt({ ahead, chance }: CrossingCurve, distance: number): number {
   if (distance <= 0) return chance[0] ?? 0;
-  const after = ahead.findIndex((at) => at >= distance);
+  const after = firstAtLeast(ahead, distance);
   if (after === -1) return chance.at(-1) ?? 1;
   return between(ahead[after - 1] ?? 0, ahead[after] ?? 0, chance[after - 1] ?? 0, chance[after] ?? 0, distance);
 }
 
 /** Distance by which the limit is met with this chance; Infinity where it is farther than the curve goes. */
 export function crossingAt({ ahead, chance }: CrossingCurve, wanted: number): number {
-  const after = chance.findIndex((one) => one >= wanted);
+  const after = firstAtLeast(chance, wanted);
   if (after === -1) return Infinity;
   if (after === 0) return 0;
   return between(chance[after - 1] ?? 0, chance[after] ?? 0, ahead[after - 1] ?? 0, ahead[after] ?? 0, wanted);

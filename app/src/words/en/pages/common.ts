@@ -1,5 +1,9 @@
 /** Words of more than one view. */
 export const common = {
+  nothingHere: 'Nothing here',
+  addressLeadsNowhere: 'This address leads nowhere',
+  nothingIsLost:
+    'The page was moved, or the address was cut short. Nothing that was kept is lost: go back to the yard.',
   houseRule: (question: string, school: string) => `House rule, ${question}: ${school}.`,
   corner: 'Corner',
   bench: 'Bench',

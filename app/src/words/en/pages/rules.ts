@@ -74,7 +74,8 @@ export const rules = {
   ownAdd: 'Add this point',
   ownTaken: 'This name is taken.',
   ownAllTaken: 'All eight of this station are named.',
-  ownHint: 'It joins this template; tick it in others. It keeps its place for good: visits that hold it go on naming it.',
+  ownHint:
+    'It joins this template; tick it in others. It keeps its place for good: visits that hold it go on naming it.',
   gradesInVisitsWereThey: (points: number, visits: number) =>
     `${points} grades in ${visits} visits, were they made under these rules. They stay as they are; new visits are judged so.`,
 };

@@ -1,0 +1,1 @@
+export { LostPage as default } from '../src/features/lost/LostPage';
