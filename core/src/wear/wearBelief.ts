@@ -63,6 +63,8 @@ const ODD_UNITS = 0.6;
 const CHANGED_SIGMA = 0.55;
 /** Share of the prior that is as wide as a changed rate: some parts are unlike any of their kind. */
 const UNLIKE_SHARE = 0.08;
+/** Looks this near each other, unit of x, are off by the same: each more counts for less. */
+const NEAR = 0.15;
 /** What is read of a part worn through is within so many gauges of nothing. */
 const NOTHING_GAUGES = 2.5;
 const LEAST_WEIGHT = 1e-12;
@@ -169,15 +171,18 @@ function follow(
   const start = fitted?.fresh ?? first?.y ?? 0;
   means.fill(straightened(curve, start));
   variances.fill(((fitted?.sigma ?? UNKNOWN_SIGMA) * stretchAt(curve, start)) ** 2);
-  let [odd, fit] = [0, 0];
+  let [odd, fit, counted, again] = [0, 0, 0, 0];
   for (const told of readings) {
     const reading = atNothing(told, prior.handU) ?? told;
     const gone = Math.max(0, reading.x - x);
+    again = counted > 0 && gone < NEAR ? again + 1 : 0;
+    counted += 1;
     x = reading.x;
     if (gone > 0) move(grid, weights, means, variances, gone, prior.changes);
     before?.(reading, { weights, means, variances });
     if (reading.bound === 'exact') {
-      const seen = look(weights, means, variances, { y: reading.y, u: Math.hypot(reading.u, prior.handU), curve });
+      const u = Math.hypot(reading.u, prior.handU) * Math.sqrt(1 + again);
+      const seen = look(weights, means, variances, { y: reading.y, u, curve });
       odd = seen.odd;
       fit += seen.fit;
     } else {

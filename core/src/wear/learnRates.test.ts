@@ -1,0 +1,75 @@
+import fc from 'fast-check';
+import type { PartHistory } from './fleetRates';
+import { learnRates } from './learnRates';
+import { learnWidths } from './learnWidths';
+import { partCrossing } from './partBelief';
+import { crossingAt } from './wearBelief';
+
+const looks = fc.array(
+  fc.record({
+    gone: fc.double({ min: 0, max: 30, noNaN: true }),
+    y: fc.double({ min: 0, max: 14, noNaN: true }),
+    u: fc.double({ min: 0.02, max: 0.6, noNaN: true }),
+    bound: fc.constantFrom('exact' as const, 'exact' as const, 'above' as const, 'below' as const),
+  }),
+  { maxLength: 7 },
+);
+
+/** Whatever stands in a record: equal readings, better ones each time, forty in one place, none at all. */
+const fleets = fc.array(
+  fc.record({
+    vehicle: fc.constantFrom('v1', 'v2', 'v3'),
+    axle: fc.constantFrom('tread 1', 'tread 2'),
+    isNew: fc.boolean(),
+    wasMoved: fc.boolean(),
+    looks,
+  }),
+  { maxLength: 30 },
+);
+
+test('whatever a fleet has written down, what is learned is figures, and so is every forecast from it', () => {
+  fc.assert(
+    fc.property(fleets, (drawn) => {
+      const parts = drawn.map(({ vehicle, axle, isNew, wasMoved, looks: told }, n): PartHistory => {
+        let x = 3;
+        const readings = told.map(({ gone, ...look }) => ({ ...look, x: (x += gone) }));
+        const fitted = isNew ? { x: 1, fresh: 8, sigma: 0.3 } : null;
+        const before = wasMoved ? [{ axle: 'tread 2', until: 5 }] : [];
+        return { id: `${n}`, vehicle, kind: 'tread', axle, cell: `${axle} car`, fitted, readings, before };
+      });
+      const rates = learnRates(parts);
+      const widths = learnWidths(parts, rates);
+      // What is no figure becomes null on its way.
+      expect(JSON.parse(JSON.stringify({ rates, widths }))).toEqual({ rates, widths });
+      for (const part of parts.filter(({ readings }) => readings.length > 0)) {
+        const ends = [0.1, 0.5, 0.9].map((chance) => crossingAt(partCrossing(rates, part, 1.6), chance));
+        expect(ends.some(Number.isNaN)).toBe(false);
+        expect([...ends].sort((a, b) => a - b)).toEqual(ends);
+      }
+    }),
+    { numRuns: 60 },
+  );
+});
+
+test('one misreading told over and over makes nothing surer than it was', () => {
+  const part = (times: number): PartHistory => ({
+    id: 'p',
+    vehicle: 'v',
+    kind: 'tread',
+    axle: 'tread 1',
+    cell: 'tread 1 car',
+    fitted: { x: 0, fresh: 8, sigma: 0.2 },
+    readings: [
+      { x: 5, y: 7, u: 0.15, bound: 'exact' },
+      { x: 10, y: 6, u: 0.15, bound: 'exact' },
+      ...Array.from({ length: times }, () => ({ x: 15, y: 2, u: 0.15, bound: 'exact' }) as const),
+    ],
+  });
+  const width = (times: number) => {
+    const curve = partCrossing({}, part(times), 1.6);
+    return crossingAt(curve, 0.9) - crossingAt(curve, 0.1);
+  };
+  expect(width(1)).toBeGreaterThan(width(0) * 0.8);
+  // Forty in a week are off by the same: they make it hardly surer than a few do.
+  expect(width(40)).toBeGreaterThan(width(4) * 0.6);
+});
