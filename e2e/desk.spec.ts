@@ -68,6 +68,16 @@ test('a template and a point of one’s own', async ({ page }) => {
   await expect(page.getByText('All six in, paint unbroken')).toBeVisible();
 });
 
+test('an address that leads nowhere says so, with the way back', async ({ page }) => {
+  await page.goto(workshop.url);
+  await signIn(page, 'Maren', '112358');
+  await page.goto(`${workshop.url}/visits/long-gone`);
+  await expect(page.getByRole('heading', { name: 'Nothing here' })).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Back', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'Yard' })).toBeVisible();
+});
+
 test('a vehicle’s spec sheet: what cannot be is refused at its field, what is saved judges', async ({ page }) => {
   await page.goto(workshop.url);
   await signIn(page, 'Maren', '112358');
