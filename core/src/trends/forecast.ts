@@ -91,11 +91,14 @@ export function crossingOf(
   series: Series,
   limit: number,
   { vehicle, fleet = BUILT_IN_FLEET, across = [] }: Pick<ForecastGiven, 'vehicle' | 'fleet' | 'across'>,
+  belief?: WearBelief,
 ): CrossingCurve {
   const at = lastKnown(series)?.travelled;
   const together = [series, ...across.filter((one) => one !== series && lastKnown(one)?.travelled === at)];
   return firstCrossing(
-    together.map((one) => partCrossing(fleet.rates, partHistory(vehicle, one), limit)),
+    together.map((one) =>
+      partCrossing(fleet.rates, partHistory(vehicle, one), limit, one === series ? belief : undefined),
+    ),
     series.ofPart.length,
   );
 }
@@ -112,7 +115,7 @@ export function forecastOf(series: Series, limit: number, given: ForecastGiven):
   const last = lastKnown(series);
   if (!last) return { status: 'needs-readings', have: 0, want: LEAST_READINGS };
   const { part, belief } = beliefOf(series, given);
-  const curve = crossingOf(series, limit, given);
+  const curve = crossingOf(series, limit, given, belief);
   const ask = (chance: number) => askFor(calibrationOf(fleet, part.kind), chance);
   const finite = (x: number) => (Number.isFinite(x) ? x * step : null);
   const low = crossingAt(curve, ask(0.1));

@@ -1,6 +1,7 @@
 import { groupBy } from '../sums/groupBy';
 import { STRAIGHT, straightened, stretchAt, type DepthCurve } from './depthCurve';
 import type { PartHistory } from './fleetRates';
+import { NOTHING_GAUGES } from './wearBelief';
 
 /** Powers that are looked for lie between these; how far from straight anybody expects them, standard deviation. */
 const [LEAST_POWER, MOST_POWER] = [-0.8, 0.85];
@@ -12,8 +13,6 @@ const LEAST_PARTS = 12;
 /** A part bent more than this many times the usual is a misread or a fault: it counts as so much only. */
 const FARTHEST = 3;
 const ROUNDS = 24;
-/** Read within so many gauges of nothing, a part may be worn through: it tells no wear. */
-const NOTHING_GAUGES = 2.5;
 
 /** A part's readings with what each adds to the bend that is left in them. */
 interface Bend {
@@ -68,6 +67,7 @@ function leftIn({ points }: Bend, curve: DepthCurve): number {
 
 /** The quadratic contrast over a part's exact readings: what is left of x² beside a line; null where they are too few or too close. */
 function bendOf({ vehicle, readings }: PartHistory): Bend | null {
+  // What may be worn through tells no wear.
   const exact = readings.filter(({ bound, y, u }) => bound === 'exact' && y > NOTHING_GAUGES * u);
   const [first, last] = [exact[0], exact.at(-1)];
   if (exact.length < LEAST_READINGS || !first || !last || !(last.x > first.x)) return null;

@@ -1,3 +1,4 @@
+import { evenly } from '../sums/evenly';
 import { groupBy } from '../sums/groupBy';
 import { recordOf, typedKeys } from '../sums/keyed';
 import { STRAIGHT, type DepthCurve } from './depthCurve';
@@ -218,11 +219,6 @@ function plainShifts({ axles, cells, vehicles }: Pick<Levels, 'axles' | 'cells' 
 }
 
 const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / Math.max(1, values.length);
-
-function evenly<T>(list: readonly T[], most: number): readonly T[] {
-  const every = Math.max(1, Math.ceil(list.length / most));
-  return every === 1 ? list : list.filter((_, index) => index % every === 0);
-}
 
 function best(options: readonly number[], score: (option: number) => number): number {
   return options.map((option) => ({ option, score: score(option) })).reduce((a, b) => (b.score > a.score ? b : a))

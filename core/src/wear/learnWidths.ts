@@ -1,3 +1,4 @@
+import { evenly } from '../sums/evenly';
 import { groupBy } from '../sums/groupBy';
 import type { Calibration } from './calibration';
 import type { FleetRates, PartHistory } from './fleetRates';
@@ -33,13 +34,7 @@ interface Weighed {
 export function learnWidths(parts: readonly PartHistory[], rates: FleetRates): Record<string, Calibration> {
   return Object.fromEntries(
     [...groupBy(parts, ({ kind }) => kind)].flatMap(([kind, ones]) => {
-      const every = Math.max(1, Math.ceil(ones.length / MOST_PARTS));
-      const width = widthOf(
-        weigh(
-          ones.filter((_, index) => index % every === 0),
-          rates,
-        ),
-      );
+      const width = widthOf(weigh(evenly(ones, MOST_PARTS), rates));
       return width ? [[kind, width] as const] : [];
     }),
   );

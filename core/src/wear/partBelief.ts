@@ -21,9 +21,18 @@ export function partSurprises(rates: FleetRates, part: PartHistory): Surprise[] 
   return surprises(priorFor(rates, part), fitted, readings);
 }
 
-/** When a part meets its limit, in a house that moves such parts every so often: then it wears on at the other axle's rate. */
-export function partCrossing(rates: FleetRates, part: PartHistory, limit: number): CrossingCurve {
-  const curve = crossingCurve(partBelief(rates, part), limit);
+/**
+ * When a part meets its limit, in a house that moves such parts every so often: then it wears on at the other axle's rate.
+ *
+ * @param belief of this part, where it is known already
+ */
+export function partCrossing(
+  rates: FleetRates,
+  part: PartHistory,
+  limit: number,
+  belief = partBelief(rates, part),
+): CrossingCurve {
+  const curve = crossingCurve(belief, limit);
   const kind = rates[part.kind];
   const moves = kind && movesAhead(kind, part);
   if (!moves) return curve;

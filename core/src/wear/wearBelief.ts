@@ -66,7 +66,7 @@ const UNLIKE_SHARE = 0.08;
 /** Looks this near each other, unit of x, are off by the same: each more counts for less. */
 const NEAR = 0.15;
 /** What is read of a part worn through is within so many gauges of nothing. */
-const NOTHING_GAUGES = 2.5;
+export const NOTHING_GAUGES = 2.5;
 const LEAST_WEIGHT = 1e-12;
 /** Start of a part nobody saw new: anything. */
 const UNKNOWN_SIGMA = 6;
