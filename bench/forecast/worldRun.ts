@@ -13,7 +13,7 @@ import { UNCALIBRATED, askFor, type Calibration } from '@weskopos/core/wear/cali
 import { learnWidths } from '@weskopos/core/wear/learnWidths';
 import { learnRates } from '@weskopos/core/wear/learnRates';
 import { dayOfChance, learnUsage, usageNow, type MeterPoint } from '@weskopos/core/wear/usageModel';
-import { chanceAt, crossingAt } from '@weskopos/core/wear/wearBelief';
+import { chanceAt, crossingAt } from '@weskopos/core/wear/crossing';
 
 const RELEARN_DAYS = 180;
 

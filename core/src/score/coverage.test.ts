@@ -1,7 +1,8 @@
 import { fleetWorld, type WorldPart, type WorldVehicle } from '../simulator/fleetWorld';
 import { priorFor, type PartHistory } from '../wear/fleetRates';
 import { learnRates } from '../wear/learnRates';
-import { chanceAt, believe, crossingAt, crossingCurve } from '../wear/wearBelief';
+import { chanceAt, crossingAt, crossingCurve } from '../wear/crossing';
+import { believe } from '../wear/wearBelief';
 import { dayOfChance, learnUsage, usageNow, type MeterPoint } from '../wear/usageModel';
 import { JUDGED, meanPinball, quantileOf } from './loss';
 import { naiveLeft } from './naive';

@@ -3,7 +3,7 @@ import { NAMED_WORLDS } from '../simulator/habits/habits';
 import { SPOTS, firstCrossingOf, historyOf, worstOf } from '../tests/habitHistory';
 import { learnRates } from '../wear/learnRates';
 import { learnWidths } from '../wear/learnWidths';
-import { crossingAt } from '../wear/wearBelief';
+import { crossingAt } from '../wear/crossing';
 import { JUDGED, quantileOf } from './loss';
 
 const YEAR = 365.25;

@@ -1,7 +1,7 @@
 import { recordOf } from '../sums/keyed';
 import type { PointCode } from '../catalogue/catalogue';
 import type { Vehicle, Place } from '../vehicle/vehicle';
-import { chanceAt, crossingAt } from '../wear/wearBelief';
+import { chanceAt, crossingAt } from '../wear/crossing';
 import { dayOfChance } from '../wear/usageModel';
 import { crossingOf, type Forecast, type ForecastGiven, type Range } from '../trends/forecast';
 import { METER_STEP, partHistory } from '../trends/partHistory';

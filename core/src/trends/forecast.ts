@@ -4,7 +4,9 @@ import { STRAIGHT, bent, straightened, stretchAt, type DepthCurve } from '../wea
 import type { PartHistory } from '../wear/fleetRates';
 import { chanceByDay, dayOfChance, type UsageForecast } from '../wear/usageModel';
 import { firstCrossing, partBelief, partCrossing } from '../wear/partBelief';
-import { chanceAt, crossingAt, stateOf, type CrossingCurve, type WearBelief } from '../wear/wearBelief';
+import { chanceAt, crossingAt, type CrossingCurve } from '../wear/crossing';
+import { stateOf } from '../wear/wearBelief';
+import type { WearBelief } from '../wear/wearFilter';
 import { BUILT_IN_FLEET, calibrationOf, type FleetKnowledge } from './fleetKnowledge';
 import { METER_STEP, partHistory } from './partHistory';
 import { lastKnown, type Series } from './series';

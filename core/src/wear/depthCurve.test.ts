@@ -3,7 +3,8 @@ import { normalDraw, seededRandom } from '../simulator/random';
 import { STRAIGHT, bent, straightened, stretchAt } from './depthCurve';
 import type { PartHistory } from './fleetRates';
 import { learnCurve } from './learnCurve';
-import { believe, crossingAt, crossingCurve } from './wearBelief';
+import { crossingAt, crossingCurve } from './crossing';
+import { believe } from './wearBelief';
 
 const curves = fc.record({
   power: fc.double({ min: -0.8, max: 0.85, noNaN: true }),

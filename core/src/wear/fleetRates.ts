@@ -1,5 +1,5 @@
 import { STRAIGHT, type DepthCurve } from './depthCurve';
-import type { Fitted, RatePrior, WearReading } from './wearBelief';
+import type { Fitted, RatePrior, WearReading } from './wearFilter';
 
 /** One part as the fleet learns from it. */
 export interface PartHistory {

@@ -1,7 +1,7 @@
 import { groupBy } from '../sums/groupBy';
 import { STRAIGHT, straightened, stretchAt, type DepthCurve } from './depthCurve';
 import type { PartHistory } from './fleetRates';
-import { NOTHING_GAUGES } from './wearBelief';
+import { NOTHING_GAUGES } from './wearFilter';
 
 /** Powers that are looked for lie between these; how far from straight anybody expects them, standard deviation. */
 const [LEAST_POWER, MOST_POWER] = [-0.8, 0.85];

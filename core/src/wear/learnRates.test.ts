@@ -3,7 +3,7 @@ import type { PartHistory } from './fleetRates';
 import { learnRates } from './learnRates';
 import { learnWidths } from './learnWidths';
 import { partCrossing } from './partBelief';
-import { crossingAt } from './wearBelief';
+import { crossingAt } from './crossing';
 
 const looks = fc.array(
   fc.record({

@@ -3,7 +3,8 @@ import { atPresentAxle, type KindRates, type PartHistory } from './fleetRates';
 import { learnWidths } from './learnWidths';
 import { normalDraw, seededRandom } from '../simulator/random';
 import { firstCrossing, partBelief, partCrossing, partSurprises } from './partBelief';
-import { crossingAt, crossingCurve, stateOf } from './wearBelief';
+import { crossingAt, crossingCurve } from './crossing';
+import { stateOf } from './wearBelief';
 
 const shift = (mean: number) => ({ mean, variance: 1e-4 });
 const tread: KindRates = {

@@ -1,13 +1,7 @@
 import { atPresentAxle, priorFor, type FleetRates, type KindRates, type PartHistory } from './fleetRates';
-import {
-  believe,
-  chanceAt,
-  crossingCurve,
-  surprises,
-  type CrossingCurve,
-  type Surprise,
-  type WearBelief,
-} from './wearBelief';
+import { chanceAt, crossingCurve, type CrossingCurve } from './crossing';
+import { believe, surprises, type Surprise } from './wearBelief';
+import type { WearBelief } from './wearFilter';
 
 /** What is believed of a part by its own readings and by what the fleet wears. */
 export function partBelief(rates: FleetRates, part: PartHistory): WearBelief {

@@ -1,5 +1,6 @@
 import type { Place } from '../vehicle/vehicle';
-import { believe, type Fitted, type RatePrior, type WearReading } from './wearBelief';
+import { believe } from './wearBelief';
+import { type Fitted, type RatePrior, type WearReading } from './wearFilter';
 
 /** A part watched for a change of its rate. */
 export interface WatchedPart {

@@ -7,16 +7,9 @@ import { learnRates } from './learnRates';
 import { normalCdf } from '../sums/normal';
 import { findPressureLoss, findSlowLoss, findRateChange } from './rateChange';
 import { USUAL_USAGE, chanceByDay, dayOfChance, expectedUse, learnUsage, usageNow } from './usageModel';
-import {
-  believe,
-  chanceAt,
-  crossedBy,
-  crossingAt,
-  crossingCurve,
-  stateOf,
-  type RatePrior,
-  type WearReading,
-} from './wearBelief';
+import { chanceAt, crossedBy, crossingAt, crossingCurve } from './crossing';
+import { believe, stateOf } from './wearBelief';
+import { type RatePrior, type WearReading } from './wearFilter';
 
 const prior: RatePrior = { mu: Math.log(0.2), sigma: 0.3, changes: 0.004, handU: 0 };
 const reading = (x: number, y: number, bound: WearReading['bound'] = 'exact'): WearReading => ({
