@@ -1,7 +1,7 @@
 import { benchBundle } from './bundle';
 import { benchFleet } from './fleet';
-import { benchAges, benchChanges } from './forecast/forecast';
-import { benchWorlds } from './forecast/worlds';
+import { benchAgeing } from './forecast/ageing';
+import { benchChanges, benchWorlds } from './forecast/worlds';
 import { benchKills } from './kills';
 import { benchLedger } from './ledger';
 import { benchPointChange } from './pointChange';
@@ -18,8 +18,8 @@ const BENCHES: Readonly<Record<string, () => void | Promise<void>>> = {
   bundle: benchBundle,
   route: benchRoute,
   forecast: () => benchWorlds(),
-  ageing: benchAges,
-  changes: benchChanges,
+  ageing: () => benchAgeing(),
+  changes: () => benchChanges(),
   fleet: benchFleet,
   start: benchStart,
 };

@@ -6,11 +6,12 @@ import {
 } from '@weskopos/core/simulator/habits/habitWorld';
 import { JUDGED, quantileOf } from '@weskopos/core/score/loss';
 import { NAIVE_METHODS, naiveLeft, type NaiveMethod } from '@weskopos/core/score/naive';
-import { firstCrossingOf, SPOTS, historyOf, worstOf } from '@weskopos/core/tests/habitHistory';
+import { firstCrossingOf, SPOTS, historyOf, watchedOn, worstOf } from '@weskopos/core/tests/habitHistory';
 import { recordOf } from '@weskopos/core/sums/keyed';
 import type { PartHistory } from '@weskopos/core/wear/fleetRates';
 import { UNCALIBRATED, askFor, type Calibration } from '@weskopos/core/wear/calibration';
 import { learnWidths } from '@weskopos/core/wear/learnWidths';
+import { findRateChange } from '@weskopos/core/wear/rateChange';
 import { learnRates } from '@weskopos/core/wear/learnRates';
 import { dayOfChance, learnUsage, usageNow, type MeterPoint } from '@weskopos/core/wear/usageModel';
 import { chanceAt, crossingAt } from '@weskopos/core/wear/crossing';
@@ -60,13 +61,14 @@ export function runWorld(plan: HabitPlan, toDay: number): RunForecast[] {
       lives = livesBy(world, day);
       spreads.until(day);
     }
+    const change = findRateChange(rates, watchedOn(vehicle, day));
     const usage = usageNow(metersOf(vehicle, day), use);
     for (const part of vehicle.parts) {
       const look = part.looks.findLast((one) => one.day <= day);
       if (look?.day !== day || part.crossedKm === null || part.crossedDay === null || part.crossedDay <= day) continue;
       const history = worstOf(vehicle, part, day);
       if (!history) continue;
-      const curve = firstCrossingOf(vehicle, part, history, day, rates);
+      const curve = firstCrossingOf(vehicle, part, history, day, rates, change?.perhaps);
       const calibration = widths[history.kind] ?? UNCALIBRATED;
       const truth = (part.crossedKm - look.km) / 1000;
       const level = Math.min(...look.readings.map((reading) => reading.truth));

@@ -2,6 +2,10 @@ import { NAIVE_METHODS } from '@weskopos/core/score/naive';
 import { meanPinball, quantileOf } from '@weskopos/core/score/loss';
 import { NAMED_WORLDS, drawHabits, type Habits } from '@weskopos/core/simulator/habits/habits';
 import { seededRandom } from '@weskopos/core/simulator/random';
+import { TOLD_FROM } from '@weskopos/core/wear/rateChange';
+import type { ChangeStudy, CurvePoint } from './alarmCurve';
+import { studyChanges } from './changes';
+import { studyPunctures } from './punctures';
 import { runWorld, type RunForecast } from './worldRun';
 
 /** Seeds that were not looked at while the forecaster was built. */
@@ -33,16 +37,19 @@ interface Figures {
 const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length;
 const percent = (share: number) => `${(share * 100).toFixed(1)} %`;
 
+/** Named worlds, and others drawn from all switches. */
+const worldsOf = (drawn: readonly number[], only: readonly string[]): (readonly [string, Habits])[] => [
+  ...Object.entries(NAMED_WORLDS).filter(([name]) => only.length === 0 || only.includes(name)),
+  ...drawn.map((seed) => [`drawn ${seed}`, drawHabits(seededRandom(seed))] as const),
+];
+
 /** How forecasts hold in every world; the worst is told last. */
 export function benchWorlds(
   seeds: readonly number[] = UNSEEN,
   drawn: readonly number[] = DRAWN,
   only: readonly string[] = [],
 ): void {
-  const worlds: (readonly [string, Habits])[] = [
-    ...Object.entries(NAMED_WORLDS).filter(([name]) => only.length === 0 || only.includes(name)),
-    ...drawn.map((seed) => [`drawn ${seed}`, drawHabits(seededRandom(seed))] as const),
-  ];
+  const worlds = worldsOf(drawn, only);
   const all = worlds.flatMap(([name, habits]) => {
     const told = seeds.flatMap((seed) => runWorld({ ...PLAN, seed, habits }, 7 * YEAR));
     return (['tread', 'pad'] as const).map((kind) => {
@@ -62,6 +69,31 @@ export function benchWorlds(
   console.log(
     `pooled: half life ${(all.reduce((sum, one) => sum + one.half, 0) / all.reduce((sum, one) => sum + one.noiseFree, 0)).toFixed(2)} × noise-free`,
   );
+}
+
+/** How much of what changed is found within two visits in every world, against what is raised for nothing; and punctures. */
+export function benchChanges(
+  seeds: readonly number[] = UNSEEN,
+  drawn: readonly number[] = DRAWN,
+  only: readonly string[] = [],
+): void {
+  for (const [name, habits] of worldsOf(drawn, only))
+    printCurves(name, studyChanges(seeds.map((seed) => ({ vehicles: 40, years: 9, seed, habits }))));
+  printCurves('punctures', studyPunctures(seeds));
+}
+
+function printCurves(name: string, { events, vehicleYears, ours, naive }: ChangeStudy): void {
+  const points = (curve: readonly CurvePoint[]) =>
+    curve
+      .map(
+        ({ threshold, found, falsePerYear }) =>
+          `${threshold === TOLD_FROM ? '*' : ''}${threshold}: ${events === 0 ? 'none to find' : percent(found)}, ${falsePerYear.toFixed(3)}`,
+      )
+      .join(' | ');
+  console.log(
+    `${name}: ${events} changes of 1.5 times and more in ${vehicleYears} vehicle-years; found, false a vehicle-year`,
+  );
+  console.log(`  odds (* working point) ${points(ours)}\n  last stretch over the one before ${points(naive)}`);
 }
 
 const within = ([low = NaN, , high = NaN]: readonly number[], truth: number) => Number(truth >= low && truth <= high);

@@ -1,5 +1,6 @@
 import {
   BASES,
+  CHANGE_SCOPES,
   FLUIDS,
   LEAK_PLACES,
   LEAK_STAGES,
@@ -53,8 +54,10 @@ export const fleetKnowledgeSchema: z.ZodType<FleetKnowledge> = z.object({
 export const changeNoteSchema: z.ZodType<ChangeNote> = z.discriminatedUnion('kind', [
   z.object({
     kind: z.literal('wear'),
-    measure: z.enum(MEASURE_CODES),
+    scope: z.enum(CHANGE_SCOPES),
+    measures: z.array(z.enum(MEASURE_CODES)),
     places: z.array(placeSchema),
+    spot: z.enum(SPOTS),
     factor: z.number(),
     since: z.string(),
     sureness: z.number(),

@@ -346,6 +346,8 @@ export { batteryHealth, stateOfCharge, type StateOfCharge } from './calculators/
 export { STUD_COUNTS, TORQUE_STAGES, torqueOrder, type StudCount } from './calculators/torqueOrder';
 export { dripLoss, dropRate, type DripLoss } from './calculators/drips';
 export type { ChangeNote, VehicleOutlook } from './outlook/vehicleOutlook';
+export { CHANGE_SCOPES, type ChangeScope } from './wear/rateChange';
+export { wearWatch } from './trends/wearWatch';
 export type { LeakLook } from './trends/standingLooks';
 export type { LeakSpot } from './outlook/leakSpots';
 export { seriesFrom, type VisitMoment } from './trends/series';

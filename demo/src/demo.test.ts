@@ -139,7 +139,7 @@ describe('the demo workshop', () => {
     const changes = (code: string) => vehicles.find(({ fleetCode }) => fleetCode === code)?.changes ?? [];
     // A brake that drags, and the fuel it costs.
     expect(changes('FH 07')).toEqual([
-      expect.objectContaining({ kind: 'wear', measure: 'lining', places: ['1L'] }),
+      expect.objectContaining({ kind: 'wear', measures: ['lining'], places: ['1L'] }),
       expect.objectContaining({ kind: 'use', what: 'fuel' }),
     ]);
     expect(vehicles.flatMap(({ changes: all }) => all).length).toBeLessThan(6);

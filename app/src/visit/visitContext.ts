@@ -20,6 +20,7 @@ import {
   threadParts,
   travelledByVisit,
   wearLine,
+  wearWatch,
   type Beside,
   type Finding,
   type GradeOverride,
@@ -86,6 +87,9 @@ export function historyOf(
   const visits = [...earlier.map((visit) => visit.inspection), inspection];
   const today = travelledByVisit(visits.map((one) => ({ ...one, at: one.startedAt }))).get(inspection.id) ?? 0;
   const series = new Map(seriesOf(earlier, entries, { vehicle, house: rules.house }).map((one) => [one.key, one]));
+  // Asked for by the first point that wears: not every visit gets there.
+  const watched = () => ({ perhaps: wearWatch(vehicle, [...series.values()], fleet)?.perhaps });
+  let watch: ReturnType<typeof watched> | null = null;
   const book = threadParts(entries);
   const jobs = jobsOf(earlier, entries);
   const partHere = ({ point, place }: PointRef) => {
@@ -118,7 +122,7 @@ export function historyOf(
     expected: (ref, measure, spot) => {
       const one =
         MEASURES[measure].nature === 'wear' ? series.get(seriesKey(ref.point, ref.place, spot, measure)) : undefined;
-      const line = one && wearLine(one, { vehicle, fleet });
+      const line = one && wearLine(one, { vehicle, fleet, perhaps: (watch ??= watched()).perhaps });
       return line ? Math.max(0, expectedAt(line, today).y) : null;
     },
     fitted,

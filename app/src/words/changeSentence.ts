@@ -19,11 +19,32 @@ export function changeSentence(change: ChangeNote, axles: Seats): string {
     const percent = Math.round(Math.abs(change.factor - 1) * 100);
     return `Uses about ${percent} % ${change.factor > 1 ? 'more' : 'less'} ${change.what}${since} (${sure}). ${change.factor > 1 ? words.usesMore[change.what] : ''}`.trim();
   }
-  const where =
-    change.places.length > 2 ? 'all round' : change.places.map((place) => placeWords(place, axles)).join(' and ');
-  const why =
-    change.places.length > 2
-      ? 'Another driver, route or load?'
-      : words.oneWheelWears[change.measure === 'tread' ? 'tread' : 'lining'];
-  return `${words.wearOf[change.measure === 'tread' ? 'tread' : 'lining']} ${where} wears about ${change.factor.toFixed(1)} times as fast${since} (${sure}). ${why}`;
+  return `${wearSubject(change, axles)} about ${change.factor.toFixed(1)} times as fast${wearWhere(change)}${since} (${sure}). ${wearReason(change)}`;
+}
+
+type WearNote = Extract<ChangeNote, { kind: 'wear' }>;
+
+type WearName = keyof typeof words.wearOf;
+const isWearName = (name: string | undefined): name is WearName => name !== undefined && name in words.wearOf;
+
+/** What wears is called by what is read of it: a brake where that is more than one thing. */
+function wearName({ measures: [only, ...more] }: WearNote): WearName {
+  return more.length === 0 && isWearName(only) ? only : 'brake';
+}
+
+function wearSubject(change: WearNote, axles: Seats): string {
+  if (change.scope === 'vehicle') return words.allWears;
+  if (change.scope === 'kind') return words.kindWears[wearName(change)];
+  const where = change.places.map((place) => placeWords(place, axles)).join(' and ');
+  return `${words.wearOf[wearName(change)]} ${where} wears`;
+}
+
+const wearWhere = ({ scope, spot }: WearNote): string =>
+  scope === 'spot' && words.spot[spot] ? ` at its ${words.spot[spot]} place` : '';
+
+function wearReason(change: WearNote): string {
+  if (change.scope === 'vehicle' || change.scope === 'kind') return words.wearReason.all;
+  const tyre = wearName(change) === 'tread';
+  if (change.scope === 'spot') return tyre ? words.wearReason.treadSpot : words.wearReason.brakeSpot;
+  return tyre ? words.wearReason.tread : words.wearReason.brake;
 }

@@ -12,8 +12,10 @@ import { pointShort } from './show';
 describe('what changed, in a sentence', () => {
   const wear = (change: Partial<Extract<ChangeNote, { kind: 'wear' }>> = {}): ChangeNote => ({
     kind: 'wear',
-    measure: 'lining',
+    scope: 'part',
+    measures: ['lining'],
     places: ['1L'],
+    spot: 'whole',
     factor: 2.04,
     since: '2026-05-02T08:00:00.000Z',
     sureness: 0.957,
@@ -26,10 +28,16 @@ describe('what changed, in a sentence', () => {
       wear(),
       'The pad nearside front wears about 2.0 times as fast since 2 May 2026 (96 % sure). Does the calliper drag or the slide stick?',
     ],
-    ['two wheels', wear({ places: ['1L', '1R'] }), 'The pad nearside front and offside front wears'],
-    ['all of them', wear({ places: ['1L', '1R', '2L', '2R'] }), 'all round wears about 2.0 times as fast'],
-    ['a driver is asked about', wear({ places: ['1L', '1R', '2L', '2R'] }), 'Another driver, route or load?'],
-    ['a tyre', wear({ measure: 'tread' }), 'The tyre nearside front wears'],
+    ['both pads of one', wear({ measures: ['lining', 'disc'] }), 'The brake nearside front wears about'],
+    ['all of a kind', wear({ scope: 'kind' }), 'The pads wear about 2.0 times as fast since'],
+    ['all that wears', wear({ scope: 'vehicle' }), 'Tyres and brakes wear about 2.0 times as fast'],
+    ['a driver is asked about', wear({ scope: 'vehicle' }), 'Another driver, route or load?'],
+    ['a tyre', wear({ measures: ['tread'] }), 'The tyre nearside front wears'],
+    [
+      'one shoulder',
+      wear({ scope: 'spot', measures: ['tread'], spot: 'inner' }),
+      'The tyre nearside front wears about 2.0 times as fast at its inner place since 2 May 2026 (96 % sure). Is the alignment out',
+    ],
     [
       'a puncture',
       { kind: 'pressure', place: '2R', kpaPerMonth: 14.2, since: '', sureness: 0.8 },

@@ -2,7 +2,9 @@ import type { AheadNote, LookAhead } from '../inspection/aheadNote';
 import { readingAt, readingValue, type Finding } from '../inspection/finding';
 import { uncertaintyOf } from '../grading/compared';
 import type { LifeEntry } from '../parts/lifeEntry';
-import { wearEnd, runsOut } from '../trends/runOut';
+import { wearEnd } from '../trends/runOut';
+import { runsOut } from '../trends/runsOut';
+import { wearWatch } from '../trends/wearWatch';
 import type { Rules } from '../rules/rulebook';
 import { BUILT_IN_FLEET, type FleetKnowledge } from '../trends/fleetKnowledge';
 import { chanceWithin } from '../trends/forecast';
@@ -38,10 +40,10 @@ export function lookAheadOf(given: LookAheadGiven): LookAhead {
   const nextVisit = nextVisitOf(moments);
   const use = nextVisit === null ? null : usageFrom(moments, entries, vehicle.meterUnit, fleet.use);
   if (nextVisit === null || use === null) return () => null;
-  const alike = groupBy(
-    rawReadings(standingLooks(visits.flatMap(({ findings }) => findings)), { vehicle, house: rules.house }),
-    ({ point, spot, measure }) => `${point} ${spot} ${measure}`,
-  );
+  const raw = rawReadings(standingLooks(visits.flatMap(({ findings }) => findings)), { vehicle, house: rules.house });
+  // Today's other readings are still to come: what the visits before told.
+  const perhaps = wearWatch(vehicle, seriesFrom(moments, raw, entries), fleet)?.perhaps;
+  const alike = groupBy(raw, ({ point, spot, measure }) => `${point} ${spot} ${measure}`);
   const days = daysBetween(inspection.startedAt, nextVisit);
   const known = new Map<string, AheadNote | null>();
   return ({ point, place }, { measure, spot, values, step }) => {
@@ -64,7 +66,7 @@ export function lookAheadOf(given: LookAheadGiven): LookAhead {
             spot,
             value,
             limit,
-            chance: chanceWithin(series, limit, { vehicle, fleet, use }, days),
+            chance: chanceWithin(series, limit, { vehicle, fleet, use, perhaps }, days),
             nextVisit,
           }
         : null;

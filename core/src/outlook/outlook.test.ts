@@ -85,7 +85,13 @@ describe('what a vehicle is coming to', () => {
   test('a brake that begins to drag is named with its onset', () => {
     const drags = [...steady, visit(6, [4, 6, 7.8, 7.8]), visit(7, [1, 5, 7.1, 7.1])];
     expect(outlookOf(CAR, drags, [], rulesWith()).changes).toEqual([
-      expect.objectContaining({ kind: 'wear', measure: 'lining', places: ['1L'], since: '2026-05-01T08:00:00.000Z' }),
+      expect.objectContaining({
+        kind: 'wear',
+        scope: 'part',
+        measures: ['lining'],
+        places: ['1L'],
+        since: '2026-05-01T08:00:00.000Z',
+      }),
     ]);
   });
 
@@ -106,6 +112,7 @@ describe('what a vehicle is coming to', () => {
       states: [],
       nextVisit: null,
       series: [],
+      wear: null,
       use: null,
     });
   });

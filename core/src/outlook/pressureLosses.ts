@@ -3,7 +3,7 @@ import { daysBetween } from '../sums/daysBetween';
 import type { RawReading } from '../trends/standingLooks';
 import type { VisitMoment } from '../trends/series';
 import type { Place } from '../vehicle/vehicle';
-import type { PressureLoss } from '../wear/rateChange';
+import type { PressureLoss } from '../wear/pressureLoss';
 
 interface Look {
   readonly at: string;

@@ -1,18 +1,21 @@
 import type { HouseRules } from '../house/houseRules';
 import type { MeasureCode } from '../catalogue/measures';
+import type { Spot } from '../catalogue/points/point';
 import type { LifeEntry } from '../parts/lifeEntry';
-import { wearEnd, forecastSeries, runsOut, type RunOut } from '../trends/runOut';
+import { wearEnd, forecastSeries, type RunOut } from '../trends/runOut';
+import { runsOut } from '../trends/runsOut';
+import { wearWatch } from '../trends/wearWatch';
 import type { Rules } from '../rules/rulebook';
 import type { FleetKnowledge } from '../trends/fleetKnowledge';
 import { chanceWithin } from '../trends/forecast';
-import { METER_STEP, partHistory } from '../trends/partHistory';
+import { METER_STEP } from '../trends/partHistory';
 import { lastFigure, lastKnown, seriesFrom, type Series, type VisitMoment } from '../trends/series';
 import { leakLooks, rawReadings, standingLooks, type RawReading, type TrendEntry } from '../trends/standingLooks';
 import { usageFrom } from '../trends/usageOf';
 import type { Vehicle, Place } from '../vehicle/vehicle';
-import { atPresentAxle, priorFor } from '../wear/fleetRates';
 import type { UsageForecast } from '../wear/usageModel';
-import { TOLD_FROM, findSlowLoss, findRateChange } from '../wear/rateChange';
+import { findSlowLoss } from '../wear/pressureLoss';
+import { TOLD_FROM, type ChangeScope, type RateChange } from '../wear/rateChange';
 import { groupBy } from '../sums/groupBy';
 import { daysBetween } from '../sums/daysBetween';
 import { stateTrends, type StateTrend } from '../states/stateTrends';
@@ -37,8 +40,11 @@ export interface OutlookGiven {
 export type ChangeNote =
   | {
       readonly kind: 'wear';
-      readonly measure: MeasureCode;
+      readonly scope: ChangeScope;
+      readonly measures: readonly MeasureCode[];
       readonly places: readonly Place[];
+      /** Where across the part, of one that wears at one place more. */
+      readonly spot: Spot;
       readonly factor: number;
       /** Last visit that still fits the wear of before. */
       readonly since: string;
@@ -66,6 +72,8 @@ export interface VehicleOutlook {
   readonly states: readonly StateTrend[];
   /** When it would come again if it goes on as it did; null before there is a pace. */
   readonly nextVisit: string | null;
+  /** Whether anything wears faster than before, however unlikely; null before anything was looked at twice. */
+  readonly wear: RateChange | null;
   /** Every series it was told from, and how the vehicle is used now; null before its meter was read. */
   readonly series: readonly Series[];
   readonly use: UsageForecast | null;
@@ -81,7 +89,9 @@ export function vehicleOutlook({ vehicle, moments, looks, entries, rules, fleet 
   const partOf = ({ point, place, measure }: Series) => [point, place, measure].join();
   const spots = groupBy(series, partOf);
   const across = (one: Series) => spots.get(partOf(one)) ?? [];
-  const parts = forecastSeries(vehicle, worstSpots(vehicle, series, rules), rules, { fleet, use }, across);
+  const wear = wearWatch(vehicle, series, fleet);
+  const perhaps = wear?.perhaps;
+  const parts = forecastSeries(vehicle, worstSpots(vehicle, series, rules), rules, { fleet, use, perhaps }, across);
   return {
     parts: parts.map((part) => {
       const last = lastKnown(part.series);
@@ -90,17 +100,19 @@ export function vehicleOutlook({ vehicle, moments, looks, entries, rules, fleet 
       return {
         ...part,
         beforeNext: told
-          ? chanceWithin(part.series, part.limit, { vehicle, fleet, use, across: part.across ?? [] }, days)
+          ? chanceWithin(part.series, part.limit, { vehicle, fleet, use, perhaps, across: part.across ?? [] }, days)
           : null,
       };
     }),
     changes: [
-      ...changesOf(vehicle, moments, raw, series, fleet, rules.house),
+      ...wearNotes(wear, series, METER_STEP[vehicle.meterUnit]),
+      ...pressureNotes(moments, raw, rules.house),
       ...(vehicle.meterUnit === 'km' ? usageChanges(entries) : []),
     ],
     leaks: leakSpots(leakLooks(standing, new Map(moments.map(({ id, startedAt }) => [id, startedAt])))),
     states: stateTrends({ vehicle, moments, raw, entries, rules, nextVisit }),
     nextVisit,
+    wear,
     series,
     use,
   };
@@ -120,56 +132,36 @@ export function worstSpots(vehicle: Vehicle, series: readonly Series[], rules: R
   return [...worst.values()].map((one) => one.series);
 }
 
-/** One series of each part is enough to see its rate change. */
-const WATCHED: readonly { readonly measure: MeasureCode; readonly spots: readonly string[] }[] = [
-  { measure: 'tread', spots: ['centre', 'whole'] },
-  { measure: 'lining', spots: ['whole'] },
-];
+function wearNotes(wear: RateChange | null, series: readonly Series[], step: number): ChangeNote[] {
+  if (!wear || wear.odds < TOLD_FROM) return [];
+  const struck = series.filter(({ key }) => wear.ids.includes(key));
+  const [first] = struck;
+  if (!first) return [];
+  const { scope, places, factor, sureness } = wear;
+  const since = first.ofPart.findLast(({ travelled }) => travelled / step <= wear.sinceX) ?? first.ofPart[0];
+  return [
+    {
+      kind: 'wear',
+      scope,
+      measures: [...new Set(struck.map(({ measure }) => measure))],
+      places,
+      spot: scope === 'spot' ? first.spot : 'whole',
+      factor,
+      since: since?.at ?? '',
+      sureness,
+    },
+  ];
+}
 
-function changesOf(
-  vehicle: Vehicle,
+function pressureNotes(
   moments: readonly VisitMoment[],
   raw: readonly RawReading[],
-  series: readonly Series[],
-  fleet: FleetKnowledge,
   { altitudeM }: Pick<HouseRules, 'altitudeM'>,
 ): ChangeNote[] {
-  const step = METER_STEP[vehicle.meterUnit];
   const ordered = [...moments].sort((a, b) => a.startedAt.localeCompare(b.startedAt));
-  const wear = WATCHED.flatMap(({ measure, spots }): ChangeNote[] => {
-    const parts = series
-      .filter((one) => one.measure === measure && spots.includes(one.spot))
-      .map((one) => {
-        const part = partHistory(vehicle, one);
-        const history = atPresentAxle(part, fleet.rates[part.kind]?.axles);
-        return {
-          id: one.key,
-          place: one.place,
-          prior: priorFor(fleet.rates, history),
-          fitted: history.fitted,
-          readings: history.readings,
-          looks: one.ofPart,
-        };
-      });
-    const change = findRateChange(parts);
-    if (!change || change.odds < TOLD_FROM) return [];
-    const looks = parts.find(({ id }) => id === change.parts[0])?.looks ?? [];
-    const since = looks.findLast(({ travelled }) => travelled / step <= change.sinceX);
-    return [
-      {
-        kind: 'wear',
-        measure,
-        places: [...new Set(change.places)],
-        factor: change.factor,
-        since: since?.at ?? looks[0]?.at ?? '',
-        sureness: change.sureness,
-      },
-    ];
-  });
   const loss = findSlowLoss((stretches) => pressureLosses(ordered, raw, altitudeM, stretches));
-  if (!loss || loss.odds < TOLD_FROM) return wear;
+  if (!loss || loss.odds < TOLD_FROM) return [];
   return [
-    ...wear,
     {
       kind: 'pressure',
       place: loss.place,

@@ -39,13 +39,13 @@ export function toStore(
   series: Series,
   limit: number,
   forecast: Forecast,
-  { fleet, use = null, across = [] }: Pick<ForecastGiven, 'fleet' | 'use' | 'across'>,
+  { fleet, use = null, across = [], perhaps }: Pick<ForecastGiven, 'fleet' | 'use' | 'across' | 'perhaps'>,
 ): StoredForecast | null {
   const [last, read] = [lastLook(series), series.ofPart.at(-1)];
   if (!last || !read || forecast.status === 'needs-readings' || forecast.status === 'reached') return null;
   const step = METER_STEP[vehicle.meterUnit];
   const part = partHistory(vehicle, series);
-  const curve = crossingOf(series, limit, { vehicle, across, ...(fleet ? { fleet } : {}) });
+  const curve = crossingOf(series, limit, { vehicle, across, perhaps, ...(fleet ? { fleet } : {}) });
   const finite = (value: number, scale: number) => (Number.isFinite(value) ? value * scale : null);
   const plain = {
     readings: part.readings,

@@ -1,6 +1,7 @@
 import type { HabitPart, HabitSpot, HabitVehicle } from '../simulator/habits/habitWorld';
 import type { FleetRates, PartHistory } from '../wear/fleetRates';
-import { firstCrossing, partCrossing } from '../wear/partBelief';
+import { firstCrossing, partBelief, partCrossing } from '../wear/partBelief';
+import type { RateChange, WatchedSpot } from '../wear/rateChange';
 
 /** What a workshop takes a reading to repeat to, beside half its gauge's step; and what new parts differ by. */
 const REPEATS: Readonly<Record<HabitPart['kind'], { readonly u: number; readonly fresh: number }>> = {
@@ -47,6 +48,17 @@ function satBefore({ looks }: HabitPart, day: number): NonNullable<PartHistory['
   });
 }
 
+/** Every place across every part that was looked at on a day, with the part. */
+export function watchedOn(vehicle: HabitVehicle, day: number): (WatchedSpot & { readonly part: HabitPart })[] {
+  return vehicle.parts.flatMap((part) => {
+    const look = part.looks.find((one) => one.day === day);
+    return SPOTS[part.kind].flatMap((spot) => {
+      const history = look ? historyOf(vehicle, part, spot, day) : null;
+      return look && history ? [{ part, place: look.place, history }] : [];
+    });
+  });
+}
+
 /** When the first place across a part meets the limit, as forecasts are shown: from its worst place and the others. */
 export function firstCrossingOf(
   vehicle: HabitVehicle,
@@ -54,10 +66,13 @@ export function firstCrossingOf(
   worst: PartHistory,
   day: number,
   rates: FleetRates,
+  perhaps?: RateChange['perhaps'],
 ) {
   const others = SPOTS[part.kind].flatMap((spot) => historyOf(vehicle, part, spot, day) ?? []);
   return firstCrossing(
-    [worst, ...others.filter(({ id }) => id !== worst.id)].map((one) => partCrossing(rates, one, part.limit)),
+    [worst, ...others.filter(({ id }) => id !== worst.id)].map((one) =>
+      partCrossing(rates, one, part.limit, partBelief(rates, one, perhaps?.get(one.id))),
+    ),
     worst.readings.length,
   );
 }

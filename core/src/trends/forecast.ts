@@ -3,6 +3,7 @@ import { askFor, worth } from '../wear/calibration';
 import { STRAIGHT, bent, straightened, stretchAt, type DepthCurve } from '../wear/depthCurve';
 import type { PartHistory } from '../wear/fleetRates';
 import { chanceByDay, dayOfChance, type UsageForecast } from '../wear/usageModel';
+import type { RateChange } from '../wear/rateChange';
 import { firstCrossing, partBelief, partCrossing } from '../wear/partBelief';
 import { chanceAt, crossingAt, type CrossingCurve } from '../wear/crossing';
 import { stateOf } from '../wear/wearBelief';
@@ -67,6 +68,8 @@ export interface ForecastGiven {
   readonly bears?: number;
   /** The other places across the same part: it is at its end where the first of them is. */
   readonly across?: readonly Series[];
+  /** What may wear faster than before, by series: told by all that is read on the vehicle. */
+  readonly perhaps?: RateChange['perhaps'] | undefined;
 }
 
 /** What a house bears that was not asked. */
@@ -82,25 +85,27 @@ const FAR_DAYS = 30 * 365;
 /** What is believed of the part that sits at the series' place now. */
 export function beliefOf(
   series: Series,
-  { vehicle, fleet = BUILT_IN_FLEET }: Pick<ForecastGiven, 'vehicle' | 'fleet'>,
+  { vehicle, fleet = BUILT_IN_FLEET, perhaps }: Pick<ForecastGiven, 'vehicle' | 'fleet' | 'perhaps'>,
 ): { readonly part: PartHistory; readonly belief: WearBelief } {
   const part = partHistory(vehicle, series);
-  return { part, belief: partBelief(fleet.rates, part) };
+  return { part, belief: partBelief(fleet.rates, part, perhaps?.get(series.key)) };
 }
 
 /** When the first place across the part meets the limit, counted from the last look at `series`. */
 export function crossingOf(
   series: Series,
   limit: number,
-  { vehicle, fleet = BUILT_IN_FLEET, across = [] }: Pick<ForecastGiven, 'vehicle' | 'fleet' | 'across'>,
-  belief?: WearBelief,
+  given: Pick<ForecastGiven, 'vehicle' | 'fleet' | 'across' | 'perhaps'>,
+  known?: ReturnType<typeof beliefOf>,
 ): CrossingCurve {
+  const { fleet = BUILT_IN_FLEET, across = [] } = given;
   const at = lastKnown(series)?.travelled;
   const together = [series, ...across.filter((one) => one !== series && lastKnown(one)?.travelled === at)];
   return firstCrossing(
-    together.map((one) =>
-      partCrossing(fleet.rates, partHistory(vehicle, one), limit, one === series ? belief : undefined),
-    ),
+    together.map((one) => {
+      const { part, belief } = (one === series && known) || beliefOf(one, given);
+      return partCrossing(fleet.rates, part, limit, belief);
+    }),
     series.ofPart.length,
   );
 }
@@ -116,8 +121,9 @@ export function forecastOf(series: Series, limit: number, given: ForecastGiven):
   const step = METER_STEP[given.vehicle.meterUnit];
   const last = lastKnown(series);
   if (!last) return { status: 'needs-readings', have: 0, want: LEAST_READINGS };
-  const { part, belief } = beliefOf(series, given);
-  const curve = crossingOf(series, limit, given, belief);
+  const believed = beliefOf(series, given);
+  const { part, belief } = believed;
+  const curve = crossingOf(series, limit, given, believed);
   const ask = (chance: number) => askFor(calibrationOf(fleet, part.kind), chance);
   const finite = (x: number) => (Number.isFinite(x) ? x * step : null);
   const low = crossingAt(curve, ask(0.1));
@@ -158,7 +164,10 @@ function lineOf(belief: WearBelief, travelled: number, step: number): ValueLine 
 }
 
 /** The line alone, without when it meets anything; undefined before anything is known of the part. */
-export function wearLine(series: Series, given: Pick<ForecastGiven, 'vehicle' | 'fleet'>): ValueLine | undefined {
+export function wearLine(
+  series: Series,
+  given: Pick<ForecastGiven, 'vehicle' | 'fleet' | 'perhaps'>,
+): ValueLine | undefined {
   const last = lastKnown(series);
   if (!last) return undefined;
   const { belief } = beliefOf(series, given);

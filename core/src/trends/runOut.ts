@@ -1,4 +1,3 @@
-import { MEASURES } from '../catalogue/measures';
 import { scaleOf, toReading } from '../limits/limitScale';
 import type { Basis, LimitKind } from '../limits/limitSheet';
 import { rowsFor } from '../limits/rowsFor';
@@ -8,8 +7,10 @@ import type { Vehicle } from '../vehicle/vehicle';
 import type { FleetKnowledge } from './fleetKnowledge';
 import { forecastOf, type Forecast, type ForecastGiven } from './forecast';
 import type { VisitRecord } from '../inspection/visitRecord';
+import { runsOut } from './runsOut';
 import { seriesOf, type Series } from './series';
 import { usageOf } from './usageOf';
+import { wearWatch } from './wearWatch';
 
 /** A wear series with where it ends and when. */
 export interface RunOut {
@@ -37,20 +38,17 @@ export function runOutOf(
   const series = seriesOf(visits, beside.entries ?? [], { vehicle, house: rules.house });
   return forecastSeries(vehicle, series, rules, {
     ...(beside.fleet ? { fleet: beside.fleet } : {}),
+    perhaps: wearWatch(vehicle, series, beside.fleet)?.perhaps,
     use: usageOf(visits, beside.entries ?? [], vehicle.meterUnit, beside.fleet?.use),
   });
 }
-
-/** Whether a series wears down to an end; a spare has tread and does not wear. */
-export const runsOut = ({ measure, point }: Pick<Series, 'measure' | 'point'>): boolean =>
-  MEASURES[measure].nature === 'wear' && point !== 'walk.spare';
 
 /** As {@link runOutOf}, from series already made; `across` gives the other places across a part where it is told as a whole. */
 export function forecastSeries(
   vehicle: Vehicle,
   series: readonly Series[],
   rules: Rules,
-  given: Pick<ForecastGiven, 'fleet' | 'use'> = {},
+  given: Pick<ForecastGiven, 'fleet' | 'use' | 'perhaps'> = {},
   acrossOf: (series: Series) => readonly Series[] = () => [],
 ): RunOut[] {
   const bears = rules.house.lookAhead;

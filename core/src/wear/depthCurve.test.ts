@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { normalDraw, seededRandom } from '../simulator/random';
-import { STRAIGHT, bent, straightened, stretchAt } from './depthCurve';
+import { STRAIGHT, bent, bentCurve, straightened, stretchAt } from './depthCurve';
 import type { PartHistory } from './fleetRates';
 import { learnCurve } from './learnCurve';
 import { crossingAt, crossingCurve } from './crossing';
@@ -22,6 +22,19 @@ test('bends back what it straightened, rises with it, and is itself at the middl
     }),
   );
   expect(straightened(STRAIGHT, 3.3)).toBe(3.3);
+});
+
+test('looked up in its table it is the same, inside and beyond its ends', () => {
+  const straight = fc.double({ min: -20, max: 60, noNaN: true });
+  fc.assert(
+    fc.property(fc.oneof(curves, fc.constant(STRAIGHT)), straight, (curve, at) => {
+      const table = bentCurve(curve);
+      table.at(at);
+      expect(table.value).toBeCloseTo(bent(curve, at), 3);
+      expect(Math.abs(table.stretch / stretchAt(curve, bent(curve, at)) - 1)).toBeLessThan(0.01);
+      expect(bentCurve(curve)).toBe(table);
+    }),
+  );
 });
 
 /** Parts whose wear goes with depth to a power, read by a gauge that is off by as much each time. */

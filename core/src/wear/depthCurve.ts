@@ -30,13 +30,83 @@ export function straightened(curve: DepthCurve, y: number): number {
   return at + (y - share * middle) * stretchAt(curve, y);
 }
 
+/** Where a curve goes straight on. */
+interface Ends {
+  readonly from: number;
+  readonly to: number;
+  readonly stretchLow: number;
+  readonly stretchHigh: number;
+}
+const ends = new WeakMap<DepthCurve, Ends>();
+
+function endsOf(curve: DepthCurve): Ends {
+  const known = ends.get(curve);
+  if (known) return known;
+  const [low, high] = [LEAST * curve.middle, MOST * curve.middle];
+  const found: Ends = {
+    from: straightened(curve, low),
+    to: straightened(curve, high),
+    stretchLow: stretchAt(curve, low),
+    stretchHigh: stretchAt(curve, high),
+  };
+  ends.set(curve, found);
+  return found;
+}
+
 /** The value that stands for a straightened one: the other way round of {@link straightened}. */
 export function bent(curve: DepthCurve, straight: number): number {
   const { power, middle } = curve;
   if (power === 0) return straight;
-  const [low, high] = [LEAST * middle, MOST * middle];
-  const [from, to] = [straightened(curve, low), straightened(curve, high)];
-  if (straight < from) return low + (straight - from) / stretchAt(curve, low);
-  if (straight > to) return high + (straight - to) / stretchAt(curve, high);
+  const { from, to, stretchLow, stretchHigh } = endsOf(curve);
+  if (straight < from) return LEAST * middle + (straight - from) / stretchLow;
+  if (straight > to) return MOST * middle + (straight - to) / stretchHigh;
   return middle * (1 + ((straight - middle) * (1 - power)) / middle) ** (1 / (1 - power));
+}
+
+/** A curve between straightened values as near each other as this share of its length, so that nothing is raised to a power there. */
+const STEPS = 512;
+
+/** {@link bent} and {@link stretchAt} looked up: for what asks for them at every node of a grid. */
+export class BentCurve {
+  private readonly values = new Float64Array(STEPS + 1);
+  private readonly stretches = new Float64Array(STEPS + 1);
+  private readonly from: number;
+  private readonly perUnit: number;
+  /** Of the last {@link at}: the value there, and how much a straightened value changes for one unit of it. */
+  value = 0;
+  stretch = 1;
+
+  constructor(private readonly curve: DepthCurve) {
+    const { from, to } = curve.power === 0 ? { from: 0, to: 0 } : endsOf(curve);
+    this.from = from;
+    this.perUnit = curve.power === 0 ? 0 : STEPS / (to - from);
+    for (let step = 0; step <= STEPS && this.perUnit > 0; step += 1) {
+      const value = bent(curve, from + step / this.perUnit);
+      this.values[step] = value;
+      this.stretches[step] = stretchAt(curve, value);
+    }
+  }
+
+  /** Looks up a straightened value: {@link value} and {@link stretch} are told of it from then on. */
+  at(straight: number): void {
+    const place = (straight - this.from) * this.perUnit;
+    if (this.perUnit === 0 || !(place >= 0 && place < STEPS)) {
+      this.value = bent(this.curve, straight);
+      this.stretch = stretchAt(this.curve, this.value);
+      return;
+    }
+    const step = Math.floor(place);
+    const share = place - step;
+    this.value = (1 - share) * (this.values[step] ?? 0) + share * (this.values[step + 1] ?? 0);
+    this.stretch = (1 - share) * (this.stretches[step] ?? 1) + share * (this.stretches[step + 1] ?? 1);
+  }
+}
+
+const bends = new WeakMap<DepthCurve, BentCurve>();
+
+/** A curve as a table; the same for every part under it. */
+export function bentCurve(curve: DepthCurve): BentCurve {
+  const known = bends.get(curve) ?? new BentCurve(curve);
+  bends.set(curve, known);
+  return known;
 }

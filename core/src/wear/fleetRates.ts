@@ -105,8 +105,17 @@ function learnedPrior(
  */
 export function atPresentAxle<T extends PartHistory>(part: T, axles: KindRates['axles'] | undefined): T {
   const { before = [], readings, fitted } = part;
+  if (before.length === 0 || !axles) return part;
+  const scale = axleScale(part, axles);
+  const moved = <P extends { readonly x: number }>(point: P): P => ({ ...point, x: scale(point.x) });
+  return { ...part, readings: readings.map(moved), fitted: fitted && moved(fitted) };
+}
+
+/** Where a moment lies over the distance a part's present axle would have worn it as far. */
+export function axleScale(part: PartHistory, axles: KindRates['axles'] | undefined): (x: number) => number {
+  const { before = [], readings, fitted } = part;
   const last = readings.at(-1)?.x ?? fitted?.x;
-  if (before.length === 0 || !axles || last === undefined) return part;
+  if (before.length === 0 || !axles || last === undefined) return (x) => x;
   const now = axles[part.axle]?.mean ?? 0;
   const wornFrom = (x: number) => {
     let [from, worn] = [x, 0];
@@ -117,6 +126,5 @@ export function atPresentAxle<T extends PartHistory>(part: T, axles: KindRates['
     }
     return worn + Math.max(0, last - from);
   };
-  const moved = <P extends { readonly x: number }>(point: P): P => ({ ...point, x: last - wornFrom(point.x) });
-  return { ...part, readings: readings.map(moved), fitted: fitted && moved(fitted) };
+  return (x) => (x > last ? x : last - wornFrom(x));
 }

@@ -1,3 +1,4 @@
+import { WearFilter, gridOf } from './wearFilter';
 import { STRAIGHT } from './depthCurve';
 import { atPresentAxle, type KindRates, type PartHistory } from './fleetRates';
 import { learnWidths } from './learnWidths';
@@ -47,6 +48,38 @@ test('what was worn at another axle counts at that axle’s rate; the spare wear
   const kept = atPresentAxle({ ...rotated, before: [{ axle: null, until: 10 }] }, tread.axles);
   expect(kept.fitted?.x).toBeCloseTo(10, 9);
   expect(atPresentAxle({ ...rotated, before: [] }, tread.axles).fitted?.x).toBe(0);
+});
+
+test('a change that may have come is a possibility: sooner by its chance, and only ever between with and without it', () => {
+  const dragging: PartHistory = {
+    ...rotated,
+    before: [],
+    readings: [6.5, 5, 3.8].map((y, n) => ({ x: 5 * (n + 1), y, u: 0.1, bound: 'exact' })),
+  };
+  const end = (chance: number) => {
+    const belief = partBelief(rates, dragging, { sinceX: 12.5, factor: 2, chance });
+    return crossingAt(partCrossing(rates, dragging, 1.6, belief), 0.5);
+  };
+  expect(end(0.01)).toBe(crossingAt(partCrossing(rates, dragging, 1.6), 0.5));
+  const ends = [0.01, 0.2, 0.5, 0.8, 1].map(end);
+  expect([...ends].sort((a, b) => b - a)).toEqual(ends);
+  expect(ends.at(-1)).toBeLessThan(0.75 * (ends[0] ?? NaN));
+});
+
+test('rates that were ruled out are left behind without a trace, where none can come back', () => {
+  const prior = { mu: Math.log(0.2), sigma: 0.3, changes: 0, handU: 0.05 };
+  const readings = rotated.readings.slice(0, 3);
+  const whole = WearFilter.of(gridOf(prior), prior, rotated.fitted, readings[0]);
+  for (const reading of readings) whole.take(reading);
+  const slim = whole.slim();
+  const next = rotated.readings[3] ?? readings[0];
+  if (!next) throw new Error('four readings');
+  for (const filter of [whole, slim]) filter.take(next);
+  expect(slim.belief().rates.length).toBeLessThan(whole.belief().rates.length);
+  expect(slim.likelihood).toBeCloseTo(whole.likelihood, 3);
+  expect(stateOf(slim.belief()).rate).toBeCloseTo(stateOf(whole.belief()).rate, 4);
+  const changing = { ...prior, changes: 0.01 };
+  expect(() => WearFilter.of(gridOf(changing), changing, null).slim()).toThrow('changes: 0');
 });
 
 test('a house that moves its tyres has them wear on at the other axle', () => {

@@ -1,12 +1,40 @@
-import { atPresentAxle, priorFor, type FleetRates, type KindRates, type PartHistory } from './fleetRates';
+import { atPresentAxle, axleScale, priorFor, type FleetRates, type KindRates, type PartHistory } from './fleetRates';
 import { chanceAt, crossingCurve, type CrossingCurve } from './crossing';
+import { stretched, type PerhapsFaster } from './rateChange';
 import { believe, surprises, type Surprise } from './wearBelief';
 import type { WearBelief } from './wearFilter';
 
-/** What is believed of a part by its own readings and by what the fleet wears. */
-export function partBelief(rates: FleetRates, part: PartHistory): WearBelief {
+/** A change less likely than this is not weighed. */
+const LEAST_CHANCE = 0.05;
+
+/**
+ * What is believed of a part by its own readings and by what the fleet wears.
+ *
+ * @param perhaps that it may wear faster than before, by all that is read on its vehicle
+ */
+export function partBelief(rates: FleetRates, part: PartHistory, perhaps?: PerhapsFaster): WearBelief {
   const { fitted, readings } = atPresentAxle(part, rates[part.kind]?.axles);
-  return believe(priorFor(rates, part), fitted, readings);
+  const prior = priorFor(rates, part);
+  const still = believe(prior, fitted, readings);
+  if (!perhaps || perhaps.chance < LEAST_CHANCE) return still;
+  const since = axleScale(part, rates[part.kind]?.axles)(perhaps.sinceX);
+  const [start] = fitted ? stretched([fitted], since, perhaps.factor) : [null];
+  const changed = believe(prior, start ?? null, stretched(readings, since, perhaps.factor));
+  return mixed(still, changed, perhaps);
+}
+
+/** Both of two things that may be so: the second with its chance, and at its rate. */
+function mixed(still: WearBelief, changed: WearBelief, { chance, factor }: PerhapsFaster): WearBelief {
+  const both = (one: Float64Array, other: Float64Array, onto: [number, number] = [1, 1]) =>
+    Float64Array.from([...one.map((value) => value * onto[0]), ...other.map((value) => value * onto[1])]);
+  return {
+    ...still,
+    rates: both(still.rates, changed.rates, [1, factor]),
+    weights: both(still.weights, changed.weights, [1 - chance, chance]),
+    means: both(still.means, changed.means),
+    variances: both(still.variances, changed.variances),
+    odd: (1 - chance) * still.odd + chance * changed.odd,
+  };
 }
 
 /** How a part's readings lay in what those before them had told. */

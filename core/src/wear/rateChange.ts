@@ -1,20 +1,25 @@
 import type { Place } from '../vehicle/vehicle';
-import { believe } from './wearBelief';
-import { type Fitted, type RatePrior, type WearReading } from './wearFilter';
+import { groupBy } from '../sums/groupBy';
+import { axleScale, priorFor, type FleetRates, type PartHistory } from './fleetRates';
+import { WearFilter, atNothing, gridOf, type RatePrior, type WearReading } from './wearFilter';
 
-/** A part watched for a change of its rate. */
-export interface WatchedPart {
-  readonly id: string;
+/** One place across a part, watched for a change of its rate. Readings of one kind at one x are one visit's, by one gauge. */
+export interface WatchedSpot {
   readonly place: Place;
-  readonly prior: RatePrior;
-  readonly fitted: Fitted | null;
-  readonly readings: readonly WearReading[];
+  readonly history: PartHistory;
 }
 
-/** Wear that went up for good: on which parts, since when, by what factor, and how sure. */
+/** What a change acts on: one place across a part, a whole part, all of a kind, or all that wears on the vehicle. */
+export const CHANGE_SCOPES = ['spot', 'part', 'kind', 'vehicle'] as const;
+export type ChangeScope = (typeof CHANGE_SCOPES)[number];
+
+/** Wear that went up for good: on what, since when, by what factor, and how sure. */
 export interface RateChange {
-  readonly parts: readonly string[];
+  readonly scope: ChangeScope;
+  /** Ids of the histories it acts on. */
+  readonly ids: readonly string[];
   readonly places: readonly Place[];
+  readonly kinds: readonly string[];
   /** Where it began, same unit as the readings' x: between two looks, so in the middle. */
   readonly sinceX: number;
   readonly factor: number;
@@ -22,156 +27,269 @@ export interface RateChange {
   readonly odds: number;
   /** The same as a chance, 0 to 1. */
   readonly sureness: number;
+  /** What it may be at each place, by id: all that it may act on taken together. */
+  readonly perhaps: ReadonlyMap<string, PerhapsFaster>;
 }
 
-const FACTORS = [1.5, 2, 2.8] as const;
-/** How many looks back a change is looked for: older ones are history, and in the rate already. */
-const LOOKS_BACK = 2;
-/**
- * Changes are seldom: odds before anything is read. Chosen on fleets made for building so that what is as likely as not
- * raises a false alarm less than once in ten vehicle-years.
- */
-const PRIOR_ODDS = Math.log(0.03);
+/** That one place may wear faster than before: a possibility, not a verdict. */
+export interface PerhapsFaster {
+  readonly sinceX: number;
+  readonly factor: number;
+  readonly chance: number;
+}
+
+/** How much faster, and how often each is met among changes. */
+const FACTORS = [
+  { factor: 1.5, share: 0.45 },
+  { factor: 2, share: 0.35 },
+  { factor: 2.8, share: 0.2 },
+] as const;
+/** How many stretches between looks back a change is looked for: older ones are history, and in the rate already. */
+const STRETCHES = 3;
+/** What changes act on, before anything is read. */
+const SCOPES: Readonly<Record<ChangeScope, number>> = { vehicle: 0.3, kind: 0.1, part: 0.25, spot: 0.35 };
+/** Changes are seldom: odds before anything is read that one began in these stretches. */
+const PRIOR_ODDS = Math.log(0.1);
 /** From these odds on a change is told: as likely as not. */
 export const TOLD_FROM = 0;
+/** What all readings of one gauge at a visit are off by together, against what each is off by alone. */
+const TOGETHER = 0.6;
+/** What a visit's gauge may be off by, in standard deviations: the two points of a normal (Gauss and Hermite). */
+const OFFS = [
+  { off: -1, share: 1 / 2 },
+  { off: 1, share: 1 / 2 },
+] as const;
 
 /**
- * Whether the wear of these parts went up lately, alone or together: a driver or a route acts on all of a vehicle, a
- * dragging brake on one wheel. Compared by likelihood with *nothing changed*; parts read at the same visits share an onset.
+ * Whether wear on a vehicle went up lately, at one place, on one part, on one kind or on all: an axle out of line acts on
+ * one shoulder, a dragging brake on one wheel, a driver or a route on all. Every one of these is weighed by the likelihood
+ * of all readings, of any place across any part, against *nothing changed*; a gauge that is off is off at all it read.
  *
- * @param parts of one kind on one vehicle
+ * @param spots all that wears on one vehicle, in any order
+ * @returns the likeliest, however unlikely; null before anything was looked at twice
  */
-export function findRateChange(parts: readonly WatchedPart[]): RateChange | null {
-  const usable = parts.filter(({ readings, fitted }) => readings.length + (fitted ? 1 : 0) >= 3);
-  const onsets = onsetsOf(usable);
-  const still = new Map(usable.map((part) => [part.id, believe(steadyOf(part.prior), part.fitted, part.readings).fit]));
-  let best: RateChange | null = null;
-  for (const sinceX of onsets)
-    for (const factor of FACTORS) {
-      const gains = usable.map((part) => ({
-        part,
-        gain: fitWith(part, sinceX, factor) - (still.get(part.id) ?? 0),
+export function findRateChange(rates: FleetRates, spots: readonly WatchedSpot[]): RateChange | null {
+  const looks = [...new Set(spots.flatMap(({ history }) => history.readings.map(({ x }) => x)))].sort((a, b) => a - b);
+  const window = looks.slice(-1 - STRETCHES);
+  if (window.length < 2) return null;
+  const onsets = window.slice(1).map((x, index) => (x + (window[index] ?? x)) / 2);
+  const cases = onsets.flatMap((since) =>
+    FACTORS.map(({ factor, share }) => ({ since, factor, share: share / onsets.length })),
+  );
+  const kinds = [...groupBy(spots, ({ history }) => history.kind).values()].map((ones) => {
+    const told = ones.map(({ history }) => chancesOf(rates, history, window, cases));
+    return { ids: ones.map(({ history }) => history.id), told, still: joint(told.map((one) => one.still)) };
+  });
+  const weighed = groupsOf(spots).map((group) => {
+    const chances = cases.map(({ share }, index) => {
+      const gain = kinds.reduce((sum, kind) => sum + gainOf(kind, group.ids, index), 0);
+      return group.weight * share * Math.exp(Math.min(500, gain));
+    });
+    return { group, chances, total: chances.reduce((sum, one) => sum + one, 0) };
+  });
+  const best = weighed.reduce((a, b) => (b.total > a.total ? b : a));
+  const odds = Math.log(weighed.reduce((sum, { total }) => sum + total, 0)) + PRIOR_ODDS;
+  const likeliest = cases[best.chances.indexOf(Math.max(...best.chances))];
+  const logFactor = cases.reduce((sum, { factor }, index) => sum + (best.chances[index] ?? 0) * Math.log(factor), 0);
+  const { weight: _weight, ...group } = best.group;
+  const all = weighed.reduce((sum, { total }) => sum + total, 0) * Math.exp(PRIOR_ODDS) + 1;
+  return {
+    ...group,
+    ids: [...group.ids],
+    sinceX: likeliest?.since ?? 0,
+    factor: Math.exp(logFactor / best.total),
+    odds,
+    sureness: 1 / (1 + Math.exp(-odds)),
+    perhaps: new Map(spots.map(({ history: { id } }) => [id, perhapsOf(id, weighed, cases, all)])),
+  };
+}
+
+function perhapsOf(
+  id: string,
+  weighed: readonly { readonly group: Group; readonly chances: readonly number[] }[],
+  cases: readonly Case[],
+  all: number,
+): PerhapsFaster {
+  const chances = cases.map((_, index) =>
+    weighed.reduce((sum, { group, chances: of }) => sum + (group.ids.has(id) ? (of[index] ?? 0) : 0), 0),
+  );
+  const total = chances.reduce((sum, one) => sum + one, 0);
+  const mean = (of: (one: Case) => number) =>
+    cases.reduce((sum, one, index) => sum + (chances[index] ?? 0) * of(one), 0) / total;
+  const likeliest = cases[chances.indexOf(Math.max(...chances))];
+  return {
+    sinceX: likeliest?.since ?? 0,
+    factor: Math.exp(mean(({ factor }) => Math.log(factor))),
+    chance: (total * Math.exp(PRIOR_ODDS)) / all,
+  };
+}
+
+/** Log likelihoods of one place's window, for each way the gauge may have been off at its looks: with no change, and in each case. */
+interface SpotChances {
+  readonly still: readonly number[];
+  readonly cases: readonly (readonly number[])[];
+}
+
+/** Log likelihood of several places together: what each visit's gauge was off by is common to them. */
+function joint(spots: readonly (readonly number[])[]): number {
+  const combinations = spots[0]?.length ?? 0;
+  const logs = Array.from({ length: combinations }, (_, at) => {
+    const all = spots.reduce((sum, one) => sum + (one[at] ?? 0), 0);
+    return all + Math.log(shareOf(at, combinations));
+  });
+  const most = Math.max(...logs);
+  return most + Math.log(logs.reduce((sum, one) => sum + Math.exp(one - most), 0));
+}
+
+/** How often a combination of offs is met: its digits, one for each look. */
+function shareOf(combination: number, combinations: number): number {
+  let [share, rest] = [1, combination];
+  for (let left = combinations; left > 1; left /= OFFS.length) {
+    share *= OFFS[rest % OFFS.length]?.share ?? 0;
+    rest = Math.floor(rest / OFFS.length);
+  }
+  return share;
+}
+
+interface KindChances {
+  readonly ids: readonly string[];
+  readonly told: readonly SpotChances[];
+  readonly still: number;
+}
+
+/** What is gained in log likelihood if these places changed as in a case. */
+function gainOf({ ids, told, still }: KindChances, group: ReadonlySet<string>, index: number): number {
+  if (!ids.some((id) => group.has(id))) return 0;
+  return joint(told.map((one, at) => (group.has(ids[at] ?? '') ? (one.cases[index] ?? one.still) : one.still))) - still;
+}
+
+interface Group extends Pick<RateChange, 'scope' | 'places' | 'kinds'> {
+  readonly ids: ReadonlySet<string>;
+  readonly weight: number;
+}
+
+/** Everything a change may act on, with how likely each is among changes. */
+function groupsOf(spots: readonly WatchedSpot[]): Group[] {
+  const by = (scope: ChangeScope, among: readonly WatchedSpot[], name: (one: WatchedSpot) => string, least = 1) => {
+    const groups = [...groupBy(among, name).values()].filter((ones) => ones.length >= least);
+    return groups.map((ones): Group => ({
+      scope,
+      ids: new Set(ones.map(({ history }) => history.id)),
+      places: [...new Set(ones.map(({ place }) => place))],
+      kinds: [...new Set(ones.map(({ history }) => history.kind))],
+      weight: SCOPES[scope] / groups.length,
+    }));
+  };
+  const partOf = ({ place, history }: WatchedSpot) => `${history.kind} ${place}`;
+  const readAcross = [...groupBy(spots, partOf).values()].filter((ones) => ones.length > 1).flat();
+  return [
+    ...by('spot', readAcross, ({ history }) => history.id),
+    ...by('part', spots, partOf),
+    ...by('kind', spots, ({ history }) => history.kind, 2),
+    ...by('vehicle', spots, () => '').filter(({ kinds }) => kinds.length > 1),
+  ];
+}
+
+interface Case {
+  readonly since: number;
+  readonly factor: number;
+}
+
+/** Points a place must have before a change, for it to tell of one. */
+const LEAST_BEFORE = 2;
+
+function chancesOf(
+  rates: FleetRates,
+  history: PartHistory,
+  window: readonly number[],
+  cases: readonly Case[],
+): SpotChances {
+  const { fitted, readings } = history;
+  const scale = axleScale(history, rates[history.kind]?.axles);
+  const prior = steadyOf(priorFor(rates, history));
+  const at = (x: number) =>
+    readings
+      .filter((reading) => reading.x === x)
+      .map((one) => ({
+        ...(atNothing(one, prior.handU) ?? one),
+        x: scale(one.x),
+        together: TOGETHER * Math.hypot(one.u, prior.handU),
       }));
-      for (const group of groupsOf(gains)) {
-        const odds = group.reduce((sum, { gain }) => sum + gain, 0) + PRIOR_ODDS;
-        if (group.length > 0 && odds > (best?.odds ?? -Infinity))
-          best = {
-            parts: group.map(({ part }) => part.id),
-            places: group.map(({ part }) => part.place),
-            sinceX,
-            factor,
-            odds,
-            sureness: 1 / (1 + Math.exp(-odds)),
-          };
-      }
-    }
-  return best;
+  const [opens = 0] = window;
+  const before = readings.filter(({ x }) => x < opens).map((one) => ({ ...one, x: scale(one.x) }));
+  const filter = WearFilter.of(
+    gridOf(prior),
+    prior,
+    fitted && { ...fitted, x: scale(fitted.x) },
+    before[0] ?? window.flatMap(at)[0],
+  );
+  for (const reading of before) filter.take(reading);
+  const known = (since: number) => readings.filter(({ x }) => x < since).length + (fitted && fitted.x < since ? 1 : 0);
+  const told = cases.filter(({ since }) => known(since) >= LEAST_BEFORE);
+  const onset = ({ since }: Case) => window.findIndex((x) => x > since);
+  const paths = told.map((one) => ({
+    from: onset(one),
+    looks: window.map((x) => stretched(at(x), scale(one.since), one.factor)),
+  }));
+  const [still = [], ...rest] = along(filter.slim(), window.map(at), paths);
+  return { still, cases: cases.map((one) => rest[told.indexOf(one)] ?? still) };
 }
 
-/** Log likelihood of a part's readings if its rate changed by `factor` at `sinceX`. */
-function fitWith({ prior, fitted, readings }: WatchedPart, sinceX: number, factor: number): number {
-  const stretchedReadings = readings.map((one) => stretched(one, sinceX, factor));
-  return believe(steadyOf(prior), stretched(fitted, sinceX, factor), stretchedReadings).fit;
+/** A reading with what all of its gauge's are off by together at that visit, one standard deviation. */
+type GaugeReading = WearReading & { readonly together: number };
+type Looks = readonly (readonly GaugeReading[])[];
+
+/** Looks as they lie if something changed before the one it says; up to there they lie as they do without. */
+interface Path {
+  readonly from: number;
+  readonly looks: Looks;
 }
 
-/** Rates are taken to hold unless told otherwise: a model that expects changes everywhere would wonder at none. */
-const SELDOM = 0.001;
+/**
+ * Log likelihoods of looks one after the other, for each combination of what the gauge was off by at each: without a
+ * change, then of each path. What goes before a change is worked out once for all of them.
+ */
+function along(filter: WearFilter, looks: Looks, paths: readonly Path[], from = 0): number[][] {
+  const look = looks[from];
+  if (!look) return [[filter.likelihood], ...paths.map(() => [])];
+  const later = paths.filter((path) => path.from > from);
+  const ahead = eachOff(filter, look, (next) => along(next, looks, later, from + 1));
+  return [
+    ahead(0),
+    ...paths.map((path) => {
+      if (path.from > from) return ahead(1 + later.indexOf(path));
+      const own = path.looks[from];
+      return own ? eachOff(filter, own, (next) => along(next, path.looks, [], from + 1))(0) : [];
+    }),
+  ];
+}
+
+/** Goes on from a look for each way its gauge may have been off; the combinations of one of the results, this look's changing first. */
+function eachOff(filter: WearFilter, look: readonly GaugeReading[], goOn: (next: WearFilter) => number[][]) {
+  const taken = look.length === 0 ? goOn(filter) : null;
+  const byOff = OFFS.map(({ off }) => {
+    if (taken) return taken;
+    const next = filter.copy();
+    for (const reading of look) next.take({ ...reading, y: reading.y - off * reading.together });
+    return goOn(next);
+  });
+  return (result: number): number[] =>
+    (byOff[0]?.[result] ?? []).flatMap((_, index) => byOff.map((one) => one[result]?.[index] ?? 0));
+}
+
 const steady = new WeakMap<RatePrior, RatePrior>();
+/** Rates are taken to hold unless told otherwise: a model that expects changes everywhere would wonder at none. */
 function steadyOf(prior: RatePrior): RatePrior {
-  const known = steady.get(prior) ?? { ...prior, changes: Math.min(SELDOM, prior.changes) };
+  const known = steady.get(prior) ?? { ...prior, changes: 0 };
   steady.set(prior, known);
   return known;
 }
 
-/** Every part alone, and all of them. */
-function groupsOf<T>(gains: readonly T[]): (readonly T[])[] {
-  return gains.length > 1 ? [...gains.map((one) => [one]), gains] : [gains];
-}
-
-/** Middles of the last stretches between looks. */
-function onsetsOf(parts: readonly WatchedPart[]): number[] {
-  const looks = [...new Set(parts.flatMap(({ readings }) => readings.map(({ x }) => x)))].sort((a, b) => a - b);
-  return looks
-    .slice(1)
-    .map((x, index) => (x + (looks[index] ?? x)) / 2)
-    .slice(-LOOKS_BACK);
-}
-
 /** Wear at k times the rate is wear over k times the distance. */
-function stretched<T extends { readonly x: number } | null>(point: T, since: number, factor: number): T {
-  return point && point.x > since ? { ...point, x: since + (point.x - since) * factor } : point;
-}
-
-/** What one tyre lost between two visits, at 20 °C. */
-export interface PressureLoss {
-  readonly place: Place;
-  readonly days: number;
-  /** kPa, below zero where it rose. */
-  readonly lost: number;
-  /** How often it was filled in between: each adds two readings of the gauge. */
-  readonly refills: number;
-}
-
-/** Spread of a loss between sound tyres of one vehicle, kPa: gauge twice, and what 20 °C could not take out. */
-const LOSS_SPREAD_KPA = 8;
-/** And per kPa lost: sound tyres differ. */
-const LOSS_SPREAD_SHARE = 0.35;
-
-/** What a sound tyre lost, kPa: the lower half are the sound ones, if any are. */
-function usualLoss(losses: readonly PressureLoss[]): number {
-  const ordered = losses.map(({ lost }) => lost).sort((a, b) => a - b);
-  return ordered[Math.floor((ordered.length - 1) / 2)] ?? 0;
-}
-
-/**
- * A tyre that loses against its fellows: cold weather and time act on all of them, a puncture on one. Log odds as for a
- * change of wear; null with fewer than three tyres to compare.
- */
-export function findPressureLoss(
-  losses: readonly PressureLoss[],
-): { readonly place: Place; readonly odds: number; readonly perMonth: number } | null {
-  if (losses.length < 3) return null;
-  const usual = usualLoss(losses);
-  const worst = losses.reduce((a, b) => (b.lost > a.lost ? b : a));
-  const spread = LOSS_SPREAD_KPA * Math.sqrt(1 + worst.refills);
-  const z = (worst.lost - usual) / Math.hypot(spread, LOSS_SPREAD_SHARE * Math.max(0, usual));
-  if (!(z > 0)) return null;
-  return {
-    place: worst.place,
-    odds: (z * z) / 2 - Math.log(losses.length) + PRIOR_ODDS,
-    perMonth: ((worst.lost - usual) * 30) / Math.max(1, worst.days),
-  };
-}
-
-/**
- * How a loss is shared out over how far back it is looked for: mostly it shows from one visit to the next; too slow for
- * that, it shows over several.
- */
-const STRETCH_SHARES = [0.7, 0.1, 0.1, 0.1] as const;
-
-/** A tyre that lost less than this share of it lately has been mended: history, and no loss. */
-const STILL_LOSES = 0.6;
-
-/** What a tyre lost more than its fellows, kPa a month. */
-function excessAt(place: Place, losses: readonly PressureLoss[]): number {
-  const own = losses.find((one) => one.place === place);
-  const usual = usualLoss(losses);
-  return own ? ((own.lost - usual) * 30) / Math.max(1, own.days) : -Infinity;
-}
-
-/**
- * As {@link findPressureLoss}, over as many stretches between visits as tell it most surely. Looked for in several ways,
- * each counts for less.
- *
- * @param lossesOver what each tyre lost over the last so many stretches
- */
-export function findSlowLoss(lossesOver: (stretches: number) => readonly PressureLoss[]) {
-  const told = STRETCH_SHARES.flatMap((share, index) => {
-    const stretches = index + 1;
-    const loss = findPressureLoss(lossesOver(stretches));
-    return loss && loss.perMonth * STILL_LOSES <= excessAt(loss.place, lossesOver(1))
-      ? [{ ...loss, odds: loss.odds + Math.log(share), stretches }]
-      : [];
-  });
-  return told.sort((a, b) => b.odds - a.odds)[0] ?? null;
+export function stretched<T extends { readonly x: number }>(
+  readings: readonly T[],
+  since: number,
+  factor: number,
+): T[] {
+  return readings.map((one) => (one.x > since ? { ...one, x: since + (one.x - since) * factor } : one));
 }

@@ -1,11 +1,9 @@
-import type { Place } from '../vehicle/vehicle';
 import fc from 'fast-check';
 import { normalDraw, seededRandom } from '../simulator/random';
 import { UNCALIBRATED, askFor, worth } from './calibration';
 import { priorFor, type PartHistory } from './fleetRates';
 import { learnRates } from './learnRates';
 import { normalCdf } from '../sums/normal';
-import { findPressureLoss, findSlowLoss, findRateChange } from './rateChange';
 import { USUAL_USAGE, chanceByDay, dayOfChance, expectedUse, learnUsage, usageNow } from './usageModel';
 import { chanceAt, crossedBy, crossingAt, crossingCurve } from './crossing';
 import { believe, stateOf } from './wearBelief';
@@ -182,57 +180,5 @@ describe('use', () => {
     expect(usageNow([], USUAL_USAGE)).toMatchObject({ perDay: USUAL_USAGE.usual, sigma: USUAL_USAGE.usualSigma });
     expect(dayOfChance(use, 0.5, () => 0)).toBe(Infinity);
     expect(learnUsage([])).toBe(USUAL_USAGE);
-  });
-});
-
-describe('changes', () => {
-  const watched = (id: Place, ys: readonly number[]) => ({
-    id,
-    place: id,
-    prior,
-    fitted: fresh,
-    readings: ys.map((y, n) => reading((n + 1) * 4, y)),
-  });
-
-  test('two looks at a brake that drags name it, its onset and its odds; steady wear raises nothing', () => {
-    const drag = findRateChange([watched('1L', [7.2, 6.4, 4.4, 2.4]), watched('1R', [7.2, 6.4, 5.6, 4.8])]);
-    expect(drag).toMatchObject({ places: ['1L'] });
-    expect(drag?.odds).toBeGreaterThan(0);
-    expect(drag?.sinceX).toBeGreaterThan(7);
-    const steady = findRateChange([watched('1L', [7.2, 6.4, 5.6, 4.8]), watched('1R', [7.2, 6.4, 5.6, 4.8])]);
-    expect(steady?.odds ?? -9).toBeLessThan(0);
-  });
-
-  test('a driver acts on all of them: together they are surer than alone', () => {
-    const hard = (['1L', '1R', '2L', '2R'] as const).map((place) => watched(place, [7.2, 6.4, 5, 3.6]));
-    const all = findRateChange(hard);
-    expect(all?.places).toHaveLength(4);
-    expect(all?.odds).toBeGreaterThan(findRateChange(hard.slice(0, 1))?.odds ?? Infinity);
-    expect(findRateChange([])).toBeNull();
-  });
-
-  test('a tyre that loses against its fellows is named; cold weather on all of them is not', () => {
-    const losses = (one: number) =>
-      (['1L', '1R', '2L', '2R'] as const).map((place) => ({
-        place,
-        days: 100,
-        lost: place === '2R' ? one : 12,
-        refills: 0,
-      }));
-    expect(findPressureLoss(losses(60))).toMatchObject({ place: '2R' });
-    expect(findPressureLoss(losses(60))?.odds).toBeGreaterThan(0);
-    expect(findPressureLoss(losses(16))?.odds ?? -9).toBeLessThan(0);
-    expect(findPressureLoss(losses(60).slice(0, 2))).toBeNull();
-    // Too little from one visit to the next, it shows over four of them.
-    const slow = (stretches: number) =>
-      (['1L', '1R', '2L', '2R'] as const).map((place) => ({
-        place,
-        days: 90 * stretches,
-        lost: stretches * (place === '2R' ? 15 : 3),
-        refills: 0,
-      }));
-    expect(findPressureLoss(slow(1))?.odds ?? -9).toBeLessThan(0);
-    expect(findSlowLoss(slow)).toMatchObject({ place: '2R', stretches: 4, perMonth: expect.closeTo(4, 1) });
-    expect(findSlowLoss(slow)?.odds ?? -9).toBeGreaterThan(0);
   });
 });

@@ -1,5 +1,5 @@
 import { normalCdf } from '../sums/normal';
-import { STRAIGHT, bent, straightened, stretchAt, type DepthCurve } from './depthCurve';
+import { STRAIGHT, bentCurve, straightened, stretchAt, type BentCurve, type DepthCurve } from './depthCurve';
 
 /** What is known of a part's wear rate before it is read: log-normal, per 1000 km, h or month. */
 export interface RatePrior {
@@ -67,6 +67,8 @@ const NEAR = 0.15;
 /** What is read of a part worn through is within so many gauges of nothing. */
 export const NOTHING_GAUGES = 2.5;
 const LEAST_WEIGHT = 1e-12;
+/** A rate is ruled out where it is this much less likely than the likeliest. */
+const LEAST_SHARE = 1e-5;
 /** Start of a part nobody saw new: anything. */
 const UNKNOWN_SIGMA = 6;
 
@@ -114,10 +116,13 @@ export class WearFilter {
   private x: number;
   private odd = 0;
   private fit = 0;
+  /** Log likelihood of the bounds. */
+  private bounds = 0;
   private counted = 0;
   /** Looks side by side with the last one, beside it. */
   private again = 0;
   private readonly curve: DepthCurve;
+  private readonly bends: BentCurve;
 
   private constructor(
     private readonly grid: Grid,
@@ -127,6 +132,7 @@ export class WearFilter {
   ) {
     this.x = x;
     this.curve = prior.curve ?? STRAIGHT;
+    this.bends = bentCurve(this.curve);
   }
 
   /** Before its first reading; where nobody knows how it began, near that reading. */
@@ -155,25 +161,52 @@ export class WearFilter {
     before?.(reading, nodes);
     if (reading.bound === 'exact') {
       const u = Math.hypot(reading.u, prior.handU) * Math.sqrt(1 + this.again);
-      const seen = look(weights, means, variances, { y: reading.y, u, curve });
+      const seen = look(weights, means, variances, { y: reading.y, u, curve: this.bends });
       this.odd = seen.odd;
       this.fit += seen.fit;
     } else {
       const u = reading.u * stretchAt(curve, reading.y);
-      this.odd = bound(weights, means, variances, { ...reading, y: straightened(curve, reading.y), u });
+      const seen = bound(weights, means, variances, { ...reading, y: straightened(curve, reading.y), u });
+      this.odd = seen.odd;
+      this.bounds += seen.fit;
     }
   }
 
-  /** Log likelihood of the exact readings taken so far, per unit of y. */
+  /** Log likelihood of all that was read so far: per unit of y for what is exact, a chance for what is a bound. */
   get likelihood(): number {
-    return this.fit;
+    return this.fit + this.bounds;
   }
 
   copy(): WearFilter {
     const { weights, means, variances } = this.nodes;
     const nodes = { weights: weights.slice(), means: means.slice(), variances: variances.slice() };
-    const other = new WearFilter(this.grid, this.prior, nodes, this.x);
-    [other.odd, other.fit, other.counted, other.again] = [this.odd, this.fit, this.counted, this.again];
+    return this.toldTo(new WearFilter(this.grid, this.prior, nodes, this.x));
+  }
+
+  /**
+   * The same without the rates that what was read has ruled out: where rates are taken to hold, none comes back.
+   *
+   * @throws {RangeError} where the prior lets rates change
+   */
+  slim(): WearFilter {
+    const { grid, prior, nodes } = this;
+    if (prior.changes > 0) throw new RangeError('changes: 0');
+    const least = LEAST_SHARE * Math.max(...nodes.weights);
+    const kept = (of: Float64Array) => of.filter((_, node) => (nodes.weights[node] ?? 0) >= least);
+    const left = { rates: kept(grid.rates), weights: kept(grid.weights), changed: kept(grid.changed) };
+    const { weights, means, variances } = nodes;
+    const other = new WearFilter(
+      left,
+      prior,
+      { weights: kept(weights), means: kept(means), variances: kept(variances) },
+      this.x,
+    );
+    return this.toldTo(other);
+  }
+
+  private toldTo(other: WearFilter): WearFilter {
+    [other.odd, other.fit, other.bounds] = [this.odd, this.fit, this.bounds];
+    [other.counted, other.again] = [this.counted, this.again];
     return other;
   }
 
@@ -184,7 +217,7 @@ export class WearFilter {
 }
 
 /** What a gauge cannot tell from nothing says only that there is no more: a part worn through wears no further. */
-function atNothing({ x, y, u, bound: told }: WearReading, handU: number): WearReading | null {
+export function atNothing({ x, y, u, bound: told }: WearReading, handU: number): WearReading | null {
   const spread = Math.hypot(u, handU);
   const nothing = NOTHING_GAUGES * spread;
   return told === 'exact' && y <= nothing ? { x, y: nothing, u: spread, bound: 'below' } : null;
@@ -238,14 +271,14 @@ function look(
   weights: Float64Array,
   means: Float64Array,
   variances: Float64Array,
-  { y, u, curve }: { readonly y: number; readonly u: number; readonly curve: DepthCurve },
+  { y, u, curve }: { readonly y: number; readonly u: number; readonly curve: BentCurve },
 ) {
   const [sound, odd] = [u ** 2, (ODD_GAUGES * u + ODD_UNITS) ** 2];
   let [total, oddTotal] = [0, 0];
   for (let node = 0; node < weights.length; node += 1) {
     const mean = means[node] ?? 0;
-    const expected = bent(curve, mean);
-    const stretch = stretchAt(curve, expected);
+    curve.at(mean);
+    const { value: expected, stretch } = curve;
     const variance = (variances[node] ?? 0) / stretch ** 2;
     const off = y - expected;
     const [soundSpread, oddSpread] = [variance + sound, variance + odd];
@@ -270,7 +303,7 @@ function look(
 }
 
 /** An inequality: a belief on the wrong side of it loses its weight, and is moved to the truth's side; or it was a misread. */
-function bound(weights: Float64Array, means: Float64Array, variances: Float64Array, reading: WearReading): number {
+function bound(weights: Float64Array, means: Float64Array, variances: Float64Array, reading: WearReading) {
   const side = reading.bound === 'above' ? 1 : -1;
   let [total, oddTotal] = [0, 0];
   for (let node = 0; node < weights.length; node += 1) {
@@ -292,7 +325,7 @@ function bound(weights: Float64Array, means: Float64Array, variances: Float64Arr
     oddTotal += (weights[node] ?? 0) * share;
   }
   normalise(weights, total);
-  return total > 0 ? oddTotal / total : 1;
+  return { odd: total > 0 ? oddTotal / total : 1, fit: Math.log(Math.max(total, 1e-300)) };
 }
 
 function normalise(weights: Float64Array, total: number): void {

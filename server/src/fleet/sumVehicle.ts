@@ -23,7 +23,7 @@ export interface VehicleSum {
 export function sumVehicle(page: VehiclePage, rules: Rules, fleet: FleetKnowledge): VehicleSum {
   const { vehicle, moments, looks, entries } = page;
   const outlook = vehicleOutlook({ vehicle, moments, looks, entries, rules, fleet });
-  const { series, use } = outlook;
+  const { series, use, wear } = outlook;
   const wearing = new Set(outlook.parts.map(({ series: { key } }) => key));
   const judgeable = [...series, ...outlook.states.flatMap((trend) => ageingSeries(trend) ?? [])];
   return {
@@ -34,7 +34,7 @@ export function sumVehicle(page: VehiclePage, rules: Rules, fleet: FleetKnowledg
     forecasts: () => [
       ...outlook.parts.flatMap(
         ({ series: one, forecast, limit, across = [] }) =>
-          toStore(vehicle, one, limit, forecast, { fleet, use, across }) ?? [],
+          toStore(vehicle, one, limit, forecast, { fleet, use, across, perhaps: wear?.perhaps }) ?? [],
       ),
       ...outlook.states.flatMap((trend) => ageingToStore(vehicle, trend) ?? []),
     ],

@@ -6,11 +6,23 @@ export const spotFate = {
   worse: 'Two stages worse than at its best.',
 } satisfies Record<LeakSpot['fate'], string>;
 
-/** What wears, said of one place. */
-export const wearOf = { tread: 'The tyre', lining: 'The pad' };
-export const oneWheelWears = {
+/** What wears, said of one place, and of all of its kind. */
+export const wearOf = { tread: 'The tyre', lining: 'The pad', shoe: 'The shoe', disc: 'The disc', brake: 'The brake' };
+export const kindWears = {
+  tread: 'The tyres wear',
+  lining: 'The pads wear',
+  shoe: 'The shoes wear',
+  disc: 'The discs wear',
+  brake: 'The brakes wear',
+};
+export const allWears = 'Tyres and brakes wear';
+/** What to look at when all of it wears faster, one part, or one place across a part. */
+export const wearReason = {
+  all: 'Another driver, route or load?',
   tread: 'Geometry, pressure, or another tyre than before?',
-  lining: 'Does the calliper drag or the slide stick?',
+  brake: 'Does the calliper drag or the slide stick?',
+  treadSpot: 'Is the alignment out, or the pressure?',
+  brakeSpot: 'Does a pin or a slide stick?',
 };
 
 /** What to look at when more is used. */
