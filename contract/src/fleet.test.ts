@@ -72,6 +72,7 @@ test('a score before anything has come true is all open', () => {
   const none = { 'last-two': null, line: null, 'line-from-new': null, 'fleet-life': null };
   const line = {
     name: 'tread',
+    byPart: { parts: 0, held: null },
     arrived: 0,
     waiting: 9,
     replaced: 0,
@@ -82,7 +83,7 @@ test('a score before anything has come true is all open', () => {
     pinball: null,
     naive: none,
   };
-  const card = { forecasts: 9, byKind: [line], calibrated: {}, repeats: [], byInspector: [], hands: [] };
+  const card = { forecasts: 9, byKind: [line], byUse: [line], calibrated: {}, repeats: [], byInspector: [], hands: [] };
   expect(scorecardSchema.parse(card)).toEqual(card);
   expect(scorecardSchema.safeParse({ ...card, byKind: [{ ...line, held: 'most' }] }).success).toBe(false);
 });

@@ -22,6 +22,9 @@ const shiftsSchema = z.record(z.string(), z.object({ mean: z.number(), variance:
 
 const calibrationsSchema = z.record(z.string(), z.object({ scored: z.number(), width: z.number().positive() }));
 
+const heldUpSchema = z.object({ parts: z.number(), held: z.number().nullable() });
+const heldSchema = z.record(z.string(), heldUpSchema);
+
 /** What the fleet teaches each forecast, for devices to carry into the bay. */
 export const fleetKnowledgeSchema: z.ZodType<FleetKnowledge> = z.object({
   learnedAt: instantSchema.nullable(),
@@ -49,12 +52,14 @@ export const fleetKnowledgeSchema: z.ZodType<FleetKnowledge> = z.object({
     usualSigma: z.number(),
   }),
   widths: calibrationsSchema,
+  held: heldSchema,
 });
 
 export const changeNoteSchema: z.ZodType<ChangeNote> = z.discriminatedUnion('kind', [
   z.object({
     kind: z.literal('wear'),
     scope: z.enum(CHANGE_SCOPES),
+    point: z.enum(POINT_CODES).nullable(),
     measures: z.array(z.enum(MEASURE_CODES)),
     places: z.array(placeSchema),
     spot: z.enum(SPOTS),
@@ -127,6 +132,8 @@ export type FleetBoard = z.infer<typeof fleetBoardSchema>;
 const lossSchema = z.object({ loss: z.number(), ours: z.number(), count: z.number() }).nullable();
 export const scoreLineSchema = z.object({
   name: z.string(),
+  /** Each part counted once. */
+  byPart: heldUpSchema,
   arrived: z.number(),
   waiting: z.number(),
   replaced: z.number(),
@@ -142,6 +149,8 @@ export const scoreLineSchema = z.object({
 export const scorecardSchema = z.object({
   forecasts: z.number(),
   byKind: z.array(scoreLineSchema),
+  /** By what the vehicles are used for. */
+  byUse: z.array(scoreLineSchema),
   /** How much wider each kind's ranges are told, and by how many readings; none where it speaks as the model does. */
   calibrated: calibrationsSchema,
   repeats: z.array(z.object({ measure: z.enum(MEASURE_CODES), pairs: z.number(), sigma: z.number() })),

@@ -57,7 +57,8 @@ const forecastSchema: z.ZodType<Forecast> = z.discriminatedUnion('status', [
     distance: rangeSchema,
     days: rangeSchema.nullable(),
     lookAgain: z.number().nullable(),
-    from: z.enum(['readings', 'fleet']),
+    from: z.enum(['readings', 'fleet', 'general']),
+    held: z.number().optional(),
     odd: z.number(),
   }),
 ]);

@@ -293,6 +293,7 @@ export type { Doubt } from './plausibility/doubts';
 export { METER_RANGE, checkMeter, type MeterCheck } from './plausibility/checkMeter';
 export { expectedAt, forecastOf, wearLine, type Forecast, type Outlook, type Range } from './trends/forecast';
 export { BUILT_IN_FLEET, type FleetKnowledge } from './trends/fleetKnowledge';
+export { PROMISED, heldBetween, isNarrow, type HeldUp } from './trends/heldUp';
 export {
   LOGGED_FLUIDS,
   NO_DETAILS,

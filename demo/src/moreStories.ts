@@ -1,4 +1,5 @@
 import { DRY, USUAL_MAKE_UP, type Axle, type Vehicle, type Place } from '@weskopos/core';
+import { waterRead, type BrakeFluidFill } from './brakeFluid';
 import { axle, front, frontAxle, spec, weep, type Renewal, type Story, type StoryVisit } from './world';
 
 /** The rest of the fleet: three years of brief looks, a full inspection a year, parts that wore out and were renewed. */
@@ -25,12 +26,15 @@ interface Plan {
   readonly open?: StoryVisit;
   readonly leaksTyre?: string;
   readonly battery?: Story['battery'];
+  readonly brakeFluid?: BrakeFluidFill;
   readonly glycol?: Story['glycol'];
   readonly log?: Story['log'];
   readonly fault?: Story['fault'];
 }
 
 const EVERY_DAYS = 118;
+/** Bled a season before the first visit. */
+const YOUNG_FILL: BrakeFluidFill = { monthsOld: 3, holds: 4.6 };
 
 function story(plan: Plan): Story {
   const visits = plan.visits ?? 9;
@@ -44,7 +48,7 @@ function story(plan: Plan): Story {
       by: HANDS[n % 2] ?? 'Isla',
       // Cold in winter, mild in summer; the fleet's year turns like any other.
       ambientC: Math.round(9 + 8 * Math.cos(((daysAgo + 120) / 365.25) * 2 * Math.PI)),
-      waterShare: 0.5 + n * 0.25,
+      waterShare: waterRead(plan.brakeFluid ?? YOUNG_FILL, n * EVERY_DAYS),
       brief: before !== 0,
       ...plan.special?.[before],
     };
@@ -231,11 +235,8 @@ export const MORE_STORIES: readonly Story[] = [
     kmPerVisit: 2400,
     wear: [0.8, 0.9],
     // Nobody has bled it for years.
-    special: {
-      0: { waterShare: 4, brief: false },
-      3: { waterShare: 3.5, brief: false },
-      6: { waterShare: 3, brief: false },
-    },
+    brakeFluid: { monthsOld: 40, holds: 5.4 },
+    special: { 0: { brief: false }, 3: { brief: false }, 6: { brief: false } },
   }),
   story({
     code: 'FH 09',

@@ -180,9 +180,9 @@ export const FIRST_STORIES: readonly Story[] = [
     }),
     pressureKpa: (place) => (front(place) ? 398 : 346),
     visits: [
-      { daysAgo: 330, km: 69_800, by: 'Isla', ambientC: 4, waterShare: 1, leak: weep('stain') },
-      { daysAgo: 270, km: 73_100, by: 'Callum', ambientC: 2, waterShare: 1, leak: weep('dry', false) },
-      { daysAgo: 205, km: 76_400, by: 'Isla', ambientC: 9, waterShare: 1.5, leak: weep('dry', false) },
+      { daysAgo: 330, km: 69_800, by: 'Isla', ambientC: 4, waterShare: 2, leak: weep('stain') },
+      { daysAgo: 270, km: 73_100, by: 'Callum', ambientC: 2, waterShare: 2, leak: weep('dry', false) },
+      { daysAgo: 205, km: 76_400, by: 'Isla', ambientC: 9, waterShare: 2, leak: weep('dry', false) },
       { daysAgo: 130, km: 79_600, by: 'Isla', ambientC: 15, waterShare: 2, leak: weep('stain') },
       {
         daysAgo: 62,
@@ -201,7 +201,7 @@ export const FIRST_STORIES: readonly Story[] = [
         by: 'Isla',
         ambientC: 7,
         complaint: 'Pulls to the left under braking.',
-        waterShare: 3,
+        waterShare: 2.5,
         halfDone: ['cold', 'bonnet', '1R'],
         photos: {},
       },
@@ -310,7 +310,7 @@ export const FIRST_STORIES: readonly Story[] = [
     ),
     // It burns oil, and the stick tells.
     visits: [
-      { daysAgo: 360, km: 188_200, by: 'Callum', ambientC: 4, waterShare: 2, levels: { oil: 0.7 } },
+      { daysAgo: 360, km: 188_200, by: 'Callum', ambientC: 4, waterShare: 2.5, levels: { oil: 0.7 } },
       { daysAgo: 268, km: 193_000, by: 'Isla', ambientC: 3, waterShare: 2.5, levels: { oil: 0.35 } },
       { daysAgo: 170, km: 198_500, by: 'Callum', ambientC: 13, waterShare: 2.5, levels: { oil: 0.2 } },
       { daysAgo: 88, km: 203_100, by: 'Isla', ambientC: 17, waterShare: 3, levels: { oil: 0.1 } },
@@ -319,7 +319,7 @@ export const FIRST_STORIES: readonly Story[] = [
         km: 207_300,
         by: 'Callum',
         ambientC: 9,
-        waterShare: 3.5,
+        waterShare: 3,
         levels: { oil: -0.05, coolant: 0.2 },
         leak: weep('stain'),
         photos: { 'leak.engine': ['leak', 0.2], 'tyre.tread@1R': ['tread', 0.7] },

@@ -243,7 +243,7 @@ class OneWorkshop implements Workshop {
       pending,
       refused,
       rulebooks: rulebooks ?? [],
-      fleet: fleet ?? BUILT_IN_FLEET,
+      fleet: { ...BUILT_IN_FLEET, ...fleet },
     });
     if (person) this.set({ person, status: 'ready' });
   }

@@ -1,6 +1,6 @@
 import type { ChangeNote } from '@weskopos/core';
 import { words } from './en';
-import { amount, day, placeWords, type Seats } from './show';
+import { amount, day, placeWords, pointName, type Seats } from './show';
 
 /** Names a change among those of one vehicle. */
 export const changeKey = (change: ChangeNote): string =>
@@ -36,7 +36,9 @@ function wearSubject(change: WearNote, axles: Seats): string {
   if (change.scope === 'vehicle') return words.allWears;
   if (change.scope === 'kind') return words.kindWears[wearName(change)];
   const where = change.places.map((place) => placeWords(place, axles)).join(' and ');
-  return `${words.wearOf[wearName(change)]} ${where} wears`;
+  // One of a brake's pads is called by its own name, a tyre is a tyre wherever it is read.
+  const name = wearName(change) === 'tread' || !change.point ? null : pointName(change.point).toLowerCase();
+  return `${name ? `The ${name}` : words.wearOf[wearName(change)]} ${where} wears`;
 }
 
 const wearWhere = ({ scope, spot }: WearNote): string =>

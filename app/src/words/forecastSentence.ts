@@ -15,13 +15,25 @@ export function forecastSentence(forecast: Forecast, measure: MeasureCode, limit
     return `Needs ${forecast.want === 1 ? 'a reading' : `${forecast.want} readings`} of this part; has ${forecast.have === 0 ? 'none' : forecast.have}.`;
   if (forecast.status === 'reached') return `Is under ${amount(measure, limit)} now.`;
   const odd = forecast.odd >= ODD_FROM ? ' The last reading is unlike the ones before: read it again.' : '';
-  const by = forecast.from === 'fleet' ? ' Told by what the fleet wears: this part has one reading only.' : '';
+  const by = forecastFrom[forecast.from];
   if (forecast.status === 'far-off')
     return `Does not reach ${amount(measure, limit)} in any time one plans for.${by}${odd}`;
   const when = forecast.days && dateRange(forecast.at, forecast.days);
   const far = distanceRange(forecast.distance, unit);
-  return `Reaches ${amount(measure, limit)} ${when ? `${when}; ${far}` : far} (8 in 10).${by}${odd}`;
+  return `Reaches ${amount(measure, limit)} ${when ? `${when}; ${far}` : far} (8 in 10).${heldWords(forecast)}${by}${odd}`;
 }
+
+const forecastFrom = {
+  readings: '',
+  fleet: ' Told by what the fleet wears: this part has one reading only.',
+  general: ' General figures: one reading of this part, and nothing learned here yet of how such parts wear.',
+} satisfies Record<Outlook['from'], string>;
+
+/** What promises 8 in 10 and held seldomer says so. */
+const heldWords = ({ held }: Outlook): string =>
+  held === undefined
+    ? ''
+    : ` Such ranges have held ${Math.round(held * 10)} times in 10 here: they are told wider now.`;
 
 /** By when to look again before it could be caught past its limit; null where there is no telling, or no hurry. */
 export function lookAgainSentence(forecast: Forecast | AgeForecast): string | null {

@@ -13,6 +13,7 @@ describe('what changed, in a sentence', () => {
   const wear = (change: Partial<Extract<ChangeNote, { kind: 'wear' }>> = {}): ChangeNote => ({
     kind: 'wear',
     scope: 'part',
+    point: null,
     measures: ['lining'],
     places: ['1L'],
     spot: 'whole',
@@ -31,11 +32,16 @@ describe('what changed, in a sentence', () => {
     ['both pads of one', wear({ measures: ['lining', 'disc'] }), 'The brake nearside front wears about'],
     ['all of a kind', wear({ scope: 'kind' }), 'The pads wear about 2.0 times as fast since'],
     ['all that wears', wear({ scope: 'vehicle' }), 'Tyres and brakes wear about 2.0 times as fast'],
+    [
+      'one pad of a brake',
+      wear({ scope: 'spot', point: 'pad.inner' }),
+      'The inner pad nearside front wears about 2.0 times as fast since',
+    ],
     ['a driver is asked about', wear({ scope: 'vehicle' }), 'Another driver, route or load?'],
     ['a tyre', wear({ measures: ['tread'] }), 'The tyre nearside front wears'],
     [
       'one shoulder',
-      wear({ scope: 'spot', measures: ['tread'], spot: 'inner' }),
+      wear({ scope: 'spot', point: 'tyre.tread', measures: ['tread'], spot: 'inner' }),
       'The tyre nearside front wears about 2.0 times as fast at its inner place since 2 May 2026 (96 % sure). Is the alignment out',
     ],
     [

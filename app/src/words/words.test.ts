@@ -286,6 +286,8 @@ describe('a forecast is a range in words, never a bare figure of nothing', () =>
     [running({ days: { low: 40, mid: 60, high: 100 } }), 'between mid-December 2026 and early February 2027'],
     [running({ days: null, distance: { low: 2800, mid: 3400, high: null } }), 'no upper end'],
     [running({ from: 'fleet' }), 'what the fleet wears'],
+    [running({ from: 'general' }), 'General figures'],
+    [running({ held: 0.61 }), 'Such ranges have held 6 times in 10 here'],
     [running({ odd: 0.9 }), 'read it again'],
   ])('%j', (forecast, sentence) => {
     expect(forecastSentence(forecast, 'lining', 1.5, 'km')).toContain(sentence);

@@ -1,5 +1,6 @@
 import type { HouseRules } from '../house/houseRules';
 import type { MeasureCode } from '../catalogue/measures';
+import type { PointCode } from '../catalogue/catalogue';
 import type { Spot } from '../catalogue/points/point';
 import type { LifeEntry } from '../parts/lifeEntry';
 import { wearEnd, forecastSeries, type RunOut } from '../trends/runOut';
@@ -41,6 +42,8 @@ export type ChangeNote =
   | {
       readonly kind: 'wear';
       readonly scope: ChangeScope;
+      /** Of what acts on one place only, what is read there. */
+      readonly point: PointCode | null;
       readonly measures: readonly MeasureCode[];
       readonly places: readonly Place[];
       /** Where across the part, of one that wears at one place more. */
@@ -143,6 +146,7 @@ function wearNotes(wear: RateChange | null, series: readonly Series[], step: num
     {
       kind: 'wear',
       scope,
+      point: scope === 'spot' ? first.point : null,
       measures: [...new Set(struck.map(({ measure }) => measure))],
       places,
       spot: scope === 'spot' ? first.spot : 'whole',

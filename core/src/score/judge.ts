@@ -3,7 +3,9 @@ import type { Range } from '../trends/forecast';
 import { MEASURES } from '../catalogue/measures';
 import { groupBy } from '../sums/groupBy';
 import type { Series, SeriesReading } from '../trends/series';
-import { JUDGED, meanPinball, quantileOf } from './loss';
+import type { HeldUp } from '../trends/heldUp';
+import { heldUp } from './heldEnds';
+import { JUDGED, holds, meanPinball, quantileOf } from './loss';
 import { NAIVE_METHODS, type NaiveMethod } from './naive';
 import type { StoredForecast } from './storedForecast';
 
@@ -87,6 +89,8 @@ function partMatcher(part: string): (other: string) => boolean {
 /** How one group of forecasts has held. */
 export interface ScoreLine {
   readonly name: string;
+  /** Each part counted once. */
+  readonly byPart: HeldUp;
   readonly arrived: number;
   readonly waiting: number;
   readonly replaced: number;
@@ -120,6 +124,7 @@ export function scoreLine(name: string, judged: readonly Judgement[]): ScoreLine
   const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length;
   return {
     name,
+    byPart: heldUp(judged),
     arrived: arrived.length,
     waiting: count('waiting'),
     replaced: count('replaced'),
@@ -153,5 +158,4 @@ export function scoreLine(name: string, judged: readonly Judgement[]): ScoreLine
   };
 }
 
-const holds = ({ low, high }: Range, truth: number) => truth >= low && (high === null || truth <= high);
 const offBy = ({ mid }: Range, truth: number) => (mid === null ? [] : [Math.abs(mid - truth)]);

@@ -1,3 +1,5 @@
+import type { Range } from '../trends/forecast';
+
 /** Quantiles a forecast is judged at. */
 export const JUDGED = [0.1, 0.5, 0.9] as const;
 
@@ -20,3 +22,6 @@ export function quantileOf(sample: readonly number[], share: number): number {
   const low = sorted[Math.floor(at)] ?? NaN;
   return low + ((sorted[Math.ceil(at)] ?? NaN) - low) * (at - Math.floor(at));
 }
+
+/** Whether a truth came within a range as shown. */
+export const holds = ({ low, high }: Range, truth: number): boolean => truth >= low && (high === null || truth <= high);

@@ -11,6 +11,14 @@ export function recordOf<Key extends string, Value>(
   return Object.fromEntries(keys.map((key) => [key, valueOf(key)])) as Record<Key, Value>;
 }
 
+/** A table with another value at every key. */
+export function mapRecord<From, To>(
+  table: Readonly<Record<string, From>>,
+  valueOf: (value: From) => To,
+): Record<string, To> {
+  return Object.fromEntries(Object.entries(table).map(([key, value]) => [key, valueOf(value)]));
+}
+
 /** Whether a value is one of a list's. */
 export function isOneOf<Value>(list: readonly Value[], value: unknown): value is Value {
   return list.some((one) => one === value);

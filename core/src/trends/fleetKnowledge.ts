@@ -1,3 +1,4 @@
+import type { HeldUp } from './heldUp';
 import { UNCALIBRATED, type Calibration } from '../wear/calibration';
 import type { FleetRates } from '../wear/fleetRates';
 import { USUAL_USAGE, type FleetUsage } from '../wear/usageModel';
@@ -10,9 +11,11 @@ export interface FleetKnowledge {
   readonly use: FleetUsage;
   /** By kind of part: how wide ranges must be told so that they hold. */
   readonly widths: Readonly<Record<string, Calibration>>;
+  /** By kind of part: how often the ranges that were shown have held. */
+  readonly held: Readonly<Record<string, HeldUp>>;
 }
 
-export const BUILT_IN_FLEET: FleetKnowledge = { learnedAt: null, rates: {}, use: USUAL_USAGE, widths: {} };
+export const BUILT_IN_FLEET: FleetKnowledge = { learnedAt: null, rates: {}, use: USUAL_USAGE, widths: {}, held: {} };
 
 export const calibrationOf = ({ widths }: Pick<FleetKnowledge, 'widths'>, kind: string): Calibration =>
   widths[kind] ?? UNCALIBRATED;

@@ -9,6 +9,7 @@ import { chanceAt, crossingAt, type CrossingCurve } from '../wear/crossing';
 import { stateOf } from '../wear/wearBelief';
 import type { WearBelief } from '../wear/wearFilter';
 import { BUILT_IN_FLEET, calibrationOf, type FleetKnowledge } from './fleetKnowledge';
+import { isNarrow, type HeldUp } from './heldUp';
 import { METER_STEP, partHistory } from './partHistory';
 import { lastKnown, type Series } from './series';
 
@@ -47,8 +48,10 @@ export interface Outlook {
    * house's; 0 where it is above it now, null where there are no dates.
    */
   readonly lookAgain: number | null;
-  /** Whether the part's own wear is behind it, or only what the fleet wears. */
-  readonly from: 'readings' | 'fleet';
+  /** Whether the part's own wear is behind it, only what the fleet wears, or general figures where nothing was learned yet. */
+  readonly from: 'readings' | 'fleet' | 'general';
+  /** How often ranges of its kind held, 0 to 1, told where that is seldomer than they promise; left out where they do. */
+  readonly held?: number;
   /** The last reading is unlike what the ones before told: 0 to 1. */
   readonly odd: number;
 }
@@ -140,12 +143,16 @@ export function forecastOf(series: Series, limit: number, given: ForecastGiven):
     lookAgain: given.use
       ? Math.min(FAR_DAYS, dayOfChance(given.use, ask(given.bears ?? USUAL_BEARS), byDistance))
       : null,
-    from: part.readings.length + (part.fitted ? 1 : 0) >= 2 ? 'readings' : 'fleet',
+    from: part.readings.length + (part.fitted ? 1 : 0) >= 2 ? 'readings' : fleet.rates[part.kind] ? 'fleet' : 'general',
+    ...failing(fleet.held[part.kind]),
     odd: belief.odd,
   };
   if (!('bound' in last) && last.value < limit) return { status: 'reached', ...outlook };
   return { status: low > FAR_STEPS || outlook.distance.mid === null ? 'far-off' : 'running-out', ...outlook };
 }
+
+const failing = (told: HeldUp | undefined): Pick<Outlook, 'held'> =>
+  told && told.held !== null && isNarrow(told) ? { held: told.held } : {};
 
 function lineOf(belief: WearBelief, travelled: number, step: number): ValueLine {
   const { value: straight, rate, valueSd, rateSd, covariance } = stateOf(belief);

@@ -176,6 +176,8 @@ test('what tells of persons is for a lead; two persons’ readings of one thing 
   ]);
   expect(lead.repeats).toEqual([{ measure: 'lining', pairs: 3, sigma: expect.closeTo(0.2828, 3) }]);
   expect(lead.byInspector.map(({ name }) => name)).toEqual(['Maren']);
+  // What these vehicles are used for was not told.
+  expect(lead.byUse.map(({ name }) => name)).toEqual(['']);
   expect(inspector).toMatchObject({ hands: [], byInspector: [], repeats: lead.repeats });
 });
 

@@ -17,7 +17,7 @@ const LEARN_EVERY_MS = 24 * 60 * 60 * 1000;
 /** What is known of the fleet as a whole: kept in the database where it was learned, in memory where it is only summed up. */
 export class FleetBook {
   private readonly boards = new Map<string, VehicleBoard>();
-  private scores: FleetAnswer['scores'] = { forecasts: 0, byKind: [], byInspector: [] };
+  private scores: FleetAnswer['scores'] = { forecasts: 0, byKind: [], byUse: [], byInspector: [] };
   private learning: Promise<void> | null = null;
   private readonly ended = new AbortController();
   knowledge: FleetKnowledge = BUILT_IN_FLEET;
@@ -32,7 +32,8 @@ export class FleetBook {
     const [row] = await this.engine.query<{ body: FleetKnowledge }>(
       'select body from fleet_knowledge order by learned_at desc limit 1',
     );
-    if (row) this.knowledge = row.body;
+    // What an older server learned knows less.
+    if (row) this.knowledge = { ...BUILT_IN_FLEET, ...row.body };
   }
 
   /** Learns from the whole fleet, now and then every day; `onProblem` hears of a failure, and the last knowledge stays. */
@@ -109,6 +110,7 @@ export class FleetBook {
     return {
       ...this.scores,
       byKind: [...this.scores.byKind],
+      byUse: [...this.scores.byUse],
       byInspector: lead ? [...this.scores.byInspector] : [],
       calibrated: this.knowledge.widths,
       repeats: await readRepeats(this.engine),

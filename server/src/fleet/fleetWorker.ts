@@ -3,7 +3,9 @@ import type { VehicleBoard } from '@weskopos/core/outlook';
 import type { FleetKnowledge, Rules } from '@weskopos/core';
 import { scoreLine, type Judgement } from '@weskopos/core/score/judge';
 import { groupBy } from '@weskopos/core/sums/groupBy';
-import type { PartHistory } from '@weskopos/core/wear/fleetRates';
+import { heldUp, widthOfEnds } from '@weskopos/core/score/heldEnds';
+import { mapRecord } from '@weskopos/core/sums/keyed';
+import type { FleetRates, PartHistory } from '@weskopos/core/wear/fleetRates';
 import { learnRates } from '@weskopos/core/wear/learnRates';
 import { learnWidths } from '@weskopos/core/wear/learnWidths';
 import { learnUsage, type MeterPoint } from '@weskopos/core/wear/usageModel';
@@ -21,7 +23,7 @@ export type FleetRequest =
 /** What the whole fleet comes to. */
 export interface FleetAnswer {
   readonly knowledge: FleetKnowledge;
-  readonly scores: Pick<Scorecard, 'forecasts' | 'byKind' | 'byInspector'>;
+  readonly scores: Pick<Scorecard, 'forecasts' | 'byKind' | 'byUse' | 'byInspector'>;
 }
 /** What the fleet's thread says to the server. */
 export type FleetReply =
@@ -37,7 +39,8 @@ let given: { readonly knowledge: FleetKnowledge; readonly rules: Rules } | null 
 const histories: PartHistory[] = [];
 const meters: (readonly MeterPoint[])[] = [];
 const judged: Judgement[] = [];
-const judgedBy = new Map<Judgement, string>();
+/** After whose visit, and of a vehicle used for what. */
+const judgedOf = new Map<Judgement, { readonly by: string; readonly use: string }>();
 
 function take(request: FleetRequest): FleetReply {
   if (request.kind === 'start') {
@@ -50,7 +53,8 @@ function take(request: FleetRequest): FleetReply {
     histories.push(...sum.histories);
     if (request.page.vehicle.meterUnit === 'km') meters.push(sum.meters);
     judged.push(...sum.judged);
-    for (const [index, one] of sum.judged.entries()) judgedBy.set(one, request.page.forecastBy[index] ?? '');
+    for (const [index, one] of sum.judged.entries())
+      judgedOf.set(one, { by: request.page.forecastBy[index] ?? '', use: request.page.vehicle.use });
     return { kind: 'taken', board: sum.board };
   }
   const rates = learnRates(histories);
@@ -61,14 +65,33 @@ function take(request: FleetRequest): FleetReply {
   return {
     kind: 'done',
     answer: {
-      knowledge: { learnedAt: request.now, rates, use: learnUsage(meters), widths: learnWidths(histories, rates) },
+      knowledge: {
+        learnedAt: request.now,
+        rates,
+        use: learnUsage(meters),
+        widths: widthsOf(rates),
+        held: mapRecord(byKind(), heldUp),
+      },
       scores: {
         forecasts: judged.length,
         byKind: lines(({ forecast }) => forecast.kind),
-        byInspector: lines((one) => judgedBy.get(one) ?? ''),
+        byUse: lines((one) => judgedOf.get(one)?.use ?? ''),
+        byInspector: lines((one) => judgedOf.get(one)?.by ?? ''),
       },
     },
   };
+}
+
+const byKind = () => Object.fromEntries(groupBy(judged, ({ forecast }) => forecast.kind));
+
+/** As wide as the next readings say, and as the ends do. */
+function widthsOf(rates: FleetRates): FleetKnowledge['widths'] {
+  const byReadings = learnWidths(histories, rates);
+  const byEnds = Object.entries(byKind()).flatMap(([kind, ones]) => {
+    const width = widthOfEnds(ones);
+    return width && width.width > (byReadings[kind]?.width ?? 1) ? [[kind, width] as const] : [];
+  });
+  return { ...byReadings, ...Object.fromEntries(byEnds) };
 }
 
 port.on('message', (request: FleetRequest) => {

@@ -1,5 +1,15 @@
 import type { Scorecard } from '@weskopos/contract';
-import { MEASURES, fromStored, newestRulebook, standardUncertainty, type MeasureCode } from '@weskopos/core';
+import {
+  MEASURES,
+  PROMISED,
+  fromStored,
+  heldBetween,
+  isNarrow,
+  type HeldUp,
+  newestRulebook,
+  standardUncertainty,
+  type MeasureCode,
+} from '@weskopos/core';
 import { offeredRepeatability } from '@weskopos/core/score/repeatability';
 import { agesByTime } from '@weskopos/core/states/ageShapes';
 import { NAIVE_METHODS } from '@weskopos/core/score/naive';
@@ -16,11 +26,11 @@ import { call, useWorkshop } from '../../sync/workshop';
 import { words } from '../../words/en';
 import { meterWords, unitOf, workshopUnit } from '../../words/show';
 import { useDesk } from '../fleet/useDesk';
+import { HeldStrip } from './HeldStrip';
 import { score as say } from '../../words/en/pages/score';
 import { common } from '../../words/en/pages/common';
 
 const askScorecard = () => call('scorecard');
-const PROMISED = 0.8;
 const percent = (share: number) => `${Math.round(share * 100)} %`;
 /** 95 % of two readings of one thing lie within this many standard deviations of each other. */
 const AGREE = 1.96 * Math.SQRT2;
@@ -43,6 +53,7 @@ export function ScorecardPage() {
         .map((line) => (
           <ScoreCard key={line.name} line={line} calibrated={answer.calibrated[line.name] ?? null} />
         ))}
+      {answer ? <UseCard lines={answer.byUse} /> : null}
       {answer ? (
         <Card>
           <Heading level={2}>{say.readingsOfOneThing}</Heading>
@@ -94,6 +105,26 @@ export function ScorecardPage() {
   );
 }
 
+/** How ranges held in each of the worlds that vehicles are used in; nothing while there is only one. */
+function UseCard({ lines }: { readonly lines: Scorecard['byUse'] }) {
+  const told = lines.filter(({ byPart }) => byPart.held !== null);
+  if (told.length < 2) return null;
+  return (
+    <Card>
+      <Heading level={2}>{say.byUse}</Heading>
+      {told.map(({ name, byPart }, index) => (
+        <View key={name}>
+          <Words>{`${name || say.useNotTold}: ${say.heldOfParts(percent(byPart.held ?? 0), byPart.parts)}`}</Words>
+          <HeldStrip name={name || say.useNotTold} told={byPart} labelled={index === told.length - 1} />
+        </View>
+      ))}
+      <Words size="s" soft>
+        {say.partsCountOnce}
+      </Words>
+    </Card>
+  );
+}
+
 /** How well one measure repeats, and for a lead the offer to grade by it. */
 function RepeatLine({ repeat }: { readonly repeat: Scorecard['repeats'][number] }) {
   const router = useRouter();
@@ -131,6 +162,14 @@ function spread(measure: MeasureCode, size: number): string {
   return `${told.toFixed(told < 1 ? 2 : 1)} ${unitOf(measure)}`.trim();
 }
 
+/** What a record says of ranges, where it says anything for certain. */
+function verdictOn(told: HeldUp): string {
+  const between = heldBetween(told);
+  if (isNarrow(told)) return say.theRangesWereTooNarrow;
+  if (between && between[0] > PROMISED) return say.theRangesWereWiderThan;
+  return say.tooFewPartsToTell(told.parts);
+}
+
 interface ScoreCardProps {
   readonly line: Scorecard['byKind'][number];
   readonly calibrated: Scorecard['calibrated'][string] | null;
@@ -153,15 +192,12 @@ function ScoreCard({ line, calibrated }: ScoreCardProps) {
               agesByTime(name)
                 ? say.datesHeld
                 : say.distancesHeld(heldDays === null ? '' : say.andOfTheDates(percent(heldDays))),
-              held < PROMISED - 0.05
-                ? say.theRangesWereTooNarrow
-                : held > PROMISED + 0.1
-                  ? say.theRangesWereWiderThan
-                  : '',
+              verdictOn(line.byPart),
             )}
           </Words>
         </View>
       ) : null}
+      <HeldStrip name={words.wearKind[name] ?? name} told={line.byPart} />
       {off !== null ? (
         <Words>
           {say.halfOfThemWereWithin(

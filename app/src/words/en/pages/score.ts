@@ -22,6 +22,15 @@ export const score = {
   distancesHeld: (part: string) => `distances fell within the 8-in-10 range${part}`,
   theRangesWereTooNarrow: 'The ranges were too narrow.',
   theRangesWereWiderThan: 'The ranges were wider than they had to be.',
+  promised: '8 in 10',
+  heldSpoken: (name: string, held: string, parts: number, between: readonly string[], promised: string) =>
+    `${name}: ${held} of the ranges of ${parts} ${parts === 1 ? 'part' : 'parts'} held, surely between ${between.join(' and ')}; ${promised} are promised`,
+  byUse: 'By what vehicles are used for',
+  heldOfParts: (held: string, parts: number) => `${held} held, ${parts} ${parts === 1 ? 'part' : 'parts'}`,
+  partsCountOnce:
+    'Forecasts of one part hold and fail together, so each part counts once. The pale bar is how sure it is.',
+  useNotTold: 'Use not told',
+  tooFewPartsToTell: (parts: number) => `Of ${parts} ${parts === 1 ? 'part' : 'parts'}: fits 8 in 10.`,
   ofThe: (part: string, part2: string) => `of the ${part}. ${part2}`,
   days: (part: number) => `${part} days`,
   halfOfThemWereWithin: (part: string) => `Half of them were within ${part}.`,
