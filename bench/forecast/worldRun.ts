@@ -65,12 +65,13 @@ export function runWorld(plan: HabitPlan, toDay: number): RunForecast[] {
     const usage = usageNow(metersOf(vehicle, day), use);
     for (const part of vehicle.parts) {
       const look = part.looks.findLast((one) => one.day <= day);
-      if (look?.day !== day || part.crossedKm === null || part.crossedDay === null || part.crossedDay <= day) continue;
+      if (look?.day !== day || part.crossedKm === null || part.crossedDay === null) continue;
       const history = worstOf(vehicle, part, day);
-      if (!history) continue;
+      // What is read under its limit is told as that, and is no forecast; what is over it unseen is one, and late.
+      if (!history || isReached(history, part.limit)) continue;
       const curve = firstCrossingOf(vehicle, part, history, day, rates, change?.perhaps);
       const calibration = widths[history.kind] ?? UNCALIBRATED;
-      const truth = (part.crossedKm - look.km) / 1000;
+      const truth = Math.max(0, part.crossedKm - look.km) / 1000;
       const level = Math.min(...look.readings.map((reading) => reading.truth));
       const fitted = part.nominal === null ? null : part.fittedKm;
       const life = fitted === null ? null : (look.km - fitted) / (part.crossedKm - fitted);
@@ -80,7 +81,7 @@ export function runWorld(plan: HabitPlan, toDay: number): RunForecast[] {
         day,
         halfLife: life !== null && Math.abs(life - 0.5) <= 0.1,
         truth,
-        truthDays: part.crossedDay - day,
+        truthDays: Math.max(0, part.crossedDay - day),
         ours: JUDGED.map((chance) => crossingAt(curve, askFor(calibration, chance))),
         oursDays: JUDGED.map((chance) =>
           dayOfChance(usage, askFor(calibration, chance), (ahead) => chanceAt(curve, ahead)),
@@ -97,6 +98,11 @@ export function runWorld(plan: HabitPlan, toDay: number): RunForecast[] {
   }
   return told;
 }
+
+const isReached = ({ readings }: PartHistory, limit: number): boolean => {
+  const last = readings.at(-1);
+  return last?.bound === 'exact' && last.y < limit;
+};
 
 /** When a house learns that a part met its limit: at the look that finds it so; never of what it took off before. */
 function knownDay({ crossedDay, removedDay, looks }: HabitPart): number {

@@ -26,7 +26,7 @@ export function historyOf(vehicle: HabitVehicle, part: HabitPart, spot: HabitSpo
   const last = part.looks.findLast((look) => look.day <= day);
   if (readings.length === 0 || !last) return null;
   const kind = part.kind === 'pad' ? 'lining' : part.kind;
-  const axle = `${kind} ${last.place.slice(0, 1)}`;
+  const axle = `${kind} ${last.after.slice(0, 1)}`;
   return {
     id: `${part.id} ${spot}`,
     vehicle: vehicle.id,
@@ -39,13 +39,11 @@ export function historyOf(vehicle: HabitVehicle, part: HabitPart, spot: HabitSpo
   };
 }
 
-/** Where a part sat before it came to where it is: it is moved at the end of a visit. */
+/** Where a part sat before it came to where it is: it is moved at the end of a visit, and that is on record with it. */
 function satBefore({ looks }: HabitPart, day: number): NonNullable<PartHistory['before']> {
-  const seen = looks.filter((look) => look.day <= day);
-  return seen.flatMap(({ place, km }, index) => {
-    const next = seen[index + 1];
-    return next && next.place !== place ? [{ axle: `tread ${place.slice(0, 1)}`, until: km / 1000 }] : [];
-  });
+  return looks
+    .filter((look) => look.day <= day && look.after !== look.place)
+    .map(({ place, km }) => ({ axle: `tread ${place.slice(0, 1)}`, until: km / 1000 }));
 }
 
 /** Every place across every part that was looked at on a day, with the part. */
@@ -73,7 +71,6 @@ export function firstCrossingOf(
     [worst, ...others.filter(({ id }) => id !== worst.id)].map((one) =>
       partCrossing(rates, one, part.limit, partBelief(rates, one, perhaps?.get(one.id))),
     ),
-    worst.readings.length,
   );
 }
 

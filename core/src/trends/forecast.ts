@@ -109,7 +109,6 @@ export function crossingOf(
       const { part, belief } = (one === series && known) || beliefOf(one, given);
       return partCrossing(fleet.rates, part, limit, belief);
     }),
-    series.ofPart.length,
   );
 }
 

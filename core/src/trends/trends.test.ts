@@ -4,6 +4,9 @@ import { chanceWithin, expectedAt, forecastOf } from './forecast';
 import type { VisitRecord } from '../inspection/visitRecord';
 import { usageOf } from './usageOf';
 import { travelledByVisit } from './travelled';
+import { learnRates } from '../wear/learnRates';
+import { BUILT_IN_FLEET } from './fleetKnowledge';
+import { partHistory } from './partHistory';
 
 describe('distance travelled', () => {
   const visit = (
@@ -120,7 +123,11 @@ describe('series and forecast', () => {
   });
 
   test.each([
-    ['one reading leans on the fleet, and says so', [visitAt(1, 10_000, 10)], { status: 'running-out', from: 'fleet' }],
+    [
+      'one reading leans on general figures where nothing was learned, and says so',
+      [visitAt(1, 10_000, 10)],
+      { status: 'running-out', from: 'general' },
+    ],
     [
       'two on one day at one distance are two looks',
       [visitAt(1, 10_000, 10), visitAt(2, 10_000, 10)],
@@ -129,6 +136,20 @@ describe('series and forecast', () => {
     ['under the limit', [visitAt(1, 10_000, 2), visitAt(2, 12_000, 1)], { status: 'reached' }],
   ])('%s', (_, visits, expected) => {
     expect(forecastOf(padSeries(visits), 1.5, { vehicle: CAR })).toMatchObject(expected);
+  });
+
+  test('one reading leans on the fleet once it has learned of such parts', () => {
+    const part = partHistory(CAR, padSeries(wear));
+    const parts = Array.from({ length: 20 }, (_, n) => ({ ...part, id: `${n}`, vehicle: `v${n}` }));
+    const fleet = { ...BUILT_IN_FLEET, rates: learnRates(parts) };
+    const forecast = forecastOf(padSeries([visitAt(1, 10_000, 9)]), 1.5, { vehicle: CAR, fleet });
+    expect(forecast).toMatchObject({ from: 'fleet' });
+    expect(forecast).not.toHaveProperty('held');
+    const failed = forecastOf(padSeries(wear), 1.5, {
+      vehicle: CAR,
+      fleet: { ...fleet, held: { lining: { parts: 60, held: 0.6 } } },
+    });
+    expect(failed).toMatchObject({ from: 'readings', held: 0.6 });
   });
 
   test('readings taken out of a series leave a forecast that says what it needs', () => {

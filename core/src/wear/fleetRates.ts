@@ -53,7 +53,7 @@ const BUILT_IN: Readonly<Record<string, number>> = {
   disc: Math.log(0.03),
 };
 const BUILT_IN_OTHER = Math.log(0.2);
-const BUILT_IN_SIGMA = 0.5;
+const BUILT_IN_SIGMA = 0.62;
 /** How often rates change for good where nothing is learned yet, per 1000 km. */
 export const USUAL_CHANGES = 0.006;
 export const USUAL_HAND_U = 0.1;

@@ -11,7 +11,7 @@ const STRAIGHT_WITHIN = 0.03;
 const LEAST_READINGS = 3;
 const LEAST_PARTS = 12;
 /** A part bent more than this many times the usual is a misread or a fault: it counts as so much only. */
-const FARTHEST = 3;
+const FARTHEST = 1;
 const ROUNDS = 24;
 
 /** A part's readings with what each adds to the bend that is left in them. */

@@ -123,12 +123,13 @@ function plainRates(kind: string, { looser, ...shared }: Shared, { between, with
 
 /** Distance between moves, by all that was driven; null where hardly any part was ever moved. */
 function movesOf(parts: readonly PartHistory[]): number | null {
-  const moves = parts.reduce((sum, { before = [] }) => sum + before.length, 0);
-  // A move is seen between two looks only.
-  const driven = parts.reduce(
-    (sum, { readings: [first, ...later] }) => sum + (later.at(-1)?.x ?? 0) - (later.length > 0 ? (first?.x ?? 0) : 0),
-    0,
-  );
+  let [moves, driven] = [0, 0];
+  for (const { fitted, readings, before = [] } of parts) {
+    const [from, to] = [fitted?.x ?? readings[0]?.x, readings.at(-1)?.x];
+    if (from === undefined || to === undefined || to <= from) continue;
+    driven += to - from;
+    moves += before.filter(({ until }) => until > from && until <= to).length;
+  }
   return moves >= LEAST_MOVES * parts.length ? driven / moves : null;
 }
 

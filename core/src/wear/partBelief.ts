@@ -106,27 +106,15 @@ function wornBy(driven: number, { first, every, ratio }: MovesAhead): number {
   return first + rounds * every * (1 + ratio) + Math.min(rest, every) * ratio + Math.max(0, rest - every);
 }
 
-/** So many readings make half of what is not known a place's own; before, its fate is the whole part's. */
-const OWN_READINGS = 4;
-
 /**
- * When the first of several places across one part meets the limit: what is not known is at first common to all of them,
- * the part's rate, then more and more each place's own.
+ * When the first of several places across one part meets the limit: by each distance as likely as of the likeliest. What is
+ * not known is common to them, the part's rate and the gauge of the day, far more than it is each place's own.
  *
  * @param curves the worst place's first
- * @param readings how often the part was read
  */
-export function firstCrossing(curves: readonly CrossingCurve[], readings: number): CrossingCurve {
+export function firstCrossing(curves: readonly CrossingCurve[]): CrossingCurve {
   const [only] = curves;
   if (!only || curves.length === 1) return only ?? { ahead: [0], chance: [0] };
-  const own = Math.max(0, readings - 1) / (readings - 1 + OWN_READINGS);
   const { ahead } = only;
-  return {
-    ahead,
-    chance: ahead.map((at) => {
-      const left = curves.map((curve) => 1 - chanceAt(curve, at));
-      const apart = left.reduce((product, one) => product * one, 1);
-      return 1 - apart ** own * Math.min(...left) ** (1 - own);
-    }),
-  };
+  return { ahead, chance: ahead.map((at) => Math.max(...curves.map((curve) => chanceAt(curve, at)))) };
 }

@@ -21,6 +21,8 @@ export interface HabitLook {
   /** The vehicle's distance, km. */
   readonly km: number;
   readonly place: Place;
+  /** Where it sat when the visit ended: the same, unless the house rotated. */
+  readonly after: Place;
   /** Step of the gauge. */
   readonly step: number;
   readonly readings: readonly HabitReading[];
@@ -90,6 +92,7 @@ const BARS = [4, 3, 1.6] as const;
 const spread = (sigma: number, random: () => number) => Math.exp(sigma * normalDraw(random));
 const earlier = (one: Draft['crossed'], other: NonNullable<Draft['crossed']>) =>
   one && one.km <= other.km ? one : other;
+const otherAxle = (place: Place): Place => PLACES[(PLACES.indexOf(place) + 2) % PLACES.length] ?? place;
 const axleOf = (place: Place) => (place.startsWith('1') ? '1' : '2');
 
 interface Draft {
@@ -254,6 +257,7 @@ class VehicleLife {
     const [day, km] = [Math.round(roads.day), Math.round(roads.km)];
     this.visits.push({ day, km });
     const gauges = { tread: pick(habits.tread, random), pad: pick(habits.pad, random) };
+    const rotates = habits.rotateEvery > 0 && roads.km - this.rotatedKm >= habits.rotateEvery * 1000;
     const byBars = random() < habits.bars;
     const swapped = random() < habits.swapped;
     for (const part of this.mounted)
@@ -261,16 +265,14 @@ class VehicleLife {
         day,
         km,
         place: part.place,
+        after: rotates && part.of.kind === 'tread' ? otherAxle(part.place) : part.place,
         step: byBars && part.of.kind === 'tread' ? 0 : gauges[part.of.kind].step,
         readings: this.read(part, gauges[part.of.kind], byBars, swapped),
       });
     this.renew();
-    if (habits.rotateEvery > 0 && roads.km - this.rotatedKm >= habits.rotateEvery * 1000) {
-      this.rotatedKm = roads.km;
-      for (const part of this.mounted)
-        if (part.of.kind === 'tread')
-          part.place = `${axleOf(part.place) === '1' ? '2' : '1'}${part.place.slice(1)}` as Place;
-    }
+    if (!rotates) return;
+    this.rotatedKm = roads.km;
+    for (const part of this.mounted) if (part.of.kind === 'tread') part.place = otherAxle(part.place);
   }
 
   private read(part: Draft, gauge: HouseGauge, byBars: boolean, swapped: boolean): HabitReading[] {
