@@ -30,7 +30,7 @@ const forecastFrom = {
 } satisfies Record<Outlook['from'], string>;
 
 /** What promises 8 in 10 and held seldomer says so. */
-const heldWords = ({ held }: Outlook): string =>
+export const heldWords = ({ held }: Pick<Outlook, 'held'>): string =>
   held === undefined
     ? ''
     : ` Such ranges have held ${Math.round(held * 10)} times in 10 here: they are told wider now.`;

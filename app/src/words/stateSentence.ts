@@ -1,6 +1,6 @@
 import { capacityL, spanAt, type SpecSheet, type StateTrend } from '@weskopos/core';
 import { litresUntilThin } from '@weskopos/core/outlook';
-import { dateRange } from './forecastSentence';
+import { dateRange, heldWords } from './forecastSentence';
 import { levelWords } from './levelWords';
 import { amount, day, figure, figureIn, unitOf } from './show';
 
@@ -57,7 +57,7 @@ function ageSentence(trend: StateTrend, forecast: NonNullable<StateTrend['foreca
     forecast.from === 'fleet' ? ' Told by what is usual: one reading, and nobody wrote down when it was renewed.' : '';
   if (forecast.status === 'reached') return `Is past ${edge} now.`;
   if (forecast.status === 'far-off') return `Does not reach ${edge} in any time one plans for.${by}`;
-  return `Reaches ${edge} ${dateRange(forecast.at, forecast.days)} (8 in 10).${by}`;
+  return `Reaches ${edge} ${dateRange(forecast.at, forecast.days)} (8 in 10).${heldWords(forecast)}${by}`;
 }
 
 function mixtureSentence({ readings, limits }: StateTrend, spec: Pick<SpecSheet, 'fluids'>): string {

@@ -113,7 +113,7 @@ export function vehicleOutlook({ vehicle, moments, looks, entries, rules, fleet 
       ...(vehicle.meterUnit === 'km' ? usageChanges(entries) : []),
     ],
     leaks: leakSpots(leakLooks(standing, new Map(moments.map(({ id, startedAt }) => [id, startedAt])))),
-    states: stateTrends({ vehicle, moments, raw, entries, rules, nextVisit }),
+    states: stateTrends({ vehicle, moments, raw, entries, rules, nextVisit, fleet }),
     nextVisit,
     wear,
     series,

@@ -1,6 +1,8 @@
 import { STORED_CHANCES } from '../score/storedForecast';
 import { daysBetween } from '../sums/daysBetween';
 import type { Range } from '../trends/forecast';
+import { failing, type HeldUp } from '../trends/heldUp';
+import { UNCALIBRATED, askFor, worth, type Calibration } from '../wear/calibration';
 import type { AgeShape } from './ageShapes';
 
 /** One reading of what ages: value told, its standard uncertainty, and when. */
@@ -29,6 +31,8 @@ export type AgeForecast =
       readonly lookAgain: number;
       /** `fleet`: its kind's usual ageing, from one reading of an age nobody told. */
       readonly from: 'readings' | 'fleet';
+      /** As of a wear forecast: told where ranges of its kind failed more often than they promise. */
+      readonly held?: number;
       /** The last reading is unlike what the ones before told: 0 to 1. */
       readonly odd: number;
       /** Chance to meet the limit before the vehicle comes again; null where that is not known. */
@@ -45,6 +49,10 @@ export interface AgeAhead {
   readonly bears: number;
   /** When the vehicle comes again; null where that is not known. */
   readonly nextVisit: string | null;
+  /** How wide ranges of its kind must be told so that they hold; as the model has them where it is left out. */
+  readonly calibration?: Calibration;
+  /** How often ranges of its kind have held; left out where nothing is told of it. */
+  readonly held?: HeldUp | undefined;
 }
 
 export const DAYS_PER_MONTH = 365.25 / 12;
@@ -105,7 +113,8 @@ export function ageForecast(
       share,
     }))
     .sort((a, b) => a.days - b.days);
-  const dayOf = (chance: number) => dayAt(crossings, chance);
+  const { calibration = UNCALIBRATED } = ahead;
+  const dayOf = (chance: number) => dayAt(crossings, askFor(calibration, chance));
   const finite = (days: number) => (days <= FAR_DAYS ? days : null);
   const low = dayOf(0.1);
   const outlook = {
@@ -114,12 +123,15 @@ export function ageForecast(
     distance: null,
     lookAgain: Math.min(FAR_DAYS, dayOf(ahead.bears)),
     from: known || readings.length > 1 ? 'readings' : 'fleet',
+    ...failing(ahead.held),
     odd: ways.reduce((sum, { share, odd }) => sum + share * odd, 0),
-    beforeNext: ahead.nextVisit === null ? null : chanceBy(crossings, daysBetween(last.at, ahead.nextVisit)),
+    beforeNext:
+      ahead.nextVisit === null ? null : worth(calibration, chanceBy(crossings, daysBetween(last.at, ahead.nextVisit))),
     daySteps: STORED_CHANCES.map((chance) => finite(dayAt(crossings, chance))),
     path: Array.from({ length: PATH_STEPS + 1 }, (_, step) => {
       const months = (PATH_MONTHS * step) / PATH_STEPS;
-      return { days: months * DAYS_PER_MONTH, ...valueAhead(shape, ways, months) };
+      const { value, half } = valueAhead(shape, ways, months);
+      return { days: months * DAYS_PER_MONTH, value, half: half * calibration.width };
     }),
   } as const;
   if (yOf(last.value) <= yOf(limit)) return { status: 'reached', ...outlook };

@@ -7,6 +7,7 @@ import type { Threshold } from '../limits/limitSheet';
 import { entriesOf, standingEntries, type LifeEntry } from '../parts/lifeEntry';
 import type { Rules } from '../rules/rulebook';
 import { daysBetween } from '../sums/daysBetween';
+import { BUILT_IN_FLEET, calibrationOf, type FleetKnowledge } from '../trends/fleetKnowledge';
 import type { RawReading } from '../trends/standingLooks';
 import { seriesKey, type VisitMoment } from '../trends/series';
 import type { Vehicle, Place } from '../vehicle/vehicle';
@@ -49,6 +50,7 @@ export interface StatesGiven {
   readonly entries: readonly LifeEntry[];
   readonly rules: Rules;
   readonly nextVisit: string | null;
+  readonly fleet?: FleetKnowledge;
 }
 
 const SHOWN: readonly MeasureCode[] = ['pressure', 'level', 'glycol', 'water', 'crank'];
@@ -101,7 +103,7 @@ function inTermsOfItsLimits(raw: RawReading, moment: VisitMoment, { spec }: Vehi
 }
 
 function trendOf(key: string, looks: readonly Look[], given: StatesGiven): StateTrend {
-  const { vehicle, entries, rules, nextVisit } = given;
+  const { vehicle, entries, rules, nextVisit, fleet = BUILT_IN_FLEET } = given;
   const ordered = [...looks].sort((a, b) => a.at.localeCompare(b.at) || a.raw.phase.localeCompare(b.raw.phase));
   const { point, place, measure } = ordered[0]?.raw as RawReading;
   const fills = startsOf(measure, entries);
@@ -139,6 +141,8 @@ function trendOf(key: string, looks: readonly Look[], given: StatesGiven): State
         ? ageForecast(AGE_SHAPES[measure], fail, ofLine, since, {
             bears: rules.house.lookAhead,
             nextVisit,
+            calibration: calibrationOf(fleet, measure),
+            held: fleet.held[measure],
           })
         : null,
   };

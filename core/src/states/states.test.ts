@@ -3,6 +3,7 @@ import { CAR, rulesWith } from '../tests/builders';
 import type { MeasureCode } from '../catalogue/measures';
 import type { PointCode } from '../catalogue/catalogue';
 import type { RawReading } from '../trends/standingLooks';
+import { BUILT_IN_FLEET, type FleetKnowledge } from '../trends/fleetKnowledge';
 import { AGE_SHAPES } from './ageShapes';
 import { ageForecast } from './ageForecast';
 import { judge } from '../score/judge';
@@ -169,6 +170,35 @@ describe('a battery', () => {
       }),
     ).toEqual([]);
   });
+});
+
+test('what its kind’s ranges held counts for what ages too: told wider, about the same middle, and said', () => {
+  const readings = raw('water', 'brake.fluid.water', [0.5, 1, 1, 1.5, 1.5]);
+  const told = (fleet: FleetKnowledge) => {
+    const [trend] = stateTrends({
+      vehicle,
+      moments,
+      raw: readings,
+      entries: [],
+      rules: rulesWith(),
+      nextVisit: null,
+      fleet,
+    });
+    if (trend?.forecast?.status !== 'running-out') throw new Error('a forecast was wanted');
+    return trend.forecast;
+  };
+  const plain = told(BUILT_IN_FLEET);
+  const wide = told({
+    ...BUILT_IN_FLEET,
+    widths: { water: { scored: 40, width: 1.4 } },
+    held: { water: { parts: 40, held: 0.6 } },
+  });
+  expect(wide.days.mid).toBe(plain.days.mid);
+  expect(wide.days.low).toBeLessThan(plain.days.low);
+  expect(wide.lookAgain).toBeLessThan(plain.lookAgain);
+  expect(wide.path[8]?.half).toBeCloseTo(1.4 * (plain.path[8]?.half ?? NaN), 9);
+  expect([plain.held, wide.held]).toEqual([undefined, 0.6]);
+  expect(wide.daySteps).toEqual(plain.daySteps);
 });
 
 describe('pressures, levels and mixtures', () => {

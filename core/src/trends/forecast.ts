@@ -9,7 +9,7 @@ import { chanceAt, crossingAt, type CrossingCurve } from '../wear/crossing';
 import { stateOf } from '../wear/wearBelief';
 import type { WearBelief } from '../wear/wearFilter';
 import { BUILT_IN_FLEET, calibrationOf, type FleetKnowledge } from './fleetKnowledge';
-import { isNarrow, type HeldUp } from './heldUp';
+import { failing } from './heldUp';
 import { METER_STEP, partHistory } from './partHistory';
 import { lastKnown, type Series } from './series';
 
@@ -149,9 +149,6 @@ export function forecastOf(series: Series, limit: number, given: ForecastGiven):
   if (!('bound' in last) && last.value < limit) return { status: 'reached', ...outlook };
   return { status: low > FAR_STEPS || outlook.distance.mid === null ? 'far-off' : 'running-out', ...outlook };
 }
-
-const failing = (told: HeldUp | undefined): Pick<Outlook, 'held'> =>
-  told && told.held !== null && isNarrow(told) ? { held: told.held } : {};
 
 function lineOf(belief: WearBelief, travelled: number, step: number): ValueLine {
   const { value: straight, rate, valueSd, rateSd, covariance } = stateOf(belief);

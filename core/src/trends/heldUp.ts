@@ -24,3 +24,7 @@ export function heldBetween({ parts, held }: HeldUp): readonly [number, number] 
 /** Whether ranges have failed more often than they promise, and not by accident. */
 export const isNarrow = ({ parts, held }: HeldUp): boolean =>
   held !== null && parts >= LEAST_PARTS && held < PROMISED - SURE * Math.sqrt((PROMISED * (1 - PROMISED)) / parts);
+
+/** What a forecast says of ranges of its kind: how often they held, where they have failed more often than they promise. */
+export const failing = (told: HeldUp | undefined): { readonly held?: number } =>
+  told && told.held !== null && isNarrow(told) ? { held: told.held } : {};
