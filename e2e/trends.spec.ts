@@ -14,7 +14,7 @@ test('a life sheet tells what changed, takes fuel, a new part and a rotation, an
   await page.goto(workshop.url);
   await signIn(page, 'Callum', '135791');
   await page.getByRole('link', { name: 'FH 07, life sheet' }).click();
-  await expect(page.getByText(/The pad nearside front wears about .* times as fast since/)).toBeVisible();
+  await expect(page.getByText(/The inner pad nearside front wears about .* times as fast since/)).toBeVisible();
   await expect(page.getByText(/Uses about \d+ % more fuel since .* Brakes that drag/)).toBeVisible();
   await expect(page.getByText(/Engine oil, rear crank seal: .*Two stages worse/)).toBeVisible();
   await expect(page.getByText(/L per 100 km, full to full/)).toBeVisible();
@@ -68,7 +68,7 @@ test('a life sheet tells what changed, takes fuel, a new part and a rotation, an
   await expect(page.getByText(/Called a misread: Inner pad/)).toBeVisible();
   await page.getByRole('button', { name: 'Back' }).click();
   await page.getByRole('button', { name: /^Take back: Called a misread/ }).click();
-  await expect(page.getByText(/The pad nearside front wears about .* times as fast since/)).toBeVisible();
+  await expect(page.getByText(/The inner pad nearside front wears about .* times as fast since/)).toBeVisible();
 
   await page.goto(workshop.url);
   await page.getByRole('link', { name: 'FH 11, life sheet' }).click();
@@ -93,15 +93,15 @@ test('the fleet board and the scorecard, wide and by keyboard', async ({ page })
   await page.getByRole('button', { name: 'Fleet' }).click();
   await expect(page.getByRole('img', { name: /^Run-out calendar: FH/ })).toBeVisible();
   await expect(page.getByRole('table', { name: 'Parts to expect by month' })).toBeVisible();
-  await expect(page.getByText(/FH 07: The pad nearside front/)).toBeVisible();
+  await expect(page.getByText(/FH 07: The inner pad nearside front/)).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Visits due' })).toBeVisible();
   await expectAccessible(page);
   await page.getByRole('radio', { name: 'Car', exact: true }).click();
-  await expect(page.getByText(/FH 07: The pad nearside front/)).toHaveCount(0);
+  await expect(page.getByText(/FH 07: The inner pad nearside front/)).toHaveCount(0);
   await page.getByRole('radio', { name: 'All vehicles' }).click();
   await page.getByRole('radio', { name: 'Tyres' }).focus();
   await page.keyboard.press('Enter');
-  await expect(page.getByText(/FH 07 .*[Ii]nner pad/)).toHaveCount(0);
+  await expect(page.getByText(/^FH 07 [^:]*[Ii]nner pad/)).toHaveCount(0);
   await page.getByRole('link', { name: /Tread/ }).first().click();
   await expect(page.getByRole('heading', { name: 'Trend' })).toBeVisible();
   await expect(page.getByText(/Reaches 1.6 mm|Is under 1.6 mm/)).toBeVisible();
