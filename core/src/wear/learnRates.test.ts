@@ -2,9 +2,14 @@ import fc from 'fast-check';
 import type { PartHistory } from './fleetRates';
 import { learnRates } from './learnRates';
 import { learnWidths } from './learnWidths';
+import { CALM } from '../simulator/habits/habits';
+import { habitWorld } from '../simulator/habits/habitWorld';
+import { historyOf } from '../tests/habitHistory';
+import { findRateChange } from './rateChange';
 import { partCrossing } from './partBelief';
 import { crossingAt } from './crossing';
 
+const WHEELS = ['1L', '1R', '2L', '2R'] as const;
 const looks = fc.array(
   fc.record({
     gone: fc.double({ min: 0, max: 30, noNaN: true }),
@@ -46,9 +51,28 @@ test('whatever a fleet has written down, what is learned is figures, and so is e
         expect(ends.some(Number.isNaN)).toBe(false);
         expect([...ends].sort((a, b) => a - b)).toEqual(ends);
       }
+      const watched = parts.map((history, n) => ({ place: WHEELS[n % WHEELS.length] ?? '1L', history }));
+      const change = findRateChange(rates, watched);
+      const figures = change ? [change.odds, change.factor, change.sinceX, change.sureness] : [];
+      expect(figures.every(Number.isFinite)).toBe(true);
     }),
     { numRuns: 60 },
   );
+});
+
+test('how often a house moves its tyres is learned from all that was driven; none where they stay', () => {
+  const moved = (rotateEvery: number) => {
+    const world = habitWorld({ seed: 7, vehicles: 14, years: 6, habits: { ...CALM, rotateEvery } });
+    const histories = world.flatMap((one) =>
+      one.parts.flatMap((part) => historyOf(one, part, 'centre', 6 * 365) ?? []),
+    );
+    return learnRates(histories).tread?.movedEvery ?? null;
+  };
+  expect(moved(0)).toBeNull();
+  // At the first visit after so many: half a stretch between visits more.
+  expect(moved(12)).toBeGreaterThan(12);
+  expect(moved(12)).toBeLessThan(22);
+  expect(moved(25)).toBeGreaterThan(25);
 });
 
 test('one misreading told over and over makes nothing surer than it was', () => {
