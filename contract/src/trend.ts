@@ -59,6 +59,7 @@ const forecastSchema: z.ZodType<Forecast> = z.discriminatedUnion('status', [
     lookAgain: z.number().nullable(),
     from: z.enum(['readings', 'fleet', 'general']),
     held: z.number().optional(),
+    perhaps: z.object({ factor: z.number(), chance: z.number() }).optional(),
     odd: z.number(),
   }),
 ]);

@@ -1,13 +1,11 @@
 import type { ChangeNote } from '@weskopos/core';
 import { words } from './en';
+import { MOST_SURE } from './forecastSentence';
 import { amount, day, placeWords, pointName, type Seats } from './show';
 
 /** Names a change among those of one vehicle. */
 export const changeKey = (change: ChangeNote): string =>
   `${change.kind}${change.kind === 'use' ? change.what : ''}${change.since}`;
-
-/** Nothing is ever quite sure, % . */
-const MOST_SURE = 99;
 
 /** What changed, where, since when, and how sure that is. */
 export function changeSentence(change: ChangeNote, axles: Seats): string {

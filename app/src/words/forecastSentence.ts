@@ -6,6 +6,8 @@ import { dateWords, amount, meterWords, roughMeter, unitOf } from './show';
 const ODD_FROM = 0.6;
 /** Farther off than this, an end is left open. */
 const OPEN_END_DAYS = 8 * 365;
+/** Nothing is ever quite sure, %. */
+export const MOST_SURE = 99;
 /** Up to this far weeks say more than parts of months. */
 const WEEKS_UP_TO_DAYS = 56;
 
@@ -20,7 +22,7 @@ export function forecastSentence(forecast: Forecast, measure: MeasureCode, limit
     return `Does not reach ${amount(measure, limit)} in any time one plans for.${by}${odd}`;
   const when = forecast.days && dateRange(forecast.at, forecast.days);
   const far = distanceRange(forecast.distance, unit);
-  return `Reaches ${amount(measure, limit)} ${when ? `${when}; ${far}` : far} (8 in 10).${heldWords(forecast)}${by}${odd}`;
+  return `Reaches ${amount(measure, limit)} ${when ? `${when}; ${far}` : far} (8 in 10).${heldWords(forecast)}${perhapsWords(forecast)}${by}${odd}`;
 }
 
 const forecastFrom = {
@@ -28,6 +30,12 @@ const forecastFrom = {
   fleet: ' Told by what the fleet wears: this part has one reading only.',
   general: ' General figures: one reading of this part, and nothing learned here yet of how such parts wear.',
 } satisfies Record<Outlook['from'], string>;
+
+/** A change that may have come is in the range already. */
+const perhapsWords = ({ perhaps }: Outlook): string =>
+  perhaps
+    ? ` It may wear ${perhaps.factor.toFixed(1)} times as fast lately (${Math.min(MOST_SURE, Math.round(perhaps.chance * 100))} % sure): the range has both.`
+    : '';
 
 /** What promises 8 in 10 and held seldomer says so. */
 export const heldWords = ({ held }: Pick<Outlook, 'held'>): string =>

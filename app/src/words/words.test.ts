@@ -287,6 +287,10 @@ describe('a forecast is a range in words, never a bare figure of nothing', () =>
     [running({ days: null, distance: { low: 2800, mid: 3400, high: null } }), 'no upper end'],
     [running({ from: 'fleet' }), 'what the fleet wears'],
     [running({ from: 'general' }), 'General figures'],
+    [
+      running({ perhaps: { factor: 2.04, chance: 0.597 } }),
+      'may wear 2.0 times as fast lately (60 % sure): the range has both.',
+    ],
     [running({ held: 0.61 }), 'Such ranges have held 6 times in 10 here'],
     [running({ odd: 0.9 }), 'read it again'],
   ])('%j', (forecast, sentence) => {

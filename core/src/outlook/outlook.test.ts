@@ -93,6 +93,11 @@ describe('what a vehicle is coming to', () => {
         since: '2026-05-01T08:00:00.000Z',
       }),
     ]);
+    const forecasts = new Map(
+      outlookOf(CAR, drags, [], rulesWith()).parts.map(({ series, forecast }) => [series.place, forecast]),
+    );
+    expect(forecasts.get('1L')).toMatchObject({ perhaps: { chance: expect.any(Number) as number } });
+    expect(forecasts.get('2L')).not.toHaveProperty('perhaps');
   });
 
   test('a puncture hidden by a cold day is named; the cold day alone is not', () => {

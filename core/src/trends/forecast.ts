@@ -3,7 +3,7 @@ import { askFor, worth } from '../wear/calibration';
 import { STRAIGHT, bent, straightened, stretchAt, type DepthCurve } from '../wear/depthCurve';
 import type { PartHistory } from '../wear/fleetRates';
 import { chanceByDay, dayOfChance, type UsageForecast } from '../wear/usageModel';
-import type { RateChange } from '../wear/rateChange';
+import type { PerhapsFaster, RateChange } from '../wear/rateChange';
 import { firstCrossing, partBelief, partCrossing } from '../wear/partBelief';
 import { chanceAt, crossingAt, type CrossingCurve } from '../wear/crossing';
 import { stateOf } from '../wear/wearBelief';
@@ -50,6 +50,8 @@ export interface Outlook {
   readonly lookAgain: number | null;
   /** Whether the part's own wear is behind it, only what the fleet wears, or general figures where nothing was learned yet. */
   readonly from: 'readings' | 'fleet' | 'general';
+  /** That it may wear faster than before, and how likely that is, as the range has it; left out where hardly anything says so. */
+  readonly perhaps?: Pick<PerhapsFaster, 'factor' | 'chance'>;
   /** How often ranges of its kind held, 0 to 1, told where that is seldomer than they promise; left out where they do. */
   readonly held?: number;
   /** The last reading is unlike what the ones before told: 0 to 1. */
@@ -144,11 +146,18 @@ export function forecastOf(series: Series, limit: number, given: ForecastGiven):
       : null,
     from: part.readings.length + (part.fitted ? 1 : 0) >= 2 ? 'readings' : fleet.rates[part.kind] ? 'fleet' : 'general',
     ...failing(fleet.held[part.kind]),
+    ...faster(given.perhaps?.get(series.key)),
     odd: belief.odd,
   };
   if (!('bound' in last) && last.value < limit) return { status: 'reached', ...outlook };
   return { status: low > FAR_STEPS || outlook.distance.mid === null ? 'far-off' : 'running-out', ...outlook };
 }
+
+/** From this chance on a change that may have come is told. */
+const TOLD_CHANCE = 0.2;
+
+const faster = (perhaps: PerhapsFaster | undefined): Pick<Outlook, 'perhaps'> =>
+  perhaps && perhaps.chance >= TOLD_CHANCE ? { perhaps: { factor: perhaps.factor, chance: perhaps.chance } } : {};
 
 function lineOf(belief: WearBelief, travelled: number, step: number): ValueLine {
   const { value: straight, rate, valueSd, rateSd, covariance } = stateOf(belief);
