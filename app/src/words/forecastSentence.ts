@@ -39,9 +39,7 @@ const perhapsWords = ({ perhaps }: Outlook): string =>
 
 /** What promises 8 in 10 and held seldomer says so. */
 export const heldWords = ({ held }: Pick<Outlook, 'held'>): string =>
-  held === undefined
-    ? ''
-    : ` Such ranges have held ${Math.round(held * 10)} times in 10 here: they are told wider now.`;
+  held === undefined ? '' : ` Such ranges have held ${Math.round(held * 10)} times in 10 here, not 8.`;
 
 /** By when to look again before it could be caught past its limit; null where there is no telling, or no hurry. */
 export function lookAgainSentence(forecast: Forecast | AgeForecast): string | null {

@@ -291,7 +291,7 @@ describe('a forecast is a range in words, never a bare figure of nothing', () =>
       running({ perhaps: { factor: 2.04, chance: 0.597 } }),
       'may wear 2.0 times as fast lately (60 % sure): the range has both.',
     ],
-    [running({ held: 0.61 }), 'Such ranges have held 6 times in 10 here'],
+    [running({ held: 0.61 }), 'Such ranges have held 6 times in 10 here, not 8.'],
     [running({ odd: 0.9 }), 'read it again'],
   ])('%j', (forecast, sentence) => {
     expect(forecastSentence(forecast, 'lining', 1.5, 'km')).toContain(sentence);

@@ -1,3 +1,4 @@
+import { chanceOfOdds } from '../sums/chanceOfOdds';
 import type { HouseRules } from '../house/houseRules';
 import type { MeasureCode } from '../catalogue/measures';
 import type { PointCode } from '../catalogue/catalogue';
@@ -171,7 +172,7 @@ function pressureNotes(
       place: loss.place,
       kpaPerMonth: loss.perMonth,
       since: ordered.at(-1 - loss.stretches)?.startedAt ?? ordered[0]?.startedAt ?? '',
-      sureness: 1 / (1 + Math.exp(-loss.odds)),
+      sureness: chanceOfOdds(loss.odds),
     },
   ];
 }

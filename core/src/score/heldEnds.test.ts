@@ -40,6 +40,12 @@ test('each part counts once, however often it was forecast', () => {
     ...ends([20_000], 30).map((one) => ({ ...one, forecast: { ...one.forecast, part: 'often' } })),
   ];
   expect(heldUp(judged)).toEqual({ parts: 4, held: 0.75 });
+  // A tyre is told by its worst place, which need not stay the same: one part all the same.
+  const tyre = ends([5000, 20_000]).map((one, n) => ({
+    ...one,
+    forecast: { ...one.forecast, part: `tyre.tread@1L ${n ? 'inner' : 'centre'} 2` },
+  }));
+  expect(heldUp(tyre)).toEqual({ parts: 1, held: 0.5 });
   expect(heldUp([])).toEqual({ parts: 0, held: null });
   expect(heldUp(ends([5000], 3, 'waiting'))).toEqual({ parts: 0, held: null });
 });

@@ -1,20 +1,19 @@
 import { groupBy } from '../sums/groupBy';
 import { normalQuantile } from '../sums/normal';
-import { PROMISED, isNarrow, type HeldUp } from '../trends/heldUp';
-import type { Calibration } from '../wear/calibration';
+import { isNarrow, type HeldUp } from '../trends/heldUp';
+import { shrunkWidth, type Calibration } from '../wear/calibration';
 import type { Judgement } from './judge';
 import { holds } from './loss';
 import { STORED_CHANCES } from './storedForecast';
+import { wholePart } from './wholePart';
 
 /** No width is learned from ends where so many parts were renewed before theirs: those that came to it are the fast ones. */
 const MOST_REPLACED = 0.5;
 /** Weight of trust in the model itself, in parts; and the widest that ranges are told. */
 const TRUST = 12;
 const WIDEST = 2;
-/** Standard deviations that 80 % of a normal lie within. */
-const WITHIN_80 = 1.2816;
 
-const partOf = ({ forecast: { vehicleId, point, part } }: Judgement) => `${vehicleId} ${point} ${part}`;
+const partOf = ({ forecast: { vehicleId, point, part } }: Judgement) => `${vehicleId} ${point} ${wholePart(part)}`;
 
 /**
  * How often the ranges that were shown held, part by part: forecasts of one part hold and fail together, so each part
@@ -41,13 +40,10 @@ export function widthOfEnds(judged: readonly Judgement[]): Calibration | null {
   const parts = [...groupBy(arrivedOf(judged), partOf).values()];
   const replaced = new Set(judged.filter(({ fate }) => fate === 'replaced').map(partOf)).size;
   if (!isNarrow(heldUp(judged)) || replaced > MOST_REPLACED * (parts.length + replaced)) return null;
-  const offs = parts
-    .flatMap((ones) => ones.map((one) => ({ off: Math.abs(normalQuantile(chanceOf(one))), weight: 1 / ones.length })))
-    .sort((a, b) => a.off - b.off);
-  let sum = 0;
-  const at = offs.find(({ weight }) => (sum += weight) >= PROMISED * parts.length)?.off ?? WITHIN_80;
-  const width = Math.exp((Math.log(Math.max(1, at / WITHIN_80)) * parts.length) / (parts.length + TRUST));
-  return { scored: parts.length, width: Math.min(WIDEST, width) };
+  const misses = parts.flatMap((ones) =>
+    ones.map((one) => ({ size: Math.abs(normalQuantile(chanceOf(one))), weight: 1 / ones.length })),
+  );
+  return { scored: parts.length, width: Math.min(WIDEST, shrunkWidth(misses, TRUST)) };
 }
 
 /** The chance the model had given to an end by where it came. */

@@ -8,6 +8,7 @@ import { heldUp } from './heldEnds';
 import { JUDGED, holds, meanPinball, quantileOf } from './loss';
 import { NAIVE_METHODS, type NaiveMethod } from './naive';
 import type { StoredForecast } from './storedForecast';
+import { wholePart } from './wholePart';
 
 const DAY_MS = 86_400_000;
 
@@ -36,7 +37,8 @@ interface Moment {
  * @param all every series of the vehicle, as known now
  */
 export function judge(forecast: StoredForecast, all: readonly Series[]): Judgement {
-  const isOfPart = partMatcher(forecast.part);
+  const whole = wholePart(forecast.part);
+  const isOfPart = (part: string) => wholePart(part) === whole;
   const looked = all.filter(({ point }) => point === forecast.point);
   const readings = looked
     .flatMap((series) => series.readings.filter(({ part }) => isOfPart(part)))
@@ -77,13 +79,6 @@ function arrivalOf(
     travelled: Math.max(forecast.travelled, from.travelled + (now.travelled - from.travelled) * share),
     at: Math.max(Date.parse(forecast.at), start + (end - start) * share),
   };
-}
-
-/** Tells the names of one part at any place across it: they differ in the last word but one. */
-function partMatcher(part: string): (other: string) => boolean {
-  const [, head, tail] = /^(.* )\S+( \d+)$/.exec(part) ?? [];
-  if (head === undefined || tail === undefined) return (other) => other === part;
-  return (other) => other.startsWith(head) && other.endsWith(tail);
 }
 
 /** How one group of forecasts has held. */

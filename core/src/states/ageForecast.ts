@@ -1,3 +1,4 @@
+import { HALF_80 } from '../sums/normal';
 import { STORED_CHANCES } from '../score/storedForecast';
 import { daysBetween } from '../sums/daysBetween';
 import type { Range } from '../trends/forecast';
@@ -60,7 +61,6 @@ export const DAYS_PER_MONTH = 365.25 / 12;
 const FAR_DAYS = 12 * 365;
 const PATH_STEPS = 24;
 const PATH_MONTHS = 36;
-const HALF_80 = 1.2816;
 /** Ages at the first reading that are thought of where nobody told, months. */
 const UNTOLD_AGES = Array.from({ length: 14 }, (_, step) => 3 + 6 * step);
 /** How far one may lie from new when new: standard deviations, and how likely. */

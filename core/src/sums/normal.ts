@@ -32,3 +32,6 @@ export function normalQuantile(share: number): number {
   }
   return (low + high) / 2;
 }
+
+/** 80 % of a normal lie within so many standard deviations of its middle. */
+export const HALF_80 = 1.2816;

@@ -1,3 +1,4 @@
+import { HALF_80 } from '../sums/normal';
 import type { Vehicle } from '../vehicle/vehicle';
 import { askFor, worth } from '../wear/calibration';
 import { STRAIGHT, bent, straightened, stretchAt, type DepthCurve } from '../wear/depthCurve';
@@ -80,8 +81,6 @@ export interface ForecastGiven {
 /** What a house bears that was not asked. */
 const USUAL_BEARS = 0.2;
 
-/** Quantile of the normal distribution at 90 %: half-width of 80 %. */
-const HALF_80 = 1.2816;
 const LEAST_READINGS = 1;
 /** Where even the early end lies beyond this many steps of the meter, nobody plans by it. */
 const FAR_STEPS = 400;

@@ -1,4 +1,4 @@
-import { normalCdf, normalQuantile } from '../sums/normal';
+import { HALF_80, normalCdf, normalQuantile } from '../sums/normal';
 
 /** How much wider, or narrower, a kind's ranges must be told than the model has them so that they hold. */
 export interface Calibration {
@@ -21,4 +21,24 @@ export function askFor({ width }: Calibration, wanted: number): number {
 /** What a chance of the model is worth by what has been seen: the other way round of {@link askFor}. */
 export function worth({ width }: Calibration, chance: number): number {
   return width === 1 || chance <= 0 || chance >= 1 ? chance : normalCdf(normalQuantile(chance) / width);
+}
+
+/** How far out a truth came, in standard deviations of what was told, and how much that counts. */
+export interface Miss {
+  readonly size: number;
+  readonly weight: number;
+}
+
+/**
+ * How wide ranges must be told so that 80 % of the truths come within them: never narrower, and drawn to the model's own
+ * by how much it is trusted.
+ *
+ * @param trust in the weights' unit
+ */
+export function shrunkWidth(misses: readonly Miss[], trust: number): number {
+  const ordered = [...misses].sort((a, b) => a.size - b.size);
+  const total = ordered.reduce((sum, { weight }) => sum + weight, 0);
+  let sum = 0;
+  const at = ordered.find(({ weight }) => (sum += weight) >= 0.8 * total)?.size ?? HALF_80;
+  return Math.exp((Math.log(Math.max(1, at / HALF_80)) * total) / (total + trust));
 }

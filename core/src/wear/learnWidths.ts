@@ -1,6 +1,6 @@
 import { evenly } from '../sums/evenly';
 import { groupBy } from '../sums/groupBy';
-import type { Calibration } from './calibration';
+import { shrunkWidth, type Calibration } from './calibration';
 import type { FleetRates, PartHistory } from './fleetRates';
 import { partSurprises } from './partBelief';
 import type { Surprise } from './wearBelief';
@@ -14,8 +14,7 @@ const LEAST_READINGS = 80;
 const TRUST = 80;
 /** Old readings count half after this much of the vehicle's way, thousands of km (or h). */
 const HALF_LIFE = 60;
-/** 80 % of a normal lie within so many standard deviations; what lies farther than this is a misread. */
-const WITHIN_80 = 1.2816;
+/** What lies farther than this is a misread, standard deviations. */
 const FARTHEST = 3;
 /** A better held-back score than this many of its standard errors is no accident. */
 const SURE = 2;
@@ -60,22 +59,20 @@ function widthOf(all: readonly Weighed[]): Calibration | null {
   const vehicles = [...new Set(all.map(({ vehicle }) => vehicle))].sort();
   const first = new Set(vehicles.filter((_, index) => index % 2 === 0));
   const halves = [all.filter(({ vehicle }) => first.has(vehicle)), all.filter(({ vehicle }) => !first.has(vehicle))];
-  const gains = halves.map((half, index) => gainsOf(half, shrunkWidth(halves[1 - index] ?? [])));
+  const gains = halves.map((half, index) => gainsOf(half, widthFor(halves[1 - index] ?? [])));
   const both = gains.flat();
   const mean = both.reduce((sum, gain) => sum + gain, 0) / both.length;
   const error = Math.sqrt(both.reduce((sum, gain) => sum + (gain - mean) ** 2, 0)) / both.length;
   const proven = gains.every((half) => half.reduce((sum, gain) => sum + gain, 0) > 0) && mean > SURE * error;
-  return proven ? { scored: all.length, width: shrunkWidth(all) } : null;
+  return proven ? { scored: all.length, width: widthFor(all) } : null;
 }
 
-function shrunkWidth(all: readonly Weighed[]): number {
-  const ordered = all.map(({ z, weight }) => ({ size: Math.abs(z), weight })).sort((a, b) => a.size - b.size);
-  const total = ordered.reduce((sum, { weight }) => sum + weight, 0);
-  let sum = 0;
-  const at = ordered.find(({ weight }) => (sum += weight) >= 0.8 * total)?.size ?? WITHIN_80;
-  // Never narrower: what the next readings show of short ways says little of long ones.
-  return Math.exp((Math.log(Math.max(1, at / WITHIN_80)) * total) / (total + TRUST));
-}
+// What the next readings show of short ways says little of long ones: never narrower.
+const widthFor = (all: readonly Weighed[]): number =>
+  shrunkWidth(
+    all.map(({ z, weight }) => ({ size: Math.abs(z), weight })),
+    TRUST,
+  );
 
 /** How much better each vehicle's readings are told with a width than without, log score. */
 function gainsOf(half: readonly Weighed[], width: number): number[] {

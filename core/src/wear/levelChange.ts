@@ -1,3 +1,4 @@
+import { chanceOfOdds } from '../sums/chanceOfOdds';
 /** One figure over time, as the log of what was used. */
 export interface UsePoint {
   /** Days from any fixed moment. */
@@ -74,7 +75,7 @@ export function findLevelChange(points: readonly UsePoint[], seasonal: boolean):
     sinceDay: (before + after) / 2,
     factor: Math.exp(best.fit.means[2] ?? 0),
     odds,
-    sureness: 1 / (1 + Math.exp(-odds)),
+    sureness: chanceOfOdds(odds),
   };
 }
 

@@ -1,3 +1,4 @@
+import { chanceOfOdds } from '../sums/chanceOfOdds';
 import type { Place } from '../vehicle/vehicle';
 import { groupBy } from '../sums/groupBy';
 import { axleScale, priorFor, type FleetRates, type PartHistory } from './fleetRates';
@@ -54,11 +55,8 @@ const PRIOR_ODDS = Math.log(0.1);
 export const TOLD_FROM = 0;
 /** What all readings of one gauge at a visit are off by together, against what each is off by alone. */
 const TOGETHER = 0.6;
-/** What a visit's gauge may be off by, in standard deviations: the two points of a normal (Gauss and Hermite). */
-const OFFS = [
-  { off: -1, share: 1 / 2 },
-  { off: 1, share: 1 / 2 },
-] as const;
+/** What a visit's gauge may be off by, in standard deviations: two points of a normal, as likely (Gauss and Hermite). */
+const OFFS = [-1, 1] as const;
 
 /**
  * Whether wear on a vehicle went up lately, at one place, on one part, on one kind or on all: an axle out of line acts on
@@ -66,7 +64,7 @@ const OFFS = [
  * of all readings, of any place across any part, against *nothing changed*; a gauge that is off is off at all it read.
  *
  * @param spots all that wears on one vehicle, in any order
- * @returns the likeliest, however unlikely; null before anything was looked at twice
+ * @returns the likeliest, however unlikely; null before anything was looked at twice, or where nothing at all fits
  */
 export function findRateChange(rates: FleetRates, spots: readonly WatchedSpot[]): RateChange | null {
   const looks = [...new Set(spots.flatMap(({ history }) => history.readings.map(({ x }) => x)))].sort((a, b) => a - b);
@@ -88,19 +86,18 @@ export function findRateChange(rates: FleetRates, spots: readonly WatchedSpot[])
     return { group, chances, total: chances.reduce((sum, one) => sum + one, 0) };
   });
   const best = weighed.reduce((a, b) => (b.total > a.total ? b : a));
-  const odds = Math.log(weighed.reduce((sum, { total }) => sum + total, 0)) + PRIOR_ODDS;
-  const likeliest = cases[best.chances.indexOf(Math.max(...best.chances))];
-  const logFactor = cases.reduce((sum, { factor }, index) => sum + (best.chances[index] ?? 0) * Math.log(factor), 0);
+  const gained = weighed.reduce((sum, { total }) => sum + total, 0);
+  if (!(gained > 0)) return null;
+  const odds = Math.log(gained) + PRIOR_ODDS;
   const { weight: _weight, ...group } = best.group;
-  const all = weighed.reduce((sum, { total }) => sum + total, 0) * Math.exp(PRIOR_ODDS) + 1;
+  const sureness = chanceOfOdds(odds);
   return {
     ...group,
     ids: [...group.ids],
-    sinceX: likeliest?.since ?? 0,
-    factor: Math.exp(logFactor / best.total),
+    ...overCases(best.chances, cases),
     odds,
-    sureness: 1 / (1 + Math.exp(-odds)),
-    perhaps: new Map(spots.map(({ history: { id } }) => [id, perhapsOf(id, weighed, cases, all)])),
+    sureness,
+    perhaps: new Map(spots.map(({ history: { id } }) => [id, perhapsOf(id, weighed, cases, sureness / gained)])),
   };
 }
 
@@ -108,19 +105,21 @@ function perhapsOf(
   id: string,
   weighed: readonly { readonly group: Group; readonly chances: readonly number[] }[],
   cases: readonly Case[],
-  all: number,
+  perGain: number,
 ): PerhapsFaster {
   const chances = cases.map((_, index) =>
     weighed.reduce((sum, { group, chances: of }) => sum + (group.ids.has(id) ? (of[index] ?? 0) : 0), 0),
   );
+  return { ...overCases(chances, cases), chance: chances.reduce((sum, one) => sum + one, 0) * perGain };
+}
+
+/** The likeliest onset, and the factor on the average of all cases. */
+function overCases(chances: readonly number[], cases: readonly Case[]): Pick<PerhapsFaster, 'sinceX' | 'factor'> {
   const total = chances.reduce((sum, one) => sum + one, 0);
-  const mean = (of: (one: Case) => number) =>
-    cases.reduce((sum, one, index) => sum + (chances[index] ?? 0) * of(one), 0) / total;
-  const likeliest = cases[chances.indexOf(Math.max(...chances))];
+  const logFactor = cases.reduce((sum, { factor }, index) => sum + (chances[index] ?? 0) * Math.log(factor), 0);
   return {
-    sinceX: likeliest?.since ?? 0,
-    factor: Math.exp(mean(({ factor }) => Math.log(factor))),
-    chance: (total * Math.exp(PRIOR_ODDS)) / all,
+    sinceX: cases[chances.indexOf(Math.max(...chances))]?.since ?? 0,
+    factor: total > 0 ? Math.exp(logFactor / total) : 1,
   };
 }
 
@@ -130,25 +129,14 @@ interface SpotChances {
   readonly cases: readonly (readonly number[])[];
 }
 
-/** Log likelihood of several places together: what each visit's gauge was off by is common to them. */
+/**
+ * Log likelihood of several places together, but for a constant: what each visit's gauge was off by is common to them, each
+ * combination as likely.
+ */
 function joint(spots: readonly (readonly number[])[]): number {
-  const combinations = spots[0]?.length ?? 0;
-  const logs = Array.from({ length: combinations }, (_, at) => {
-    const all = spots.reduce((sum, one) => sum + (one[at] ?? 0), 0);
-    return all + Math.log(shareOf(at, combinations));
-  });
+  const logs = (spots[0] ?? []).map((_, at) => spots.reduce((sum, one) => sum + (one[at] ?? 0), 0));
   const most = Math.max(...logs);
   return most + Math.log(logs.reduce((sum, one) => sum + Math.exp(one - most), 0));
-}
-
-/** How often a combination of offs is met: its digits, one for each look. */
-function shareOf(combination: number, combinations: number): number {
-  let [share, rest] = [1, combination];
-  for (let left = combinations; left > 1; left /= OFFS.length) {
-    share *= OFFS[rest % OFFS.length]?.share ?? 0;
-    rest = Math.floor(rest / OFFS.length);
-  }
-  return share;
 }
 
 interface KindChances {
@@ -267,7 +255,7 @@ function along(filter: WearFilter, looks: Looks, paths: readonly Path[], from = 
 /** Goes on from a look for each way its gauge may have been off; the combinations of one of the results, this look's changing first. */
 function eachOff(filter: WearFilter, look: readonly GaugeReading[], goOn: (next: WearFilter) => number[][]) {
   const taken = look.length === 0 ? goOn(filter) : null;
-  const byOff = OFFS.map(({ off }) => {
+  const byOff = OFFS.map((off) => {
     if (taken) return taken;
     const next = filter.copy();
     for (const reading of look) next.take({ ...reading, y: reading.y - off * reading.together });

@@ -1,5 +1,4 @@
-import type { HeldUp } from '@weskopos/core';
-import { PROMISED, heldBetween } from '@weskopos/core';
+import { PROMISED, heldBetween, type HeldUp } from '@weskopos/core';
 import Svg, { Circle, Line, Text as SvgText } from 'react-native-svg';
 import { FONT, SIZE } from '../../kit/tokens';
 import { usePalette } from '../../kit/theme';

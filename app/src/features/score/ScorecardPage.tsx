@@ -5,9 +5,9 @@ import {
   fromStored,
   heldBetween,
   isNarrow,
-  type HeldUp,
   newestRulebook,
   standardUncertainty,
+  type HeldUp,
   type MeasureCode,
 } from '@weskopos/core';
 import { offeredRepeatability } from '@weskopos/core/score/repeatability';
@@ -167,7 +167,7 @@ function verdictOn(told: HeldUp): string {
   const between = heldBetween(told);
   if (isNarrow(told)) return say.theRangesWereTooNarrow;
   if (between && between[0] > PROMISED) return say.theRangesWereWiderThan;
-  return say.tooFewPartsToTell(told.parts);
+  return say.fitsWhatIsPromised(told.parts);
 }
 
 interface ScoreCardProps {

@@ -30,7 +30,7 @@ export const score = {
   partsCountOnce:
     'Forecasts of one part hold and fail together, so each part counts once. The pale bar is how sure it is.',
   useNotTold: 'Use not told',
-  tooFewPartsToTell: (parts: number) => `Of ${parts} ${parts === 1 ? 'part' : 'parts'}: fits 8 in 10.`,
+  fitsWhatIsPromised: (parts: number) => `Of ${parts} ${parts === 1 ? 'part' : 'parts'}: fits 8 in 10.`,
   ofThe: (part: string, part2: string) => `of the ${part}. ${part2}`,
   days: (part: number) => `${part} days`,
   halfOfThemWereWithin: (part: string) => `Half of them were within ${part}.`,
