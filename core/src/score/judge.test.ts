@@ -89,9 +89,15 @@ describe('what became of it', () => {
     expect(judge(forecast, seriesUpTo([10, 9, 8, 7]))).toMatchObject({ fate: 'waiting', left: 3000, leftDays: 60 });
   });
 
-  test('it has come true between the last reading over the limit and the first under it', () => {
-    const arrived = judge(forecast, seriesUpTo([10, 9, 8, 5, 2, 1]));
-    expect(arrived).toMatchObject({ fate: 'arrived', left: 7500, leftDays: 150 });
+  test('it has come true where the line through its last readings meets the limit', () => {
+    expect(judge(forecast, seriesUpTo([10, 9, 8, 5, 3, 1]))).toMatchObject({
+      fate: 'arrived',
+      left: 8250,
+      leftDays: 165,
+    });
+    // The gauge read a millimetre too little at last: the first reading under the limit comes before the part's end.
+    const { left } = judge(forecast, seriesUpTo([10, 9, 8, 7, 6, 5, 4, 3.5, 1.4]));
+    expect(left).toBeGreaterThan(17_500);
   });
 
   test('a part that went before its limit is replaced, not right and not wrong', () => {
@@ -129,7 +135,8 @@ describe('what became of it', () => {
     if (!kept) throw new Error('nothing to store');
     expect(judge(kept, upTo([7.5, 6.4, 5.3, 4]))).toMatchObject({ fate: 'waiting', left: 3000 });
     // The shoulder falls from 4 to 1 while the centre still stands at 3.
-    expect(judge(kept, upTo([7.5, 6.4, 5.3, 4, 1]))).toMatchObject({ fate: 'arrived', left: 5400 });
+    expect(judge(kept, upTo([7.5, 6.4, 5.3, 3.2, 1.1]))).toMatchObject({ fate: 'arrived' });
+    expect(judge(kept, upTo([7.5, 6.4, 5.3, 3.2, 1.1])).left).toBeCloseTo(5286, 0);
     const alone = forecastOf(centre, 1.6, { vehicle: CAR });
     if (told.status !== 'running-out' || alone.status !== 'running-out') throw new Error('no range');
     expect(told.distance.mid).toBeLessThan(alone.distance.mid ?? 0);

@@ -2,6 +2,7 @@ import { recordOf } from '../sums/keyed';
 import type { Range } from '../trends/forecast';
 import { MEASURES } from '../catalogue/measures';
 import { groupBy } from '../sums/groupBy';
+import { comesDownTo, heightAt, lineThrough } from '../sums/straightLine';
 import type { Series, SeriesReading } from '../trends/series';
 import type { HeldUp } from '../trends/heldUp';
 import { heldUp } from './heldEnds';
@@ -11,6 +12,8 @@ import type { StoredForecast } from './storedForecast';
 import { wholePart } from './wholePart';
 
 const DAY_MS = 86_400_000;
+/** A place's own line where it met its limit: through so many readings up to the one that finds it so, and the next. */
+const LINE_READINGS = 3;
 
 /** What became of a forecast. */
 export interface Judgement {
@@ -30,9 +33,9 @@ interface Moment {
 }
 
 /**
- * What became of a forecast by what has been read since: a part is at its end where the first place across it is. Where
- * the limit was met between two readings, the place between them is taken on their straight line. Wear fails under its
- * limit, what ages fails at it.
+ * What became of a forecast by what has been read since: a part is at its end where the first place across it is. That it
+ * is, a reading says; when it was, the line through that place's last readings, since the first reading under the limit of
+ * several places comes before the part does. Wear fails under its limit, what ages fails at it.
  *
  * @param all every series of the vehicle, as known now
  */
@@ -70,14 +73,16 @@ function arrivalOf(
   const { limit } = forecast;
   const isLater = ({ travelled, at }: SeriesReading) => travelled >= forecast.travelled && at > forecast.at;
   const met = readings.findIndex((reading) => isLater(reading) && isMet(reading.value));
-  const [before, now] = [readings[met - 1], readings[met]];
+  const now = readings[met];
   if (!now) return null;
-  const from = before ?? { travelled: forecast.travelled, at: forecast.at, value: forecast.value };
-  const share = from.value > now.value ? Math.min(1, Math.max(0, (from.value - limit) / (from.value - now.value))) : 1;
-  const [start, end] = [Date.parse(from.at), Date.parse(now.at)];
+  const near = readings.slice(Math.max(0, met + 1 - LINE_READINGS), met + 2);
+  const line = lineThrough(near.map(({ travelled, value }) => ({ x: travelled, y: value })));
+  const times = lineThrough(near.map(({ travelled, at }) => ({ x: travelled, y: Date.parse(at) })));
+  const travelled = line && comesDownTo(line, limit);
+  if (travelled === null || !times) return { travelled: now.travelled, at: Date.parse(now.at) };
   return {
-    travelled: Math.max(forecast.travelled, from.travelled + (now.travelled - from.travelled) * share),
-    at: Math.max(Date.parse(forecast.at), start + (end - start) * share),
+    travelled: Math.max(forecast.travelled, travelled),
+    at: Math.max(Date.parse(forecast.at), heightAt(times, travelled)),
   };
 }
 

@@ -1,8 +1,7 @@
+import { comesDownTo, lineThrough, type PlanePoint } from '../sums/straightLine';
+
 /** A reading as a plain method takes it. */
-export interface PlainReading {
-  readonly x: number;
-  readonly y: number;
-}
+export type PlainReading = PlanePoint;
 
 /** What one could do without a model: each gives the distance left from the last reading, null where it has no answer. */
 export const NAIVE_METHODS = ['last-two', 'line', 'line-from-new', 'fleet-life'] as const;
@@ -38,11 +37,7 @@ export function naiveLeft(method: NaiveMethod, { readings, fitted, limit, fleetL
 
 /** Where a least-squares line meets the limit, from `from` on; null for one that does not fall. */
 function alongLine(points: readonly PlainReading[], limit: number, from: number): number | null {
-  const n = points.length;
-  const meanX = points.reduce((sum, { x }) => sum + x, 0) / n;
-  const meanY = points.reduce((sum, { y }) => sum + y, 0) / n;
-  const sxx = points.reduce((sum, { x }) => sum + (x - meanX) ** 2, 0);
-  const sxy = points.reduce((sum, { x, y }) => sum + (x - meanX) * (y - meanY), 0);
-  if (n < 2 || !(sxx > 0) || !(sxy < 0)) return null;
-  return Math.max(0, meanX + (limit - meanY) * (sxx / sxy) - from);
+  const line = lineThrough(points);
+  const met = line && comesDownTo(line, limit);
+  return met === null ? null : Math.max(0, met - from);
 }
