@@ -41,6 +41,7 @@ export const fleetKnowledgeSchema: z.ZodType<FleetKnowledge> = z.object({
       changes: z.number(),
       handU: z.number(),
       curve: depthCurveSchema,
+      newOff: z.number().optional(),
       movedEvery: z.number().positive().nullable(),
     }),
   ),

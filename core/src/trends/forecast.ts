@@ -2,7 +2,8 @@ import { HALF_80 } from '../sums/normal';
 import type { Vehicle } from '../vehicle/vehicle';
 import { askFor, worth } from '../wear/calibration';
 import { STRAIGHT, bent, straightened, stretchAt, type DepthCurve } from '../wear/depthCurve';
-import type { PartHistory } from '../wear/fleetRates';
+import { readTogether } from '../wear/acrossPlaces';
+import { priorFor, type PartHistory } from '../wear/fleetRates';
 import { chanceByDay, dayOfChance, type UsageForecast } from '../wear/usageModel';
 import type { PerhapsFaster, RateChange } from '../wear/rateChange';
 import { firstCrossing, partBelief, partCrossing } from '../wear/partBelief';
@@ -86,12 +87,19 @@ const LEAST_READINGS = 1;
 const FAR_STEPS = 400;
 const FAR_DAYS = 30 * 365;
 
-/** What is believed of the part that sits at the series' place now. */
+/** What is believed of the part that sits at the series' place now, by all places across it where they are given. */
 export function beliefOf(
   series: Series,
-  { vehicle, fleet = BUILT_IN_FLEET, perhaps }: Pick<ForecastGiven, 'vehicle' | 'fleet' | 'perhaps'>,
+  {
+    vehicle,
+    fleet = BUILT_IN_FLEET,
+    across = [],
+    perhaps,
+  }: Pick<ForecastGiven, 'vehicle' | 'fleet' | 'across' | 'perhaps'>,
 ): { readonly part: PartHistory; readonly belief: WearBelief } {
-  const part = partHistory(vehicle, series);
+  const own = partHistory(vehicle, series);
+  const others = across.filter((one) => one !== series).map((one) => partHistory(vehicle, one));
+  const part = readTogether(own, others, priorFor(fleet.rates, own).handU);
   return { part, belief: partBelief(fleet.rates, part, perhaps?.get(series.key)) };
 }
 
@@ -108,7 +116,7 @@ export function crossingOf(
   return firstCrossing(
     together.map((one) => {
       const { part, belief } = (one === series && known) || beliefOf(one, given);
-      return partCrossing(fleet.rates, part, limit, belief);
+      return partCrossing(fleet.rates, part, limit, { belief, perhaps: given.perhaps?.get(one.key) });
     }),
   );
 }

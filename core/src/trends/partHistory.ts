@@ -2,7 +2,7 @@ import { axlePlaceOf } from '../vehicle/place';
 import { MEASURES } from '../catalogue/measures';
 import type { Vehicle } from '../vehicle/vehicle';
 import { STRAIGHT, stretchAt } from '../wear/depthCurve';
-import { priorFor, type PartHistory } from '../wear/fleetRates';
+import { BY_HOURS, priorFor, type PartHistory } from '../wear/fleetRates';
 import type { FleetKnowledge } from './fleetKnowledge';
 import { groupBy } from '../sums/groupBy';
 import type { Series, SeriesBound } from './series';
@@ -18,7 +18,7 @@ export function partName(
   vehicle: Pick<Vehicle, 'id' | 'class' | 'use' | 'meterUnit'>,
   { measure, place }: Pick<Series, 'measure' | 'place'>,
 ): Pick<PartHistory, 'vehicle' | 'kind' | 'axle' | 'cell'> {
-  const kind = vehicle.meterUnit === 'h' ? `${measure} by hours` : measure;
+  const kind = vehicle.meterUnit === 'h' ? `${measure}${BY_HOURS}` : measure;
   const axle = `${kind} ${axlePlaceOf(place) ?? ''}`;
   return { vehicle: vehicle.id, kind, axle, cell: `${axle} ${vehicle.class} ${vehicle.use}` };
 }

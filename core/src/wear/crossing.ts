@@ -9,8 +9,15 @@ const CHANGE_SPREAD = 0.12;
 
 /** Chance that the limit is met within `ahead` of the last reading, same unit as x. Never falls with distance. */
 export function crossedBy(belief: WearBelief, limit: number, ahead: number): number {
-  return straightCrossedBy(belief, straightened(belief.prior.curve ?? STRAIGHT, limit), ahead);
+  return straightCrossedBy(belief, straightLimit(belief, limit), ahead);
 }
+
+/** Of what new parts read too much, so much is the gauge's; the rest they truly are. Nobody can tell which. */
+const GAUGES_SHARE = 0.5;
+
+/** Where a limit lies in what the house reads, on the scale on which wear is straight. */
+const straightLimit = ({ prior: { curve = STRAIGHT, newOff = 0 } }: WearBelief, limit: number): number =>
+  straightened(curve, limit + GAUGES_SHARE * newOff);
 
 function straightCrossedBy(belief: WearBelief, limit: number, ahead: number): number {
   const { rates, weights, means, variances, prior } = belief;
@@ -36,15 +43,15 @@ const CURVE_STEPS = 44;
 /** The curve runs from here to there, in lives that the present rate would leave; farther where it has not ended by then. */
 const [CURVE_FROM, CURVE_TO] = [0.02, 16];
 const CURVE_RATIO = (CURVE_TO / CURVE_FROM) ** (1 / (CURVE_STEPS - 1));
-const CURVE_UNTIL = 0.96;
-const MOST_STEPS = 80;
+const CURVE_UNTIL = 0.995;
+const MOST_STEPS = 96;
 /** A part that is at its limit, or over it, is looked at as finely as this, unit of x. */
 const LEAST_LIFE = 0.2;
 
 /** How likely a part is at its limit by each distance ahead: one curve to look chances and distances up on. */
 export function crossingCurve(belief: WearBelief, limitY: number): CrossingCurve {
   const { value, rate } = stateOf(belief);
-  const limit = straightened(belief.prior.curve ?? STRAIGHT, limitY);
+  const limit = straightLimit(belief, limitY);
   const life = Math.max(LEAST_LIFE, (value - limit) / Math.max(rate, 1e-9));
   const ahead = [0];
   const chance = [straightCrossedBy(belief, limit, 0)];

@@ -7,6 +7,8 @@ export interface DepthCurve {
   readonly power: number;
   /** Over 0, unit of y: where a straightened value is the value itself. */
   readonly middle: number;
+  /** How far the power may be off, one standard deviation; left out where it is as good as known. */
+  readonly spread?: number;
 }
 
 export const STRAIGHT: DepthCurve = { power: 0, middle: 1 };
@@ -109,4 +111,30 @@ export function bentCurve(curve: DepthCurve): BentCurve {
   const known = bends.get(curve) ?? new BentCurve(curve);
   bends.set(curve, known);
   return known;
+}
+
+/** Powers that are looked for lie between these. */
+export const [LEAST_POWER, MOST_POWER] = [-0.8, 0.85];
+/** Under this a power is as good as known. */
+const LEAST_SPREAD = 0.05;
+/** A curve that wear may follow, and how likely that is. */
+export interface PerhapsCurve {
+  readonly curve: DepthCurve;
+  readonly share: number;
+}
+const perhaps = new WeakMap<DepthCurve, readonly PerhapsCurve[]>();
+
+/** The curves that one may be in truth: three points of a normal about its power (Gauss and Hermite), or itself where it is known. */
+export function perhapsCurves(curve: DepthCurve): readonly PerhapsCurve[] {
+  const known = perhaps.get(curve);
+  if (known) return known;
+  const { power, middle, spread = 0 } = curve;
+  const off = Math.sqrt(3) * spread;
+  const at = (by: number, share: number) => ({
+    curve: { power: Math.min(MOST_POWER, Math.max(LEAST_POWER, power + by)), middle },
+    share,
+  });
+  const curves = spread < LEAST_SPREAD ? [{ curve, share: 1 }] : [at(-off, 1 / 6), at(0, 2 / 3), at(off, 1 / 6)];
+  perhaps.set(curve, curves);
+  return curves;
 }

@@ -15,6 +15,11 @@ export interface PartHistory {
   readonly readings: readonly WearReading[];
   /** Where it sat before, oldest first, each up to an x, null while it was not on the road; left out for one that was never moved. */
   readonly before?: readonly { readonly axle: string | null; readonly until: number }[];
+  /**
+   * Where its vehicle's two sets were changed for each other, oldest first, and how far it is driven in half a year, null
+   * where nobody knows; left out for a part that is on the road all year.
+   */
+  readonly sets?: { readonly changes: readonly number[]; readonly halfYear: number | null };
 }
 
 /** How far something lies off, in log rate, and how well that is known. */
@@ -38,6 +43,8 @@ export interface KindRates {
   readonly handU: number;
   /** How wear goes with depth. */
   readonly curve: DepthCurve;
+  /** What the house reads of new parts beyond what they are taken to be, unit of y. */
+  readonly newOff?: number;
   /** Thousands of km (or h) between moves to another axle; null where such parts stay where they are. */
   readonly movedEvery: number | null;
 }
@@ -60,8 +67,11 @@ export const USUAL_HAND_U = 0.1;
 /** How far cells of one kind and axle lie apart, log variance. */
 export const CELL_VARIANCE = 0.06;
 
+/** Kinds of what goes by hours are named so; a step of hours wears as one of distance does. */
+export const BY_HOURS = ' by hours';
+
 /** What is known of a kind without any records: its log rate. */
-export const builtInRate = (kind: string): number => BUILT_IN[kind] ?? BUILT_IN_OTHER;
+export const builtInRate = (kind: string): number => BUILT_IN[kind.replace(BY_HOURS, '')] ?? BUILT_IN_OTHER;
 
 /** What a part is called among the fleet's. */
 export type PartName = Pick<PartHistory, 'vehicle' | 'kind' | 'axle' | 'cell'>;
@@ -84,7 +94,7 @@ function builtIn(kind: string): RatePrior {
 }
 
 function learnedPrior(
-  { base, axles, cells, vehicles, between, within, changes, handU, curve = STRAIGHT }: KindRates,
+  { base, axles, cells, vehicles, between, within, changes, handU, curve = STRAIGHT, newOff = 0 }: KindRates,
   part: PartName,
 ): RatePrior {
   const [axle, cell, vehicle] = [axles[part.axle], cells[part.cell], vehicles[part.vehicle]];
@@ -96,26 +106,27 @@ function learnedPrior(
     changes,
     handU,
     curve,
+    newOff,
   };
 }
 
 /**
  * A part's readings over the distance its present axle would have worn it as far: what was moved wore at each axle's own
- * rate. The last reading keeps its x.
+ * rate, and what was off the road not at all. The last reading keeps its x.
  */
-export function atPresentAxle<T extends PartHistory>(part: T, axles: KindRates['axles'] | undefined): T {
+export function atPresentAxle<T extends PartHistory>(part: T, axles: KindRates['axles'] = {}): T {
   const { before = [], readings, fitted } = part;
-  if (before.length === 0 || !axles) return part;
+  if (before.length === 0) return part;
   const scale = axleScale(part, axles);
   const moved = <P extends { readonly x: number }>(point: P): P => ({ ...point, x: scale(point.x) });
   return { ...part, readings: readings.map(moved), fitted: fitted && moved(fitted) };
 }
 
 /** Where a moment lies over the distance a part's present axle would have worn it as far. */
-export function axleScale(part: PartHistory, axles: KindRates['axles'] | undefined): (x: number) => number {
+export function axleScale(part: PartHistory, axles: KindRates['axles'] = {}): (x: number) => number {
   const { before = [], readings, fitted } = part;
   const last = readings.at(-1)?.x ?? fitted?.x;
-  if (before.length === 0 || !axles || last === undefined) return (x) => x;
+  if (before.length === 0 || last === undefined) return (x) => x;
   const now = axles[part.axle]?.mean ?? 0;
   const wornFrom = (x: number) => {
     let [from, worn] = [x, 0];

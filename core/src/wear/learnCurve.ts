@@ -1,10 +1,9 @@
 import { groupBy } from '../sums/groupBy';
-import { STRAIGHT, straightened, stretchAt, type DepthCurve } from './depthCurve';
+import { LEAST_POWER, MOST_POWER, STRAIGHT, straightened, stretchAt, type DepthCurve } from './depthCurve';
 import type { PartHistory } from './fleetRates';
 import { NOTHING_GAUGES } from './wearFilter';
 
-/** Powers that are looked for lie between these; how far from straight anybody expects them, standard deviation. */
-const [LEAST_POWER, MOST_POWER] = [-0.8, 0.85];
+/** How far from straight anybody expects a power, standard deviation. */
 const POWER_SIGMA = 0.35;
 /** Less than this bend is none. */
 const STRAIGHT_WITHIN = 0.03;
@@ -44,7 +43,8 @@ export function learnCurve(parts: readonly PartHistory[]): DepthCurve {
   const byVehicle = [...groupBy(clipped(left(power)), ({ vehicle }) => vehicle).values()].map(sumOf);
   const error = Math.sqrt(byVehicle.reduce((sum, one) => sum + one * one, 0)) / Math.max(1e-9, Math.abs(slope));
   const told = power / (1 + (error / POWER_SIGMA) ** 2);
-  return Math.abs(told) < STRAIGHT_WITHIN ? STRAIGHT : { power: told, middle };
+  const spread = 1 / Math.hypot(1 / error, 1 / POWER_SIGMA);
+  return Math.abs(told) < STRAIGHT_WITHIN && spread < STRAIGHT_WITHIN ? STRAIGHT : { power: told, middle, spread };
 }
 
 const sumOf = (ones: readonly { readonly by: number }[]) => ones.reduce((sum, { by }) => sum + by, 0);

@@ -75,6 +75,24 @@ test('how often a house moves its tyres is learned from all that was driven; non
   expect(moved(25)).toBeGreaterThan(25);
 });
 
+test('what a house reads of new parts is learned, so that a gauge that is off makes no rate of it', () => {
+  const of = (off: number) => {
+    const tread = [{ step: 0.1, sigma: 0.15, off }];
+    const world = habitWorld({ seed: 11, vehicles: 16, years: 6, habits: { ...CALM, tread } });
+    const parts = world.flatMap((one) =>
+      one.parts.filter(({ kind }) => kind === 'tread').map((part) => ({ one, part })),
+    );
+    const day = 4 * 365;
+    const learned = learnRates(parts.flatMap(({ one, part }) => historyOf(one, part, 'centre', day) ?? [])).tread;
+    return { newOff: learned?.newOff ?? NaN, rate: (learned?.base ?? NaN) + (learned?.axles['tread 2']?.mean ?? NaN) };
+  };
+  const [low, none, high] = [of(-0.25), of(0), of(0.25)];
+  expect(low.newOff).toBeLessThan(-0.12);
+  expect(Math.abs(none.newOff)).toBeLessThan(0.06);
+  expect(high.newOff).toBeGreaterThan(0.12);
+  for (const { rate } of [low, high]) expect(Math.abs(rate - none.rate)).toBeLessThan(0.06);
+});
+
 test('one misreading told over and over makes nothing surer than it was', () => {
   const part = (times: number): PartHistory => ({
     id: 'p',

@@ -15,6 +15,7 @@ import {
   type Shift,
 } from './fleetRates';
 import { learnCurve } from './learnCurve';
+import { axleMoves } from './moves';
 import { believe, rateLikelihood, type RateLikelihood } from './wearBelief';
 
 const CHANGES = [0.001, 0.004, 0.01, 0.02, 0.04] as const;
@@ -44,6 +45,7 @@ interface Shared {
   readonly handU: number;
   readonly changes: number;
   readonly curve: DepthCurve;
+  readonly newOff: number;
   /** How much wider than over whole lives rates lie where they are now. */
   readonly looser: number;
 }
@@ -82,7 +84,7 @@ function learnKind(kind: string, all: readonly PartHistory[]): KindRates | null 
   if (telling.length < LEAST_PARTS) return null;
   const parts = evenly(telling, MOST_PARTS);
   // Axles first, by what never moved or since it did: then what moved counts whole.
-  const usual: Shared = { handU: USUAL_HAND_U, changes: USUAL_CHANGES, curve: STRAIGHT, looser: 1 };
+  const usual: Shared = { handU: USUAL_HAND_U, changes: USUAL_CHANGES, curve: STRAIGHT, newOff: 0, looser: 1 };
   const axles = Object.fromEntries(levelsOf(kind, parts.map(sinceMoved), usual).axles);
   const settled = parts.map((part) => atPresentAxle(part, axles));
   const shared = sharedOf(kind, settled, { ...usual, curve: learnCurve(settled) });
@@ -106,15 +108,46 @@ function sharedOf(kind: string, parts: readonly PartHistory[], usual: Shared): S
   );
   const teachers = evenly(half(1), TEACHERS);
   if (judged.length < LEAST_PARTS || teachers.length < LEAST_PARTS) return usual;
+  const ratesOf = (shared: Shared, levels: Levels): FleetRates => ({
+    [kind]: { parts: 0, movedEvery: null, ...plainRates(kind, shared, levels) },
+  });
   const fit = (shared: Shared, levels: Levels) => {
-    const rates: FleetRates = { [kind]: { parts: 0, movedEvery: null, ...plainRates(kind, shared, levels) } };
+    const rates = ratesOf(shared, levels);
     return judged.reduce((sum, part) => sum + believe(priorFor(rates, part), part.fitted, part.readings).fit, 0);
   };
   const first = levelsOf(kind, teachers, usual);
   const hand = { ...usual, handU: best(HANDS, (handU) => fit({ ...usual, handU }, first)) };
-  const levels = levelsOf(kind, teachers, hand);
-  const loose = { ...hand, looser: best(LOOSER, (looser) => fit({ ...hand, looser }, levels)) };
+  const off = { ...hand, newOff: newOffOf(evenly(parts, TEACHERS), ratesOf(hand, first)) };
+  const levels = levelsOf(kind, teachers, off);
+  const loose = { ...off, looser: best(LOOSER, (looser) => fit({ ...off, looser }, levels)) };
   return { ...loose, changes: best(CHANGES, (changes) => fit({ ...loose, changes }, levels)) };
+}
+
+/** How far readings of new parts lie from what they are taken to be, by what one reading may be off: before anything is read. */
+const NEW_OFF_GAUGES = 1;
+/** Readings of one day, and places across one part, tell much the same: each counts for so much. */
+const TELLS = 0.25;
+/** As wide as a rate is taken to be where a part's own readings shall tell it, log. */
+const OWN_SIGMA = 0.6;
+
+/** The likeliest of what new parts are read to be off by: a parabola through how likely three of them make what was read. */
+function newOffOf(all: readonly PartHistory[], rates: FleetRates): number {
+  const parts = all.filter(({ fitted, readings }) => fitted && readings.length >= 2);
+  const us = parts.flatMap(({ readings }) => readings.map(({ u }) => u)).sort((a, b) => a - b);
+  const by = NEW_OFF_GAUGES * (us[Math.floor(us.length / 2)] ?? 0);
+  if (!(by > 0)) return 0;
+  // By each part's own line: what it is known to wear beforehand may be out of date.
+  const fit = (newOff: number) =>
+    parts.reduce(
+      (sum, part) =>
+        sum + believe({ ...priorFor(rates, part), sigma: OWN_SIGMA, newOff }, part.fitted, part.readings).fit,
+      0,
+    );
+  const [low, none, high] = [fit(-by), fit(0), fit(by)];
+  const slope = (TELLS * (high - low)) / (2 * by);
+  const bend = (TELLS * (2 * none - low - high)) / by ** 2;
+  const most = 2 * by;
+  return Math.min(most, Math.max(-most, slope / Math.max(1e-9, Math.max(0, bend) + 1 / by ** 2)));
 }
 
 function plainRates(kind: string, { looser, ...shared }: Shared, { between, within, ...shifts }: Levels) {
@@ -124,32 +157,34 @@ function plainRates(kind: string, { looser, ...shared }: Shared, { between, with
 /** Distance between moves, by all that was driven; null where hardly any part was ever moved. */
 function movesOf(parts: readonly PartHistory[]): number | null {
   let [moves, driven] = [0, 0];
-  for (const { fitted, readings, before = [] } of parts) {
+  for (const part of parts) {
+    const { fitted, readings } = part;
     const [from, to] = [fitted?.x ?? readings[0]?.x, readings.at(-1)?.x];
     if (from === undefined || to === undefined || to <= from) continue;
     driven += to - from;
-    moves += before.filter(({ until }) => until > from && until <= to).length;
+    moves += axleMoves(part).filter(({ until }) => until > from && until <= to).length;
   }
   return moves >= LEAST_MOVES * parts.length ? driven / moves : null;
 }
 
-/** What is read since a part came where it sits now. */
+/** What is read since a part came to the axle it sits at now, what it was off the road left out. */
 function sinceMoved(part: PartHistory): PartHistory {
-  const moved = part.before?.at(-1)?.until;
-  if (moved === undefined) return part;
-  return { ...part, fitted: null, readings: part.readings.filter(({ x }) => x >= moved) };
+  const moved = axleMoves(part).at(-1)?.until;
+  const here =
+    moved === undefined ? part : { ...part, fitted: null, readings: part.readings.filter(({ x }) => x >= moved) };
+  return atPresentAxle(here);
 }
 
 /** How axles, cells and vehicles differ, by the likelihood of every part's readings. */
 function levelsOf(
   kind: string,
   parts: readonly PartHistory[],
-  { handU, curve }: Pick<Shared, 'handU' | 'curve'>,
+  { handU, curve, newOff }: Pick<Shared, 'handU' | 'curve' | 'newOff'>,
 ): Levels {
   const base = builtInRate(kind);
   const rated = parts.map((part): Rated => ({
     part,
-    likely: rateLikelihood({ base, handU, curve }, part.fitted, part.readings),
+    likely: rateLikelihood({ base, handU, curve, newOff }, part.fitted, part.readings),
   }));
   let [between, within] = [0.05, 0.04];
   let axles: ReadonlyMap<string, Shift> = new Map();

@@ -4,7 +4,7 @@ import { atPresentAxle, type KindRates, type PartHistory } from './fleetRates';
 import { learnWidths } from './learnWidths';
 import { normalDraw, seededRandom } from '../simulator/random';
 import { firstCrossing, partBelief, partCrossing, partSurprises } from './partBelief';
-import { crossingAt, crossingCurve } from './crossing';
+import { crossingAt, crossingCurve, type CrossingCurve } from './crossing';
 import { stateOf } from './wearBelief';
 
 const shift = (mean: number) => ({ mean, variance: 1e-4 });
@@ -57,13 +57,24 @@ test('a change that may have come is a possibility: sooner by its chance, and on
     readings: [6.5, 5, 3.8].map((y, n) => ({ x: 5 * (n + 1), y, u: 0.1, bound: 'exact' })),
   };
   const end = (chance: number) => {
-    const belief = partBelief(rates, dragging, { sinceX: 12.5, factor: 2, chance });
-    return crossingAt(partCrossing(rates, dragging, 1.6, belief), 0.5);
+    return crossingAt(partCrossing(rates, dragging, 1.6, { perhaps: { sinceX: 12.5, factor: 2, chance } }), 0.5);
   };
   expect(end(0.01)).toBe(crossingAt(partCrossing(rates, dragging, 1.6), 0.5));
   const ends = [0.01, 0.2, 0.5, 0.8, 1].map(end);
   expect([...ends].sort((a, b) => b - a)).toEqual(ends);
   expect(ends.at(-1)).toBeLessThan(0.75 * (ends[0] ?? NaN));
+});
+
+test('a bend that is not known well widens what is told, about the same middle', () => {
+  const ends = (spread: number) => {
+    const bentKind = { tread: { ...tread, curve: { power: 0.2, middle: 4.5, spread } } };
+    const curve = partCrossing(bentKind, { ...rotated, before: [] }, 1.6);
+    return [0.1, 0.5, 0.9].map((chance) => crossingAt(curve, chance));
+  };
+  const [low = 0, mid = 0, high = 0] = ends(0.01);
+  const [wideLow = 0, wideMid = 0, wideHigh = 0] = ends(0.4);
+  expect(wideHigh - wideLow).toBeGreaterThan(1.02 * (high - low));
+  expect(Math.abs(wideMid / mid - 1)).toBeLessThan(0.1);
 });
 
 test('rates that were ruled out are left behind without a trace, where none can come back', () => {
@@ -92,10 +103,15 @@ test('a house that moves its tyres has them wear on at the other axle', () => {
 
 test('the first place across a part ends it: as soon as the soonest by any distance, never later than the worst alone', () => {
   const curve = crossingCurve(partBelief(rates, rotated), 1.6);
-  expect(crossingAt(firstCrossing([curve, curve, curve]), 0.5)).toBeCloseTo(crossingAt(curve, 0.5), 6);
+  const middle = (curves: readonly CrossingCurve[]) => crossingAt(firstCrossing(curves), 0.5);
   expect(firstCrossing([curve])).toBe(curve);
+  // Of three alike one comes a little sooner than each alone.
+  expect(middle([curve, curve, curve])).toBeLessThan(middle([curve]));
+  expect(middle([curve, curve, curve])).toBeGreaterThan(0.9 * middle([curve]));
+  const far = crossingCurve(partBelief(rates, rotated), -6);
+  expect(middle([curve, far])).toBeCloseTo(middle([curve]), 1);
   const sooner = crossingCurve(partBelief(rates, rotated), 2);
-  expect(crossingAt(firstCrossing([curve, sooner]), 0.5)).toBeCloseTo(crossingAt(sooner, 0.5), 1);
+  expect(middle([curve, sooner])).toBeLessThan(middle([sooner]) + 0.02);
   const { chance } = firstCrossing([curve, sooner]);
   expect([...chance].sort((a, b) => a - b)).toEqual(chance);
 });

@@ -1,5 +1,7 @@
-import { atPresentAxle, axleScale, priorFor, type FleetRates, type KindRates, type PartHistory } from './fleetRates';
+import { atPresentAxle, axleScale, priorFor, type FleetRates, type PartHistory } from './fleetRates';
+import { STRAIGHT, perhapsCurves, type DepthCurve } from './depthCurve';
 import { chanceAt, crossingCurve, type CrossingCurve } from './crossing';
+import { longest, movesAhead, wornBy } from './moves';
 import { stretched, type PerhapsFaster } from './rateChange';
 import { believe, surprises, type Surprise } from './wearBelief';
 import type { WearBelief } from './wearFilter';
@@ -11,10 +13,16 @@ const LEAST_CHANCE = 0.05;
  * What is believed of a part by its own readings and by what the fleet wears.
  *
  * @param perhaps that it may wear faster than before, by all that is read on its vehicle
+ * @param curve that its wear follows, where that is not the kind's likeliest
  */
-export function partBelief(rates: FleetRates, part: PartHistory, perhaps?: PerhapsFaster): WearBelief {
+export function partBelief(
+  rates: FleetRates,
+  part: PartHistory,
+  perhaps?: PerhapsFaster,
+  curve?: DepthCurve,
+): WearBelief {
   const { fitted, readings } = atPresentAxle(part, rates[part.kind]?.axles);
-  const prior = priorFor(rates, part);
+  const prior = curve ? { ...priorFor(rates, part), curve } : priorFor(rates, part);
   const still = believe(prior, fitted, readings);
   if (!perhaps || perhaps.chance < LEAST_CHANCE) return still;
   const since = axleScale(part, rates[part.kind]?.axles)(perhaps.sinceX);
@@ -43,72 +51,68 @@ export function partSurprises(rates: FleetRates, part: PartHistory): Surprise[] 
   return surprises(priorFor(rates, part), fitted, readings);
 }
 
+/** What is told of a part besides its readings. */
+interface Believed {
+  readonly perhaps?: PerhapsFaster | undefined;
+  readonly belief?: WearBelief;
+}
+
 /**
- * When a part meets its limit, in a house that moves such parts every so often: then it wears on at the other axle's rate.
+ * When a part meets its limit, in a house that moves such parts every so often: then it wears on at the other axle's rate;
+ * and where it is one of two sets, so that it is off the road every so often.
  *
- * @param belief of this part, where it is known already
+ * @param perhaps that it may wear faster than before
+ * @param belief of this part with that, where it is known already
  */
 export function partCrossing(
   rates: FleetRates,
   part: PartHistory,
   limit: number,
-  belief = partBelief(rates, part),
+  { perhaps, belief = partBelief(rates, part, perhaps) }: Believed = {},
 ): CrossingCurve {
-  const curve = crossingCurve(belief, limit);
+  const curve = crossingOver(rates, part, limit, { perhaps, belief });
   const kind = rates[part.kind];
   const moves = kind && movesAhead(kind, part);
   if (!moves) return curve;
-  const far = Math.max(1, 1 / moves.ratio);
-  const ahead = curve.ahead.map((at) => at * far);
+  const ahead = longest(curve.ahead, moves);
   return {
     ahead,
     chance: ahead.map(
       (driven) =>
-        MOVED_AT.reduce(
-          (sum, share) => sum + chanceAt(curve, wornBy(driven, { ...moves, first: share * moves.first })),
-          0,
-        ) / MOVED_AT.length,
+        moves.cases.reduce((sum, one) => sum + chanceAt(curve, wornBy(driven, one, moves)), 0) / moves.cases.length,
     ),
   };
 }
 
-/** Nobody knows when it is moved next: a quarter, a half … of the usual way, or twice. */
-const MOVED_AT = [0.25, 0.6, 1, 1.5, 2.2] as const;
-
-interface MovesAhead {
-  /** Until the next move, and between moves after it. */
-  readonly first: number;
-  readonly every: number;
-  /** The other axle's rate against the present one's. */
-  readonly ratio: number;
+/** Over the curves that the kind may wear by: each believed with its own readings. */
+function crossingOver(
+  rates: FleetRates,
+  part: PartHistory,
+  limit: number,
+  { perhaps, belief }: Believed & { readonly belief: WearBelief },
+): CrossingCurve {
+  const known = rates[part.kind]?.curve ?? STRAIGHT;
+  const curves = perhapsCurves(known);
+  const middle = crossingCurve(belief, limit);
+  if (curves.length === 1) return middle;
+  const each = curves.map(({ curve, share }) =>
+    curve.power === known.power
+      ? { share, crossing: middle }
+      : { share, crossing: crossingCurve(partBelief(rates, part, perhaps, curve), limit) },
+  );
+  const { ahead } = middle;
+  return {
+    ahead,
+    chance: ahead.map((at) => each.reduce((sum, { share, crossing }) => sum + share * chanceAt(crossing, at), 0)),
+  };
 }
 
-/** One that is overdue comes within this share of the usual distance. */
-const OVERDUE = 0.25;
-
-function movesAhead(
-  { axles, movedEvery }: KindRates,
-  { axle, before = [], fitted, readings }: PartHistory,
-): MovesAhead | null {
-  const others = Object.entries(axles).filter(([name]) => name !== axle);
-  if (movedEvery === null || others.length === 0) return null;
-  const now = axles[axle]?.mean ?? 0;
-  const ratio = others.reduce((sum, [, { mean }]) => sum + Math.exp(mean - now), 0) / others.length;
-  const last = readings.at(-1)?.x ?? fitted?.x ?? 0;
-  const since = last - (before.at(-1)?.until ?? fitted?.x ?? readings[0]?.x ?? last);
-  return { first: Math.max(OVERDUE * movedEvery, movedEvery - since), every: movedEvery, ratio };
-}
-
-/** Distance at the present axle that wears as much as `driven` with its moves. */
-function wornBy(driven: number, { first, every, ratio }: MovesAhead): number {
-  if (driven <= first) return driven;
-  const [rounds, rest] = [Math.floor((driven - first) / (2 * every)), (driven - first) % (2 * every)];
-  return first + rounds * every * (1 + ratio) + Math.min(rest, every) * ratio + Math.max(0, rest - every);
-}
+/** How much of what is not known is each place's own. */
+const EACH_ITS_OWN = 0.25;
 
 /**
- * When the first of several places across one part meets the limit: by each distance as likely as of the likeliest. What is
- * not known is common to them, the part's rate and the gauge of the day, far more than it is each place's own.
+ * When the first of several places across one part meets the limit. Some of what is not known is common to them: the part's
+ * rate, what comes, the gauge of the day; then the likeliest is the first. The rest is each place's own: then any may be.
  *
  * @param curves the worst place's first
  */
@@ -116,5 +120,12 @@ export function firstCrossing(curves: readonly CrossingCurve[]): CrossingCurve {
   const [only] = curves;
   if (!only || curves.length === 1) return only ?? { ahead: [0], chance: [0] };
   const { ahead } = only;
-  return { ahead, chance: ahead.map((at) => Math.max(...curves.map((curve) => chanceAt(curve, at)))) };
+  return {
+    ahead,
+    chance: ahead.map((at) => {
+      const each = curves.map((curve) => chanceAt(curve, at));
+      const any = 1 - each.reduce((none, chance) => none * (1 - chance), 1);
+      return (1 - EACH_ITS_OWN) * Math.max(...each) + EACH_ITS_OWN * any;
+    }),
+  };
 }

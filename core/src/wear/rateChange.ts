@@ -1,6 +1,7 @@
 import { chanceOfOdds } from '../sums/chanceOfOdds';
 import type { Place } from '../vehicle/vehicle';
 import { groupBy } from '../sums/groupBy';
+import { TOGETHER } from './acrossPlaces';
 import { axleScale, priorFor, type FleetRates, type PartHistory } from './fleetRates';
 import { WearFilter, atNothing, gridOf, type RatePrior, type WearReading } from './wearFilter';
 
@@ -53,8 +54,6 @@ const SCOPES: Readonly<Record<ChangeScope, number>> = { vehicle: 0.3, kind: 0.1,
 const PRIOR_ODDS = Math.log(0.1);
 /** From these odds on a change is told: as likely as not. */
 export const TOLD_FROM = 0;
-/** What all readings of one gauge at a visit are off by together, against what each is off by alone. */
-const TOGETHER = 0.6;
 /** What a visit's gauge may be off by, in standard deviations: two points of a normal, as likely (Gauss and Hermite). */
 const OFFS = [-1, 1] as const;
 

@@ -86,7 +86,7 @@ const levels = new Map<number, Grid & Pick<RateLikelihood, 'logs'>>();
  * @param given around which log rate, how far hands differ, and how wear goes with depth
  */
 export function rateLikelihood(
-  given: { readonly base: number } & Pick<RatePrior, 'handU' | 'curve'>,
+  given: { readonly base: number } & Pick<RatePrior, 'handU' | 'curve' | 'newOff'>,
   fitted: Fitted | null,
   readings: readonly WearReading[],
 ): RateLikelihood {

@@ -13,6 +13,8 @@ export interface RatePrior {
   readonly handU: number;
   /** How wear goes with depth; straight where it is not told. The rate is the one at its middle. */
   readonly curve?: DepthCurve;
+  /** What is read of a new part beyond what it is taken to be, unit of y; none where it is not told. */
+  readonly newOff?: number;
 }
 
 /** A reading of wear with how far it may be off. */
@@ -139,7 +141,7 @@ export class WearFilter {
   static of(grid: Grid, prior: RatePrior, fitted: Fitted | null, first?: WearReading): WearFilter {
     const count = grid.rates.length;
     const curve = prior.curve ?? STRAIGHT;
-    const start = fitted?.fresh ?? first?.y ?? 0;
+    const start = fitted ? fitted.fresh + (prior.newOff ?? 0) : (first?.y ?? 0);
     const nodes: Nodes = {
       weights: grid.weights.slice(),
       means: new Float64Array(count).fill(straightened(curve, start)),
