@@ -1,6 +1,7 @@
 import { benchBundle } from './bundle';
 import { benchFleet } from './fleet';
 import { benchAgeing } from './forecast/ageing';
+import { benchBudget } from './forecast/budget';
 import { benchChanges, benchWorlds } from './forecast/worlds';
 import { benchKills } from './kills';
 import { benchLedger } from './ledger';
@@ -18,6 +19,7 @@ const BENCHES: Readonly<Record<string, () => void | Promise<void>>> = {
   bundle: benchBundle,
   route: benchRoute,
   forecast: () => benchWorlds(),
+  budget: () => benchBudget(),
   ageing: () => benchAgeing(),
   changes: () => benchChanges(),
   fleet: benchFleet,

@@ -1,14 +1,23 @@
 import {
   habitWorld,
+  type HabitLook,
   type HabitPart,
   type HabitPlan,
   type HabitVehicle,
 } from '@weskopos/core/simulator/habits/habitWorld';
 import { JUDGED, quantileOf } from '@weskopos/core/score/loss';
 import { NAIVE_METHODS, naiveLeft, type NaiveMethod } from '@weskopos/core/score/naive';
-import { firstCrossingOf, SPOTS, historyOf, watchedOn, worstOf } from '@weskopos/core/tests/habitHistory';
+import {
+  SPOTS,
+  axleOfLook,
+  firstCrossingOf,
+  historyOf,
+  travelledAt,
+  watchedOn,
+  worstOf,
+} from '@weskopos/core/tests/habitHistory';
 import { recordOf } from '@weskopos/core/sums/keyed';
-import type { PartHistory } from '@weskopos/core/wear/fleetRates';
+import type { FleetRates, PartHistory } from '@weskopos/core/wear/fleetRates';
 import { UNCALIBRATED, askFor, type Calibration } from '@weskopos/core/wear/calibration';
 import { learnWidths } from '@weskopos/core/wear/learnWidths';
 import { findRateChange } from '@weskopos/core/wear/rateChange';
@@ -30,14 +39,48 @@ export interface RunForecast {
   readonly ours: readonly number[];
   readonly oursDays: readonly number[];
   readonly noiseFree: number | null;
+  /** By the true level, rate and shape of now. */
+  readonly present: number;
+  /** The part's whole life; null where nobody saw it new. */
+  readonly life: number | null;
   readonly naive: Readonly<Record<NaiveMethod, number>>;
   /** Each plain figure with a spread learned from other vehicles. */
   readonly naiveSpread: Readonly<Record<NaiveMethod, readonly number[]>>;
 }
 
-/** Forecasts at every visit until `toDay`, from what had been read by then, beside what came, or would have. */
-export function runWorld(plan: HabitPlan, toDay: number): RunForecast[] {
+/** What a forecaster is told that nobody knows. */
+export interface Oracle {
+  /** How the world's looks are read instead. */
+  readonly looks?: (look: HabitLook) => HabitLook;
+  /** How wear truly goes with depth. */
+  readonly power?: number;
+}
+
+function worldOf(plan: HabitPlan, { looks }: Oracle): readonly HabitVehicle[] {
   const world = habitWorld(plan);
+  if (!looks) return world;
+  return world.map((vehicle) => ({
+    ...vehicle,
+    parts: vehicle.parts.map((part) => ({ ...part, looks: part.looks.map(looks) })),
+  }));
+}
+
+/** Half-way through a part's wear, mm: where a straight line's rate is the middle one. */
+const HALF_WORN = { tread: 4.8, other: 7.5 } as const;
+
+function bentBy(rates: FleetRates, power: number | undefined): FleetRates {
+  if (power === undefined) return rates;
+  return Object.fromEntries(
+    Object.entries(rates).map(([kind, { curve, ...rest }]) => {
+      const half = kind.startsWith('tread') ? HALF_WORN.tread : HALF_WORN.other;
+      return [kind, { ...rest, curve: { power, middle: curve.power === 0 ? half : curve.middle } }];
+    }),
+  );
+}
+
+/** Forecasts at every visit until `toDay`, from what had been read by then, beside what came, or would have. */
+export function runWorld(plan: HabitPlan, toDay: number, oracle: Oracle = {}): RunForecast[] {
+  const world = worldOf(plan, oracle);
   const moments = world
     .flatMap((vehicle) => vehicle.visits.map(({ day }) => ({ vehicle, day })))
     .filter(({ day }) => day <= toDay)
@@ -55,7 +98,7 @@ export function runWorld(plan: HabitPlan, toDay: number): RunForecast[] {
       const histories = world.flatMap((one) =>
         one.parts.flatMap((part) => SPOTS[part.kind].flatMap((spot) => historyOf(one, part, spot, day) ?? [])),
       );
-      rates = learnRates(histories);
+      rates = bentBy(learnRates(histories), oracle.power);
       widths = learnWidths(histories, rates);
       use = learnUsage(world.map((one) => metersOf(one, day)));
       lives = livesBy(world, day);
@@ -66,6 +109,8 @@ export function runWorld(plan: HabitPlan, toDay: number): RunForecast[] {
     for (const part of vehicle.parts) {
       const look = part.looks.findLast((one) => one.day <= day);
       if (look?.day !== day || part.crossedKm === null || part.crossedDay === null) continue;
+      // What goes into store is forecast when it comes back.
+      if (look.after === 'kept') continue;
       const history = worstOf(vehicle, part, day);
       // What is read under its limit is told as that, and is no forecast; what is over it unseen is one, and late.
       if (!history || isReached(history, part.limit)) continue;
@@ -90,6 +135,8 @@ export function runWorld(plan: HabitPlan, toDay: number): RunForecast[] {
           part.nominal === null
             ? null
             : ((level - part.limit) * (look.km - part.fittedKm)) / 1000 / Math.max(0.05, part.nominal - level),
+        present: Math.max(0, Math.min(...look.readings.map(({ left }) => left))) / 1000,
+        life: fitted === null ? null : (part.crossedKm - fitted) / 1000,
         naive,
         naiveSpread: recordOf(NAIVE_METHODS, (method) => spreads.of(part.kind, method, vehicle.id, naive[method])),
       });
@@ -111,9 +158,14 @@ function knownDay({ crossedDay, removedDay, looks }: HabitPart): number {
 }
 
 const metersOf = (vehicle: HabitVehicle, day: number): MeterPoint[] =>
-  vehicle.visits.filter((visit) => visit.day <= day).map((visit) => ({ day: visit.day, x: visit.km / 1000 }));
+  vehicle.visits
+    .filter((visit) => visit.day <= day)
+    .map((visit) => ({ day: visit.day, x: travelledAt(vehicle, visit.day) }));
 
-const lifeKey = ({ kind, looks }: HabitPart) => `${kind} ${looks.at(-1)?.place.slice(0, 1)}`;
+const lifeKey = ({ kind, looks }: HabitPart) => {
+  const last = looks.at(-1);
+  return `${kind} ${last && axleOfLook(last)}`;
+};
 
 function livesBy(world: readonly HabitVehicle[], day: number): Map<string, number> {
   const all = new Map<string, number[]>();

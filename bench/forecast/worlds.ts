@@ -9,12 +9,13 @@ import { studyPunctures } from './punctures';
 import { runWorld, type RunForecast } from './worldRun';
 
 /** Seeds that were not looked at while the forecaster was built. */
-const UNSEEN = [81_101, 81_202, 81_303, 81_404, 81_505];
+export const UNSEEN: readonly number[] = [81_101, 81_202, 81_303, 81_404, 81_505];
 /** And of the worlds drawn from all switches. */
-const DRAWN = [82_111, 82_222, 82_333];
+export const DRAWN: readonly number[] = [82_111, 82_222, 82_333];
 const YEAR = 365.25;
 /** Twelve years are simulated, so that what is forecast in the first seven has a truth. */
-const PLAN = { vehicles: 40, years: 12 };
+export const PLAN = { vehicles: 40, years: 12 };
+export const TOLD_YEARS = 7 * YEAR;
 const FIRST_HALF_YEAR = YEAR / 2;
 
 /** What is asked of every world; the worst counts. */
@@ -38,7 +39,7 @@ const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + 
 const percent = (share: number) => `${(share * 100).toFixed(1)} %`;
 
 /** Named worlds, and others drawn from all switches. */
-const worldsOf = (drawn: readonly number[], only: readonly string[]): (readonly [string, Habits])[] => [
+export const worldsOf = (drawn: readonly number[], only: readonly string[]): (readonly [string, Habits])[] => [
   ...Object.entries(NAMED_WORLDS).filter(([name]) => only.length === 0 || only.includes(name)),
   ...drawn.map((seed) => [`drawn ${seed}`, drawHabits(seededRandom(seed))] as const),
 ];
@@ -51,7 +52,7 @@ export function benchWorlds(
 ): void {
   const worlds = worldsOf(drawn, only);
   const all = worlds.flatMap(([name, habits]) => {
-    const told = seeds.flatMap((seed) => runWorld({ ...PLAN, seed, habits }, 7 * YEAR));
+    const told = seeds.flatMap((seed) => runWorld({ ...PLAN, seed, habits }, TOLD_YEARS));
     return (['tread', 'pad'] as const).map((kind) => {
       const figures = figuresOf(told.filter((one) => one.kind === kind));
       console.log(line(`${name}, ${kind}`, figures));
@@ -98,6 +99,15 @@ function printCurves(name: string, { events, vehicleYears, ours, naive }: Change
 
 const within = ([low = NaN, , high = NaN]: readonly number[], truth: number) => Number(truth >= low && truth <= high);
 
+/** Median of how far the middle is off, share of what was left; of what had a thousand km left and more. */
+export function biasOf(told: readonly RunForecast[]): number {
+  const left = told.filter(({ truth }) => truth > 1);
+  return quantileOf(
+    left.map((one) => ((one.ours[1] ?? NaN) - one.truth) / one.truth),
+    0.5,
+  );
+}
+
 function figuresOf(told: readonly RunForecast[]): Figures {
   const half = told.filter(({ halfLife, noiseFree }) => halfLife && noiseFree !== null);
   const error = (of: (one: RunForecast) => number) =>
@@ -114,10 +124,7 @@ function figuresOf(told: readonly RunForecast[]): Figures {
     held: mean(told.map((one) => within(one.ours, one.truth))),
     heldDays: mean(told.map((one) => within(one.oursDays, one.truthDays))),
     heldFirst: mean(first.map((one) => within(one.ours, one.truth))),
-    bias: quantileOf(
-      told.filter(({ truth }) => truth > 1).map((one) => ((one.ours[1] ?? NaN) - one.truth) / one.truth),
-      0.5,
-    ),
+    bias: biasOf(told),
     half: error(({ ours }) => ours[1] ?? NaN),
     noiseFree: error(({ noiseFree }) => noiseFree ?? NaN),
     plain: Math.min(...NAIVE_METHODS.map((method) => error((one) => one.naive[method]))),

@@ -68,6 +68,36 @@ test('each switch does what it says: depth, rotation, shoulders, bars, gauges', 
   ).toBe(true);
 });
 
+test('two sets of tyres are changed for each other, are looked at as they come and go, and wear only on the road', () => {
+  const [tyres, single] = [partsOf({ seasonal: 1 }), partsOf({})].map((parts) =>
+    parts.filter(({ kind }) => kind === 'tread'),
+  );
+  expect(single?.every(({ looks }) => looks.every(({ place, after }) => place !== 'kept' && after !== 'kept'))).toBe(
+    true,
+  );
+  let stored = 0;
+  for (const { looks } of tyres ?? [])
+    for (const [index, { after, readings }] of looks.slice(0, -1).entries()) {
+      const next = looks[index + 1];
+      expect(next?.place === 'kept').toBe(after === 'kept');
+      if (after !== 'kept') continue;
+      stored += 1;
+      expect(next?.readings.map(({ truth }) => truth)).toEqual(readings.map(({ truth }) => truth));
+    }
+  expect(stored).toBeGreaterThan(200);
+});
+
+test('a meter that was replaced counts on from elsewhere and is told once; hours are counted as hours', () => {
+  const visits = world({ metersReplaced: 0.3 }).flatMap((one) => one.visits);
+  const replaced = visits.filter(({ meterAnswer }) => meterAnswer === 'meter-replaced');
+  expect(replaced.length).toBeGreaterThan(10);
+  expect(visits.every(({ meter }) => meter >= 0)).toBe(true);
+  expect(world({}).every((one) => one.visits.every(({ km, meter }) => km === meter))).toBe(true);
+  const loaders = world({ byHours: 1 });
+  expect(loaders.every(({ meterUnit }) => meterUnit === 'h')).toBe(true);
+  expect(loaders.every((one) => one.visits.every(({ km, meter }) => Math.abs(km / 40 - meter) <= 1))).toBe(true);
+});
+
 test('worlds drawn from all switches differ, and can be lived in', () => {
   const drawn = [1, 2, 3].map((seed) => drawHabits(seededRandom(seed)));
   expect(new Set(drawn.map((one) => JSON.stringify(one))).size).toBe(3);

@@ -1,4 +1,5 @@
-import type { Place } from '../../vehicle/vehicle';
+import type { MeterAnswer } from '../../inspection/inspection';
+import type { MeterUnit, Place } from '../../vehicle/vehicle';
 import { gaugeReads } from '../gauge';
 import { normalDraw, randomUuid, seededRandom } from '../random';
 import type { Habits, HouseGauge } from './habits';
@@ -13,18 +14,26 @@ export interface HabitReading {
   /** Told by a bar: the truth is over or under the value. */
   readonly bound: 'exact' | 'above' | 'below';
   readonly truth: number;
+  /** What is left here to drive until the limit if nothing changes any more, km; not above 0 under it. */
+  readonly left: number;
 }
+
+/** Where a part sits: tyres of the other set are kept. */
+export type HabitSeat = Place | 'kept';
 
 /** One visit's look at a part. */
 export interface HabitLook {
   readonly day: number;
-  /** The vehicle's distance, km. */
+  /** The vehicle's distance, km; of one that works by the hour 40 for each. */
   readonly km: number;
-  readonly place: Place;
-  /** Where it sat when the visit ended: the same, unless the house rotated. */
-  readonly after: Place;
-  /** Step of the gauge. */
+  readonly place: HabitSeat;
+  /** Where it sat when the visit ended: the same, unless the house rotated, or put the other set on. */
+  readonly after: HabitSeat;
+  /** Step of the gauge, and what it always reads too much. */
   readonly step: number;
+  readonly off: number;
+  /** What readings repeat to, where that is not the usual. */
+  readonly repeats?: number;
   readonly readings: readonly HabitReading[];
 }
 
@@ -54,12 +63,21 @@ export interface HabitEvent {
   readonly parts: readonly string[];
 }
 
+/** When a vehicle came, how far it had come in truth, and what its meter said, in its unit. */
+export interface HabitVisit {
+  readonly day: number;
+  readonly km: number;
+  readonly meter: number;
+  readonly meterAnswer: MeterAnswer | null;
+}
+
 /** A vehicle of a world of habits. */
 export interface HabitVehicle {
   readonly id: string;
   readonly class: string;
   readonly use: string;
-  readonly visits: readonly { readonly day: number; readonly km: number }[];
+  readonly meterUnit: MeterUnit;
+  readonly visits: readonly HabitVisit[];
   readonly parts: readonly HabitPart[];
   readonly events: readonly HabitEvent[];
 }
@@ -80,6 +98,13 @@ const USES = [
   { class: 'van', use: 'rounds', wear: 1.05, kmPerDay: 75 },
   { class: 'minibus', use: 'hills', wear: 1.45, kmPerDay: 55 },
 ] as const;
+/** Works by the hour: an hour wears as much as so many km of it would. */
+const BY_HOURS = { class: 'loader', use: 'yard', wear: 0.7, kmPerDay: 70 } as const;
+const KM_PER_HOUR = 40;
+/** Days of the year between which tyres of the cold half are on. */
+const COLD = { from: 300, to: 90 } as const;
+const USED_METER_KM = 60_000;
+const LEFT_STEPS = 40;
 const KINDS = [
   { kind: 'tread', fresh: 8, freshSpread: 0.25, limit: 1.6, per1000: { '1': 0.21, '2': 0.14 } },
   { kind: 'pad', fresh: 12, freshSpread: 0.3, limit: 3, per1000: { '1': 0.27, '2': 0.18 } },
@@ -104,6 +129,8 @@ interface Draft {
   readonly fittedKm: number;
   removedDay: number | null;
   crossed: { readonly km: number; readonly day: number } | null;
+  /** Which half of the year it is on for; null for all of it. */
+  readonly cold: boolean | null;
   /** Own hardness, and what a fault multiplies each spot's wear by. */
   readonly hard: number;
   readonly faults: number[];
@@ -127,22 +154,30 @@ export function habitWorld({ seed, vehicles, years, habits }: HabitPlan): HabitV
 
 /** One vehicle from its first day to its last. */
 class VehicleLife {
-  private readonly job: (typeof USES)[number];
+  private readonly job: (typeof USES)[number] | typeof BY_HOURS;
   private readonly roads: Roads;
   private readonly season: number;
   private readonly hard: Readonly<Record<'tread' | 'pad', number>>;
   private readonly mounted: Draft[] = [];
   private readonly all: Draft[] = [];
-  private readonly visits: { day: number; km: number }[] = [];
+  private readonly visits: HabitVisit[] = [];
   private readonly events: HabitEvent[] = [];
   private rotatedKm = 0;
+  /** Tyres of the other set; none where there is only one. */
+  private kept: Draft[] = [];
+  private isCold: boolean | null = null;
+  /** What the meter stood at in truth when it was new to the vehicle. */
+  private meterFrom = 0;
+  private meterAnswer: MeterAnswer | null = null;
 
   constructor(
     private readonly days: number,
     private readonly habits: Habits,
     private readonly random: () => number,
   ) {
-    const job = USES[Math.floor(random() * USES.length)] ?? USES[0];
+    const usual = USES[Math.floor(random() * USES.length)] ?? USES[0];
+    // A switch that is off draws nothing: the worlds of the others stay as they are.
+    const job = habits.byHours > 0 && random() < habits.byHours ? BY_HOURS : usual;
     this.job = job;
     const kmPerDay = job.kmPerDay * spread(0.35, random);
     this.roads = { day: 0, km: 0, kmPerDay, route: 1, owner: spread(habits.vehicles, random) };
@@ -153,7 +188,14 @@ class VehicleLife {
   live(): HabitVehicle {
     const { random, habits, roads } = this;
     const from = random() < habits.secondHand ? random() * (this.days / 3) : 0;
-    for (const of of KINDS) for (const place of PLACES) this.mount(of, place, random() * 0.6 * (of.fresh - of.limit));
+    const worn = (of: (typeof KINDS)[number]) => random() * 0.6 * (of.fresh - of.limit);
+    if (habits.seasonal > 0 && random() < habits.seasonal) {
+      this.isCold = true;
+      for (const place of PLACES) this.mount(KINDS[0], place, worn(KINDS[0]));
+      this.kept = this.mounted.splice(0);
+      this.isCold = false;
+    }
+    for (const of of KINDS) for (const place of PLACES) this.mount(of, place, worn(of));
     const between = 85 + random() * 90;
     let next = from + random() * between;
     for (; roads.day < this.days;) {
@@ -164,7 +206,9 @@ class VehicleLife {
       if (random() >= habits.missed) this.visit();
     }
     const { id, parts } = { id: randomUuid(random), parts: this.all.filter(({ looks }) => looks.length > 0).map(told) };
-    return { id, class: this.job.class, use: this.job.use, visits: this.visits, parts, events: this.events };
+    const { class: ofClass, use } = this.job;
+    const meterUnit = this.job === BY_HOURS ? 'h' : 'km';
+    return { id, class: ofClass, use, meterUnit, visits: this.visits, parts, events: this.events };
   }
 
   private mount(of: (typeof KINDS)[number], place: Place, worn: number): void {
@@ -180,6 +224,7 @@ class VehicleLife {
       fittedKm: roads.km,
       removedDay: null,
       crossed: null,
+      cold: of.kind === 'tread' ? this.isCold : null,
       hard: this.hard[of.kind] * spread(habits.parts, random),
       faults: Array.from({ length: spots }, () => spread(spots > 1 ? 0.05 : 0, random)),
       levels: Array.from({ length: spots }, () => fresh),
@@ -207,6 +252,10 @@ class VehicleLife {
       roads.kmPerDay = this.job.kmPerDay * spread(0.4, random);
       note('handed-over', roads.owner / before, this.mounted);
     }
+    if (habits.metersReplaced > 0 && comes(habits.metersReplaced)) {
+      this.meterFrom = roads.km - random() * USED_METER_KM;
+      this.meterAnswer = 'meter-replaced';
+    }
     const struck = (kind: 'tread' | 'pad') =>
       this.mounted.filter(({ of }) => of.kind === kind)[Math.floor(random() * PLACES.length)];
     if (comes(habits.drags)) {
@@ -229,18 +278,16 @@ class VehicleLife {
   }
 
   private drive(): void {
-    const { random, habits, roads } = this;
+    const { random, roads } = this;
     const season = 1 + this.season * Math.cos((2 * Math.PI * (roads.day - 190)) / YEAR);
     const km = roads.kmPerDay * season * STEP_DAYS * spread(0.25, random);
     for (const part of this.all) {
       // What was taken off wears on as it would have: only so is it known what a forecast of it was worth.
       if (part.crossed && part.removedDay !== null) continue;
-      const { kind, fresh, limit, per1000 } = part.of;
-      const usual = kind === 'tread' ? habits.treadWear : habits.padWear;
-      const rate = (per1000[axleOf(part.place)] * usual * this.job.wear * roads.owner * roads.route * part.hard) / 1000;
+      if (part.cold !== null && part.cold !== this.isCold) continue;
+      const { limit } = part.of;
       for (const [spot, level] of part.levels.entries()) {
-        const depth = (Math.max(0.5, level) / ((fresh + limit) / 2)) ** habits.depthPower;
-        const now = level - rate * (part.faults[spot] ?? 1) * depth * km;
+        const now = level - this.wearAt(part, spot, level) * km;
         part.levels[spot] = Math.max(0, now);
         if (now > limit || level <= limit) continue;
         const share = (level - limit) / Math.max(1e-9, level - now);
@@ -252,27 +299,70 @@ class VehicleLife {
     roads.day += STEP_DAYS;
   }
 
+  /** mm per km at a depth, as everything is now. */
+  private wearAt({ of: { kind, fresh, limit, per1000 }, place, hard, faults }: Draft, spot: number, level: number) {
+    const { habits, roads } = this;
+    const usual = kind === 'tread' ? habits.treadWear : habits.padWear;
+    const rate = (per1000[axleOf(place)] * usual * this.job.wear * roads.owner * roads.route * hard) / 1000;
+    const depth = (Math.max(0.5, level) / ((fresh + limit) / 2)) ** habits.depthPower;
+    return rate * (faults[spot] ?? 1) * depth;
+  }
+
+  private leftAt(part: Draft, spot: number): number {
+    const { limit } = part.of;
+    const step = ((part.levels[spot] ?? 0) - limit) / LEFT_STEPS;
+    return Array.from(
+      { length: LEFT_STEPS },
+      (_, n) => step / this.wearAt(part, spot, limit + step * (n + 0.5)),
+    ).reduce((sum, one) => sum + one, 0);
+  }
+
   private visit(): void {
     const { random, habits, roads } = this;
     const [day, km] = [Math.round(roads.day), Math.round(roads.km)];
-    this.visits.push({ day, km });
+    const onMeter = (roads.km - this.meterFrom) / (this.job === BY_HOURS ? KM_PER_HOUR : 1);
+    this.visits.push({ day, km, meter: Math.round(onMeter), meterAnswer: this.meterAnswer });
+    this.meterAnswer = null;
     const gauges = { tread: pick(habits.tread, random), pad: pick(habits.pad, random) };
     const rotates = habits.rotateEvery > 0 && roads.km - this.rotatedKm >= habits.rotateEvery * 1000;
     const byBars = random() < habits.bars;
     const swapped = random() < habits.swapped;
-    for (const part of this.mounted)
+    const otherSet = this.isOtherSetDue();
+    const look = (part: Draft, seats: Pick<HabitLook, 'place' | 'after'>) =>
       part.looks.push({
         day,
         km,
-        place: part.place,
-        after: rotates && part.of.kind === 'tread' ? otherAxle(part.place) : part.place,
-        step: byBars && part.of.kind === 'tread' ? 0 : gauges[part.of.kind].step,
+        ...seats,
+        ...(byBars && part.of.kind === 'tread' ? { step: 0, off: 0 } : plainGauge(gauges[part.of.kind])),
         readings: this.read(part, gauges[part.of.kind], byBars, swapped),
       });
+    for (const part of this.mounted) {
+      const isTyre = part.of.kind === 'tread';
+      const after = isTyre && rotates ? otherAxle(part.place) : part.place;
+      look(part, { place: part.place, after: isTyre && otherSet ? 'kept' : after });
+    }
     this.renew();
+    if (otherSet) {
+      for (const part of this.kept) look(part, { place: 'kept', after: part.place });
+      this.changeSets();
+      return;
+    }
     if (!rotates) return;
     this.rotatedKm = roads.km;
     for (const part of this.mounted) if (part.of.kind === 'tread') part.place = otherAxle(part.place);
+  }
+
+  private isOtherSetDue(): boolean {
+    const ofYear = this.roads.day % YEAR;
+    return this.isCold !== null && this.isCold !== (ofYear >= COLD.from || ofYear < COLD.to);
+  }
+
+  private changeSets(): void {
+    const on = this.mounted.filter(({ of }) => of.kind === 'tread');
+    const others = this.mounted.filter(({ of }) => of.kind !== 'tread');
+    this.mounted.splice(0, this.mounted.length, ...this.kept, ...others);
+    this.kept = on;
+    this.isCold = !this.isCold;
   }
 
   private read(part: Draft, gauge: HouseGauge, byBars: boolean, swapped: boolean): HabitReading[] {
@@ -283,6 +373,7 @@ class VehicleLife {
         {
           spot: 'whole',
           truth,
+          left: this.leftAt(part, 0),
           bound: 'exact',
           value: gaugeReads(truth + gauge.off, { ...gauge, misread: habits.misread }, random),
         },
@@ -291,12 +382,14 @@ class VehicleLife {
     if (byBars) {
       const truth = Math.min(...part.levels);
       const flush = BARS.findLast((bar) => truth + 0.15 * normalDraw(random) <= bar);
-      return [{ spot: 'centre', truth, bound: flush ? 'below' : 'above', value: flush ?? BARS[0] }];
+      const left = Math.min(...ACROSS.map((_, index) => this.leftAt(part, index)));
+      return [{ spot: 'centre', truth, left, bound: flush ? 'below' : 'above', value: flush ?? BARS[0] }];
     }
     return ACROSS.map((_, index) => {
       const truth = part.levels[swapped ? 2 - index : index] ?? 0;
       const value = gaugeReads(truth + gauge.off, { ...gauge, misread: habits.misread }, random);
-      return { spot: ACROSS[index] ?? 'centre', truth: part.levels[index] ?? 0, bound: 'exact', value };
+      const left = this.leftAt(part, index);
+      return { spot: ACROSS[index] ?? 'centre', truth: part.levels[index] ?? 0, left, bound: 'exact', value };
     });
   }
 
@@ -322,6 +415,8 @@ class VehicleLife {
     }
   }
 }
+
+const plainGauge = ({ step, off }: HouseGauge) => ({ step, off });
 
 const pick = (gauges: readonly HouseGauge[], random: () => number): HouseGauge =>
   gauges[Math.floor(random() * gauges.length)] ?? { step: 0.1, sigma: 0.15, off: 0 };

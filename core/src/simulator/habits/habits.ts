@@ -43,6 +43,12 @@ export interface Habits {
   /** Typical wear against what is usual, by kind. */
   readonly treadWear: number;
   readonly padWear: number;
+  /** Share of vehicles with a second set of tyres for the cold half of the year. */
+  readonly seasonal: number;
+  /** Meters that are replaced: the new one counts from anywhere. */
+  readonly metersReplaced: number;
+  /** Share of vehicles that work by the hour. */
+  readonly byHours: number;
 }
 
 const FINE: readonly HouseGauge[] = [{ step: 0.1, sigma: 0.15, off: 0.05 }];
@@ -75,6 +81,9 @@ export const CALM: Habits = {
   parts: 0.12,
   treadWear: 1,
   padWear: 1,
+  seasonal: 0,
+  metersReplaced: 0,
+  byHours: 0,
 };
 
 /** Worlds that each disagree with what a forecaster would like to believe. */
@@ -97,6 +106,9 @@ export const NAMED_WORLDS: Readonly<Record<string, Habits>> = {
     treadWear: 0.6,
     padWear: 1.7,
   },
+  'two sets of tyres': { ...CALM, seasonal: 0.8, routes: 0.1, depthPower: 0.2, rotateEvery: 20 },
+  'meters replaced': { ...CALM, metersReplaced: 0.15, routes: 0.1, missed: 0.1 },
+  'by the hour': { ...CALM, byHours: 0.6, routes: 0.1, depthPower: 0.2, renewAt: 0.15, renewChance: 0.5 },
 };
 
 /** A world drawn from all switches. */
@@ -130,5 +142,8 @@ export function drawHabits(random: () => number): Habits {
     parts: between(0.06, 0.22),
     treadWear: between(0.5, 1.9),
     padWear: between(0.5, 1.9),
+    seasonal: now(0.4, between(0.2, 0.9)),
+    metersReplaced: now(0.4, between(0.03, 0.12)),
+    byHours: now(0.3, between(0.2, 0.6)),
   };
 }
