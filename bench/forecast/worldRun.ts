@@ -18,8 +18,9 @@ import {
 } from '@weskopos/core/tests/habitHistory';
 import { recordOf } from '@weskopos/core/sums/keyed';
 import type { FleetRates, PartHistory } from '@weskopos/core/wear/fleetRates';
-import { UNCALIBRATED, askFor, type Calibration } from '@weskopos/core/wear/calibration';
+import { askFor, type Calibration } from '@weskopos/core/wear/calibration';
 import { learnWidths } from '@weskopos/core/wear/learnWidths';
+import { partCalibration } from '@weskopos/core/wear/partBelief';
 import { findRateChange } from '@weskopos/core/wear/rateChange';
 import { learnRates } from '@weskopos/core/wear/learnRates';
 import { dayOfChance, learnUsage, usageNow, type MeterPoint } from '@weskopos/core/wear/usageModel';
@@ -115,7 +116,7 @@ export function runWorld(plan: HabitPlan, toDay: number, oracle: Oracle = {}): R
       // What is read under its limit is told as that, and is no forecast; what is over it unseen is one, and late.
       if (!history || isReached(history, part.limit)) continue;
       const curve = firstCrossingOf(vehicle, part, history, day, rates, change?.perhaps);
-      const calibration = widths[history.kind] ?? UNCALIBRATED;
+      const calibration = partCalibration({ rates, widths }, history);
       const truth = Math.max(0, part.crossedKm - look.km) / 1000;
       const level = Math.min(...look.readings.map((reading) => reading.truth));
       const fitted = part.nominal === null ? null : part.fittedKm;

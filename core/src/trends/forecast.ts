@@ -6,11 +6,11 @@ import { readTogether } from '../wear/acrossPlaces';
 import { priorFor, type PartHistory } from '../wear/fleetRates';
 import { chanceByDay, dayOfChance, type UsageForecast } from '../wear/usageModel';
 import type { PerhapsFaster, RateChange } from '../wear/rateChange';
-import { firstCrossing, partBelief, partCrossing } from '../wear/partBelief';
+import { firstCrossing, partBelief, partCalibration, partCrossing } from '../wear/partBelief';
 import { chanceAt, crossingAt, type CrossingCurve } from '../wear/crossing';
 import { stateOf } from '../wear/wearBelief';
 import type { WearBelief } from '../wear/wearFilter';
-import { BUILT_IN_FLEET, calibrationOf, type FleetKnowledge } from './fleetKnowledge';
+import { BUILT_IN_FLEET, type FleetKnowledge } from './fleetKnowledge';
 import { failing } from './heldUp';
 import { METER_STEP, partHistory } from './partHistory';
 import { lastKnown, type Series } from './series';
@@ -135,7 +135,7 @@ export function forecastOf(series: Series, limit: number, given: ForecastGiven):
   const believed = beliefOf(series, given);
   const { part, belief } = believed;
   const curve = crossingOf(series, limit, given, believed);
-  const ask = (chance: number) => askFor(calibrationOf(fleet, part.kind), chance);
+  const ask = (chance: number) => askFor(partCalibration(fleet, part), chance);
   const finite = (x: number) => (Number.isFinite(x) ? x * step : null);
   const low = crossingAt(curve, ask(0.1));
   const byDistance = (ahead: number) => chanceAt(curve, ahead);
@@ -210,10 +210,9 @@ export function chanceWithin(
   days: number,
 ): number {
   const fleet = given.fleet ?? BUILT_IN_FLEET;
-  const { kind } = partHistory(given.vehicle, series);
   const curve = crossingOf(series, limit, given);
   const chance = chanceByDay(given.use, days, (ahead) => chanceAt(curve, ahead));
-  return worth(calibrationOf(fleet, kind), chance);
+  return worth(partCalibration(fleet, partHistory(given.vehicle, series)), chance);
 }
 
 /** What a line expects at a distance since the first visit, and the ends of its 80 %. */

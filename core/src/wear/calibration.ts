@@ -23,6 +23,10 @@ export function worth({ width }: Calibration, chance: number): number {
   return width === 1 || chance <= 0 || chance >= 1 ? chance : normalCdf(normalQuantile(chance) / width);
 }
 
+/** The same, never narrower than the model has them. */
+export const neverNarrower = (calibration: Calibration): Calibration =>
+  calibration.width < 1 ? UNCALIBRATED : calibration;
+
 /** How far out a truth came, in standard deviations of what was told, and how much that counts. */
 export interface Miss {
   readonly size: number;
@@ -30,15 +34,16 @@ export interface Miss {
 }
 
 /**
- * How wide ranges must be told so that 80 % of the truths come within them: never narrower, and drawn to the model's own
- * by how much it is trusted.
+ * How wide ranges must be told so that 80 % of the truths come within them, drawn to the model's own by how much it is
+ * trusted.
  *
  * @param trust in the weights' unit
+ * @param least narrowest that is believed of what missed so
  */
-export function shrunkWidth(misses: readonly Miss[], trust: number): number {
+export function shrunkWidth(misses: readonly Miss[], trust: number, least = 1): number {
   const ordered = [...misses].sort((a, b) => a.size - b.size);
   const total = ordered.reduce((sum, { weight }) => sum + weight, 0);
   let sum = 0;
   const at = ordered.find(({ weight }) => (sum += weight) >= 0.8 * total)?.size ?? HALF_80;
-  return Math.exp((Math.log(Math.max(1, at / HALF_80)) * total) / (total + trust));
+  return Math.exp((Math.log(Math.max(least, at / HALF_80)) * total) / (total + trust));
 }

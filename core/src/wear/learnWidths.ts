@@ -26,9 +26,9 @@ interface Weighed {
 }
 
 /**
- * How wide each kind's ranges must be told. Scored on the next reading of every part: nothing is censored there, whatever a
- * house renews early. Only how much wider is learned, never where the middle lies; it is used only where it has shown itself
- * better than doing nothing on vehicles it was not learned from, both ways round; and it forgets.
+ * How wide each kind's ranges must be told. Scored on readings a few looks ahead: next to nothing is censored there,
+ * whatever a house renews early. Only how wide is learned, never where the middle lies; it is used only where it has shown
+ * itself better than doing nothing on vehicles it was not learned from, both ways round; and it forgets.
  */
 export function learnWidths(parts: readonly PartHistory[], rates: FleetRates): Record<string, Calibration> {
   return Object.fromEntries(
@@ -67,11 +67,14 @@ function widthOf(all: readonly Weighed[]): Calibration | null {
   return proven ? { scored: all.length, width: widthFor(all) } : null;
 }
 
-// What the next readings show of short ways says little of long ones: never narrower.
+/** What readings some looks ahead show of short ways says only so much of the whole way. */
+const NARROWEST = 0.75;
+
 const widthFor = (all: readonly Weighed[]): number =>
   shrunkWidth(
     all.map(({ z, weight }) => ({ size: Math.abs(z), weight })),
     TRUST,
+    NARROWEST,
   );
 
 /** How much better each vehicle's readings are told with a width than without, log score. */

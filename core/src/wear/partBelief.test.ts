@@ -3,7 +3,7 @@ import { STRAIGHT } from './depthCurve';
 import { atPresentAxle, type KindRates, type PartHistory } from './fleetRates';
 import { learnWidths } from './learnWidths';
 import { normalDraw, seededRandom } from '../simulator/random';
-import { firstCrossing, partBelief, partCrossing, partSurprises } from './partBelief';
+import { firstCrossing, partBelief, partCalibration, partCrossing, partSurprises } from './partBelief';
 import { crossingAt, crossingCurve, type CrossingCurve } from './crossing';
 import { stateOf } from './wearBelief';
 
@@ -137,15 +137,35 @@ describe('how wide ranges are told', () => {
     expect(width).toBeGreaterThan(1.2);
   });
 
-  test('nothing at all where the model holds, or few have been read', () => {
-    expect(learnWidths(fleet(0), rates)).toEqual({});
+  test('narrower where wear keeps nearer to what is told, but never by much; nothing where few have been read', () => {
+    const { width } = learnWidths(fleet(0), rates).tread ?? { width: 1 };
+    expect(width).toBeLessThan(0.9);
+    expect(width).toBeGreaterThan(0.75);
     expect(learnWidths(fleet(0.8).slice(0, 6), rates)).toEqual({});
   });
 
-  test('parts renewed early change nothing: the readings there are tell', () => {
-    const early = fleet(0).map((part) => ({ ...part, readings: part.readings.slice(0, 3) }));
-    expect(learnWidths(early, rates)).toEqual({});
-    const own = early.flatMap((part) => partSurprises(rates, part)).map(({ z }) => z);
-    expect(Math.abs(own.reduce((sum, z) => sum + z, 0) / own.length)).toBeLessThan(0.3);
+  test('parts renewed early change next to nothing: the readings there are tell', () => {
+    const early = fleet(0.8).map((part) => {
+      const low = part.readings.findIndex(({ y }) => y < 3.6);
+      return { ...part, readings: part.readings.slice(0, low === -1 ? undefined : low + 1) };
+    });
+    expect(early.flatMap(({ readings }) => readings).length).toBeLessThan(380);
+    const [some, all] = [early, fleet(0.8)].map((parts) => learnWidths(parts, rates).tread?.width ?? 1);
+    expect(Math.abs((some ?? 0) / (all ?? 1) - 1)).toBeLessThan(0.15);
+    const middle = (parts: readonly PartHistory[]) => {
+      const zs = parts.flatMap((part) => partSurprises(rates, part)).map(({ z }) => z);
+      return zs.reduce((sum, z) => sum + z, 0) / zs.length;
+    };
+    expect(Math.abs(middle(early) - middle(fleet(0.8)))).toBeLessThan(0.2);
+  });
+
+  test('what is moved is told no narrower: readings show nothing of when it is', () => {
+    const widths = { tread: { scored: 500, width: 0.8 } };
+    const still = { ...rotated, before: [] };
+    expect(partCalibration({ rates, widths }, still).width).toBe(0.8);
+    expect(partCalibration({ rates: { tread: { ...tread, movedEvery: 9 } }, widths }, still).width).toBe(1);
+    const [sets, wide] = [{ changes: [2], halfYear: 4 }, { tread: { scored: 500, width: 1.3 } }];
+    expect(partCalibration({ rates, widths }, { ...still, sets }).width).toBe(1);
+    expect(partCalibration({ rates, widths: wide }, { ...still, sets }).width).toBe(1.3);
   });
 });

@@ -1,4 +1,5 @@
 import { atPresentAxle, axleScale, priorFor, type FleetRates, type PartHistory } from './fleetRates';
+import { UNCALIBRATED, neverNarrower, type Calibration } from './calibration';
 import { STRAIGHT, perhapsCurves, type DepthCurve } from './depthCurve';
 import { chanceAt, crossingCurve, type CrossingCurve } from './crossing';
 import { longest, movesAhead, wornBy } from './moves';
@@ -45,7 +46,19 @@ function mixed(still: WearBelief, changed: WearBelief, { chance, factor }: Perha
   };
 }
 
-/** How a part's readings lay in what those before them had told. */
+/**
+ * How wide a part's ranges are told. What readings of its kind show of its wear says nothing of when it is moved: where
+ * moves lie ahead, never narrower.
+ */
+export function partCalibration(
+  { rates, widths }: { readonly rates: FleetRates; readonly widths: Readonly<Record<string, Calibration>> },
+  part: PartHistory,
+): Calibration {
+  const [kind, calibration] = [rates[part.kind], widths[part.kind] ?? UNCALIBRATED];
+  return kind && movesAhead(kind, part) ? neverNarrower(calibration) : calibration;
+}
+
+/** How a part's readings lay in what had been told some looks before them. */
 export function partSurprises(rates: FleetRates, part: PartHistory): Surprise[] {
   const { fitted, readings } = atPresentAxle(part, rates[part.kind]?.axles);
   return surprises(priorFor(rates, part), fitted, readings);

@@ -21,7 +21,7 @@ export function believe(prior: RatePrior, fitted: Fitted | null, readings: reado
   return follow(gridOf(prior), prior, fitted, readings);
 }
 
-/** How one reading lay in what was believed before it. */
+/** How one reading lay in what was believed some looks before it. */
 export interface Surprise {
   readonly x: number;
   /** Standard deviations of a normal at the same share: near 0 as expected, negative for less than that. */
@@ -30,14 +30,20 @@ export interface Surprise {
   readonly own: number;
 }
 
-/** How every exact reading lay in what those before it had told; none for the first of a part nobody knew. */
+/** How many looks ahead what is told is held against: ranges are told of long ways, and the next look is near. */
+const LOOKS_AHEAD = 3;
+
+/** How every exact reading lay in what had been told some looks before; a part known from new was told of at its start. */
 export function surprises(prior: RatePrior, fitted: Fitted | null, readings: readonly WearReading[]): Surprise[] {
   const found: Surprise[] = [];
-  let known = fitted !== null;
-  follow(gridOf(prior), prior, fitted, readings, (reading, belief) => {
-    if (known && reading.bound === 'exact') found.push(surpriseOf(reading, prior, belief));
-    known = true;
-  });
+  const filter = WearFilter.of(gridOf(prior), prior, fitted, readings[0]);
+  const told = fitted ? [filter.copy()] : [];
+  for (const reading of readings) {
+    filter.take(reading);
+    told.push(filter.copy());
+    const then = reading.bound === 'exact' ? told.at(-1 - LOOKS_AHEAD) : undefined;
+    then?.copy().take(reading, (at, belief) => found.push(surpriseOf(at, prior, belief)));
+  }
   return found;
 }
 
@@ -57,15 +63,9 @@ function surpriseOf({ x, y, u }: WearReading, { curve = STRAIGHT, handU }: RateP
   return { x, z: normalQuantile(share), own: spread / (spread + sound) };
 }
 
-function follow(
-  grid: Grid,
-  prior: RatePrior,
-  fitted: Fitted | null,
-  readings: readonly WearReading[],
-  before?: (reading: WearReading, nodes: Nodes) => void,
-): WearBelief {
+function follow(grid: Grid, prior: RatePrior, fitted: Fitted | null, readings: readonly WearReading[]): WearBelief {
   const filter = WearFilter.of(grid, prior, fitted, readings[0]);
-  for (const reading of readings) filter.take(reading, before);
+  for (const reading of readings) filter.take(reading);
   return filter.belief();
 }
 
