@@ -47,6 +47,33 @@ test('new pads and a rotation, written down without a network: forecast, ghost a
   await expect(page.getByText(/when it sat nearside rear/)).toBeVisible();
 });
 
+test('the other set of tyres goes on: nothing is known of it, the one in store is remembered, and taking it back brings it back', async ({
+  page,
+}) => {
+  await page.goto(workshop.url);
+  await signIn(page, 'Isla', '246810');
+  await page.getByRole('link', { name: 'FH 06, life sheet' }).click();
+  const treads = page.getByRole('link', { name: /^Tread/ });
+  await expect(treads.first()).toBeVisible();
+  const before = await treads.count();
+  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+  await page.context().setOffline(true);
+  await page.getByRole('button', { name: 'Change tyre sets' }).click();
+  await expect(page.getByText(/^Of the other set nothing is on record/)).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Leave it' }).click();
+  await expect(page.getByText(/^In store since/)).toHaveCount(0);
+  await page.getByRole('button', { name: 'Change tyre sets' }).click();
+  await page.getByRole('button', { name: 'Other set on', exact: true }).click();
+  await expect(page.getByText(/^In store since .*: the 6 tyres that were on before$/)).toBeVisible();
+  await expect(page.getByText(/^Nearside front: tyre of the other set, here since/)).toBeVisible();
+  await expect(page.getByText(/Tyre sets changed: the other set is on/).first()).toBeVisible();
+  await expect(treads).toHaveCount(0);
+  await page.getByRole('button', { name: /^Take back: Tyre sets changed/ }).click();
+  await expect(treads).toHaveCount(before);
+  await expect(page.getByText(/^In store since/)).toHaveCount(0);
+});
+
 test('without a network the fleet board is worked out on the device: new pads are off the run-out calendar at once', async ({
   page,
 }) => {

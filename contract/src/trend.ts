@@ -1,6 +1,6 @@
 import { BASES, GRADES, MEASURE_CODES, POINT_CODES, SPOTS, SYSTEMS, type Forecast, type Series } from '@weskopos/core';
 import { z } from 'zod';
-import { instantSchema, idSchema, placeSchema } from './records/shapes';
+import { instantSchema, idSchema, placeSchema, wheelSchema } from './records/shapes';
 import { depthCurveSchema } from './wear';
 
 const seriesReadingSchema = z.object({
@@ -35,7 +35,8 @@ const seriesSchema: z.ZodType<Series> = z.object({
     )
     .optional(),
   fitted: z.object({ at: instantSchema, travelled: z.number(), fresh: z.number() }).nullable(),
-  before: z.array(z.object({ place: z.union([placeSchema, z.literal('spare')]), until: z.number() })).optional(),
+  before: z.array(z.object({ place: z.union([placeSchema, wheelSchema]), until: z.number() })).optional(),
+  sets: z.object({ changes: z.array(z.number()), halfYear: z.number().nullable() }).optional(),
 });
 
 export const rangeSchema = z.object({ low: z.number(), mid: z.number().nullable(), high: z.number().nullable() });

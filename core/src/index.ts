@@ -118,8 +118,12 @@ export {
 export {
   axlePlaceOf,
   hubOf,
+  isOnHub,
+  isOnRoad,
   isPlace,
+  isStored,
   isWheel,
+  storedOf,
   placeOf,
   hasPlace,
   isPlaceOf,
@@ -310,6 +314,7 @@ export {
   type LoggedFluid,
   type PartKind,
 } from './parts/lifeEntry';
+export { changeOfSets, changesOfSets, isChangeOfSets } from './parts/tyreSets';
 export { partOfPoint, threadParts, type Part, type PartBook } from './parts/threadParts';
 export type { VisitRecord } from './inspection/visitRecord';
 export { lastFigure, seriesKey, seriesOf, type Series, type SeriesReading } from './trends/series';

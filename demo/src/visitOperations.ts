@@ -25,6 +25,7 @@ import {
   type Reading,
   type Rules,
   type Spot,
+  isOnRoad,
   type Place,
   type Word,
 } from '@weskopos/core';
@@ -404,7 +405,7 @@ function treadAt(story: Story, place: Place, km: number): number {
     lost += wornTo(truth, turn.km - first) - wornTo(truth, until);
     const from = turn.moves.find(({ to }) => to === seat)?.from;
     // The spare wore nowhere.
-    [seat, until] = [from === undefined || from === 'spare' ? seat : from, turn.km - first];
+    [seat, until] = [from === undefined || !isOnRoad(from) ? seat : from, turn.km - first];
   }
   return wornTo(story.tread(seat), until) - lost;
 }

@@ -1,4 +1,4 @@
-import type { LifeEntry, Vehicle } from '@weskopos/core';
+import { isChangeOfSets, type LifeEntry, type Vehicle } from '@weskopos/core';
 import { words } from './en';
 import { amount, day, jobWords, meterWords, placeWords, pointName } from './show';
 
@@ -29,6 +29,7 @@ export function entrySentence(
     case 'fit':
       return `New: ${words.partKind[entry.what].toLowerCase()}${entry.place ? ` ${placeWords(entry.place, n)}` : ''}${entry.note ? `, ${entry.note}` : ''}`;
     case 'rotate':
+      if (isChangeOfSets(entry.moves)) return 'Tyre sets changed: the other set is on';
       return `Tyres rotated: ${entry.moves.map(({ from, to }) => `${placeWords(from, n)} to ${placeWords(to, n)}`).join(', ')}`;
     case 'misread':
       return `Called a misread: ${pointName(entry.point)} ${placeWords(entry.place, n)}`;

@@ -1,4 +1,4 @@
-import { NO_DETAILS } from '@weskopos/core';
+import { NO_DETAILS, changeOfSets } from '@weskopos/core';
 import type { BoardPart, VehicleBoard } from '@weskopos/core/outlook';
 import type { ChangeNote, LifeEntry, LifeEntryContent } from '@weskopos/core';
 import { dueMs, whenOf, type FleetPart } from '../features/charts/fleetPart';
@@ -94,6 +94,7 @@ describe('an entry as a line of the log', () => {
       },
       'Tyres rotated: nearside front to nearside rear, nearside rear to nearside front',
     ],
+    [{ kind: 'rotate', moves: changeOfSets(['1L', '1R', '2L', '2R']) }, 'Tyre sets changed: the other set is on'],
     [{ kind: 'misread', inspectionId: 'i', point: 'tyre.tread', place: '1L', spot: 'inner' }, 'Called a misread'],
     [
       { kind: 'plan', distance: 3000, until: '2026-06-30T08:00:00.000Z' },

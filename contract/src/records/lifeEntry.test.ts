@@ -1,4 +1,4 @@
-import { NO_DETAILS } from '@weskopos/core';
+import { NO_DETAILS, changeOfSets } from '@weskopos/core';
 import { lifeEntrySchema, operationSchema, storedLifeEntrySchema } from '../index';
 
 const ID = '00000000-0000-4000-8000-00000000000a';
@@ -30,6 +30,7 @@ describe('an entry of a life', () => {
         ],
       },
     ],
+    ['a change of two sets', { ...rotate, moves: changeOfSets(['1L', '2Ro']) }],
     ['a misread', { ...common, kind: 'misread', inspectionId: ID, point: 'tyre.tread', place: '1L', spot: 'inner' }],
     ['fuel', { ...common, kind: 'fuel', litres: 48.2, full: true, price: 71.4 }],
     ['a top-up', { ...common, kind: 'top-up', fluid: 'engine-oil', litres: 0.5 }],
@@ -74,6 +75,7 @@ describe('an entry of a life', () => {
       },
       'moves',
     ],
+    ['a tyre in no store', { ...rotate, moves: [{ from: 'kept-1', to: 'kept-1' }] }, 'moves.0.from'],
     ['litres below nothing', { ...common, kind: 'fuel', litres: -2, full: true, price: null }, 'litres'],
     ['a tanker', { ...common, kind: 'top-up', fluid: 'coolant', litres: 5000 }, 'litres'],
     ['a fluid nobody logs', { ...common, kind: 'top-up', fluid: 'tea', litres: 1 }, 'fluid'],

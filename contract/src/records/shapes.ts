@@ -30,7 +30,7 @@ export const placeSchema = z.string().refine(isPlace, 'a place such as 1L, 2Ro o
 
 /** A counted version; at most what a 32-bit integer column holds. */
 export const versionSchema = z.number().int().min(0).max(2_147_483_647);
-export const wheelSchema = z.string().refine(isWheel, 'a wheel such as 1L, or the spare');
+export const wheelSchema = z.string().refine(isWheel, 'a wheel such as 1L, the spare, or one in store such as kept-1L');
 
 /** A job by its code; one of the workshop's own by its name. */
 export const jobSchema = z

@@ -3,6 +3,7 @@ import { NO_PROOF } from '../acts/act';
 import type { EndKind } from '../acts/endKinds';
 import { NO_DETAILS, type LifeEntry, type LifeEntryContent } from '../parts/lifeEntry';
 import { CAR, inspectionOf } from '../tests/builders';
+import { changeOfSets } from '../parts/tyreSets';
 import { jobsOf, lastDone } from './jobsOf';
 
 const inspection = inspectionOf(CAR, { meter: 50_000 });
@@ -62,6 +63,8 @@ test('entries tell jobs too, in the order they were done; what was taken back is
     'engine-oil',
     'rotation',
   ]);
+  // Another set that is put on is moved over no axles.
+  expect(codes([], [entry({ kind: 'rotate', moves: changeOfSets(['1L', '1R', '2L', '2R']) }, 13)])).toEqual([]);
   const undo = entry({ kind: 'undo', refers: fluid.id }, 14);
   expect(codes([], [fluid, undo])).toEqual([]);
   expect(

@@ -2,6 +2,7 @@ import { looseEnds } from '../acts/looseEnds';
 import type { Act, ActOf } from '../acts/act';
 import { FILLED_THROUGH, type EndKind } from '../acts/endKinds';
 import type { Inspection } from '../inspection/inspection';
+import { isChangeOfSets } from '../parts/tyreSets';
 import { standingEntries, type LifeEntry, type PartKind } from '../parts/lifeEntry';
 import { entryOf } from '../sums/keyed';
 import { jobKey, type Job, type JobCode } from '../vehicle/jobs';
@@ -75,7 +76,7 @@ function jobOfEntry(entry: LifeEntry): JobDone[] {
     case 'job':
       return [{ ...told, job: entry.job, place: entry.place, litres: entry.litres }];
     case 'rotate':
-      return [{ ...told, job: coded('rotation') }];
+      return isChangeOfSets(entry.moves) ? [] : [{ ...told, job: coded('rotation') }];
     case 'fit': {
       const code = entryOf<JobCode>(DONE_BY_FITTING, entry.what);
       return code ? [{ ...told, job: coded(code), place: entry.place }] : [];

@@ -2,6 +2,7 @@ import type { Place } from '../vehicle/vehicle';
 import type { Wheel } from '../vehicle/place';
 import { CAR, findingOf, inspectionOf, readingOf, treadOf, plainSeries } from '../tests/builders';
 import type { VisitRecord } from '../inspection/visitRecord';
+import { changeOfSets } from '../parts/tyreSets';
 import { inferredChanges } from './inferredChanges';
 import type { LifeEntry, LifeEntryContent } from '../parts/lifeEntry';
 
@@ -64,6 +65,16 @@ test('depths that changed places over the axles are one rotation', () => {
 test('new tyres in front are no rotation', () => {
   const changes = asked([visit(1, ALL(2, 6.5)), visit(3, ALL(8, 6.2))]);
   expect(changes.map((change) => change.kind === 'replaced' && change.place)).toEqual(['1L', '1R']);
+});
+
+test('four better tyres are asked about once: all new, or the other set', () => {
+  const [change, ...rest] = asked([visit(1, ALL(3, 3.4)), visit(3, ALL(6, 6.2))]);
+  expect(rest).toEqual([]);
+  expect(change).toMatchObject({ kind: 'all-tyres', wheels: ['1L', '1R', '2L', '2R'], by: { at: at(3) } });
+  const moves = changeOfSets(['1L', '1R', '2L', '2R']);
+  expect(asked([visit(1, ALL(3, 3.4)), visit(3, ALL(6, 6.2))], [entry('s', at(2), { kind: 'rotate', moves })])).toEqual(
+    [],
+  );
 });
 
 test('what was written down is not asked again; neither is wear', () => {

@@ -1,5 +1,5 @@
-import type { Place } from '../vehicle/vehicle';
-import { isWheel, type Seat, type Wheel } from '../vehicle/place';
+import type { Hub, Place, Twin } from '../vehicle/vehicle';
+import { isOnHub, isWheel, type Seat, type Wheel } from '../vehicle/place';
 import { MEASURES } from '../catalogue/measures';
 import type { Series, SeriesReading } from '../trends/series';
 import { groupBy } from '../sums/groupBy';
@@ -19,12 +19,16 @@ export type InferredChange = {
       /** Series that got better, with the reading of each at the later visit: what was a misread, if it was one. */
       readonly jumps: readonly Series[];
     }
+  /** Every tyre is a better one: all renewed, or the other set is on. */
+  | { readonly kind: 'all-tyres'; readonly wheels: readonly (Hub | Twin)[] }
   | { readonly kind: 'rotated'; readonly moves: readonly { readonly from: Wheel; readonly to: Wheel }[] }
 );
 
 /** What a tyre may wear between two visits, over what its gauge may be off, mm. */
 const MOST_WORN_MM = 1.2;
 const MIN_ROTATED = 2;
+/** A vehicle's tyres are all changed where at least so many are. */
+const LEAST_WHEELS = 4;
 
 /**
  * Parts that look new without anybody having said so, newest first. Tyres whose depths changed places over the axles are
@@ -48,9 +52,14 @@ export function inferredChanges(series: readonly Series[]): InferredChange[] {
       const moved = new Set<Seat>(moves.map(({ to }) => to));
       const rotated: InferredChange[] =
         first && moves.length > 0 ? [{ kind: 'rotated', moves, after: first.after, by: first.by }] : [];
-      const rest = ones.filter(({ what, series: { place } }) => what !== 'tyre' || !moved.has(place));
+      const all = first && moves.length === 0 ? allTyresIn(series, ones) : [];
+      const changed: InferredChange[] =
+        first && all.length > 0 ? [{ kind: 'all-tyres', wheels: all, after: first.after, by: first.by }] : [];
+      const rest = ones.filter(
+        ({ what, series: { place } }) => what !== 'tyre' || (all.length === 0 && !moved.has(place)),
+      );
       const parts = groupBy(rest, ({ what, series: { place } }) => `${what}@${place}`);
-      return [...rotated, ...[...parts.values()].flatMap(replaced)];
+      return [...rotated, ...changed, ...[...parts.values()].flatMap(replaced)];
     })
     .sort((a, b) => b.by.at.localeCompare(a.by.at));
 }
@@ -58,6 +67,13 @@ export function inferredChanges(series: readonly Series[]): InferredChange[] {
 interface Jump extends Pick<InferredChange, 'after' | 'by'> {
   readonly series: Series;
   readonly what: PartKind;
+}
+
+/** Every wheel, where each has another tyre at this visit; none where only some have. */
+function allTyresIn(series: readonly Series[], jumps: readonly Jump[]): (Hub | Twin)[] {
+  const changed = new Set(jumps.flatMap(({ what, series: { place } }) => (what === 'tyre' ? [place] : [])));
+  const places = [...new Set(series.flatMap(({ point, place }) => (partOfPoint(point) === 'tyre' ? [place] : [])))];
+  return changed.size >= LEAST_WHEELS && places.every((place) => changed.has(place)) ? places.filter(isOnHub) : [];
 }
 
 /** One part that looks new by all the series it is read in. */

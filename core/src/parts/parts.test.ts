@@ -6,6 +6,7 @@ import type { VisitRecord } from '../inspection/visitRecord';
 import { rotationProblem, standingEntries, type LifeEntry, type LifeEntryContent } from './lifeEntry';
 import { oilPer1000 } from './logs';
 import { threadParts } from './threadParts';
+import { changeOfSets } from './tyreSets';
 
 const entry = (id: string, day: number, content: LifeEntryContent, meter: number | null = null): LifeEntry => ({
   id,
@@ -106,6 +107,35 @@ describe('series follow parts', () => {
   const visits = [visit(1, 2, 6, 7.5), visit(2, 6, 5.6, 7.3), visit(3, 12, 7, 5.4)];
   const seriesAt = (entries: readonly LifeEntry[], place: Place) =>
     plainSeries(visits, entries).find((one) => one.place === place && one.spot === 'centre');
+
+  const sets = (id: string, day: number, meter: number | null = null) =>
+    entry(id, day, { kind: 'rotate', moves: changeOfSets(['1L', '2L']) }, meter);
+
+  test('of two sets each goes on where it was when it comes back, and knows when it was off the road', () => {
+    const seasons = [visit(1, 2, 6, 7.5), visit(2, 6, 8, 8), visit(3, 12, 7.2, 7.4), visit(4, 20, 5.9, 7.4)];
+    const entries = [sets('on', 4, 11_400), sets('back', 15, 13_200)];
+    const seriesOf = (list: readonly LifeEntry[]) =>
+      plainSeries(seasons, list).find((one) => one.place === '1L' && one.spot === 'centre');
+    const back = seriesOf(entries);
+    expect(back?.ofPart.map(({ value }) => value)).toEqual([6, 5.9]);
+    expect(back?.before).toEqual([
+      { place: '1L', until: 400 },
+      { place: 'kept-1L', until: 2200 },
+    ]);
+    expect(back?.sets?.changes).toEqual([400, 2200]);
+    expect(seriesOf(entries.slice(0, 1))?.ofPart.map(({ value }) => value)).toEqual([8, 7.2, 5.9]);
+    expect(seriesOf([...entries, undo('u', 21, 'on'), undo('v', 21, 'back')])?.sets).toBeUndefined();
+  });
+
+  test('a vehicle’s half year is told by its visits; of visits side by side nothing is', () => {
+    const half = (days: readonly number[]) =>
+      plainSeries(
+        days.map((day, n) => visit(n + 1, day, 6, 7)),
+        [sets('on', 2)],
+      )[0]?.sets?.halfYear;
+    expect(half([1, 31])).toBeCloseTo((1000 / 30) * 182.6, 6);
+    expect(half([1, 20])).toBeNull();
+  });
 
   test('over a rotation: the part’s own readings, wherever it sat', () => {
     const front = seriesAt([swap('turn', 9)], '1L');

@@ -1,4 +1,4 @@
-import { axlePlaceOf } from '../vehicle/place';
+import { axlePlaceOf, isOnRoad } from '../vehicle/place';
 import { MEASURES } from '../catalogue/measures';
 import type { Vehicle } from '../vehicle/vehicle';
 import { STRAIGHT, stretchAt } from '../wear/depthCurve';
@@ -26,7 +26,7 @@ export function partName(
 /** The part that sits at the series' place now, as the wear model takes it. */
 export function partHistory(vehicle: Pick<Vehicle, 'id' | 'class' | 'use' | 'meterUnit'>, series: Series): PartHistory {
   const step = METER_STEP[vehicle.meterUnit];
-  const { fitted, ofPart, bounds = [], measure, before } = series;
+  const { fitted, ofPart, bounds = [], measure, before, sets } = series;
   const [least, most] = MEASURES[measure].tape;
   return {
     id: `${vehicle.id} ${ofPart.at(-1)?.part ?? series.key}`,
@@ -36,9 +36,17 @@ export function partHistory(vehicle: Pick<Vehicle, 'id' | 'class' | 'use' | 'met
     ...(before
       ? {
           before: before.map(({ place, until }) => ({
-            axle: place === 'spare' ? null : partName(vehicle, { measure, place }).axle,
+            axle: isOnRoad(place) ? partName(vehicle, { measure, place }).axle : null,
             until: until / step,
           })),
+        }
+      : {}),
+    ...(sets
+      ? {
+          sets: {
+            changes: sets.changes.map((x) => x / step),
+            halfYear: sets.halfYear === null ? null : sets.halfYear / step,
+          },
         }
       : {}),
   };
@@ -50,7 +58,7 @@ export function allPartsOf(
   series: Series,
 ): PartHistory[] {
   const now = partHistory(vehicle, series);
-  const { before: _before, ...here } = now;
+  const { before: _before, sets: _sets, ...here } = now;
   const gone = groupBy(
     series.readings.filter(({ part }) => part !== series.ofPart.at(-1)?.part),
     ({ part }) => part,

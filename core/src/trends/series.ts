@@ -7,7 +7,9 @@ import type { Spot } from '../catalogue/points/point';
 import type { Bound } from '../inspection/finding';
 import type { Inspection } from '../inspection/inspection';
 import { entriesOf, standingEntries, type LifeEntry } from '../parts/lifeEntry';
+import { changesOfSets } from '../parts/tyreSets';
 import { partOfPoint, threadParts, type PartBook } from '../parts/threadParts';
+import { daysBetween } from '../sums/daysBetween';
 import { groupBy } from '../sums/groupBy';
 import { rawReadings, standingLooks, type LooksGiven, type RawReading } from './standingLooks';
 import { travelledByVisit } from './travelled';
@@ -57,6 +59,11 @@ export interface Series {
   readonly fitted: FittedPart | null;
   /** Where the part that sits here now sat before, oldest first, each up to a distance; left out where it was never moved. */
   readonly before?: readonly { readonly place: Seat; readonly until: number }[];
+  /**
+   * Of a tyre on a vehicle with two sets: where they were changed for each other, oldest first, and how far the vehicle goes
+   * in half a year, null where too little is on record; left out where there is one set.
+   */
+  readonly sets?: { readonly changes: readonly number[]; readonly halfYear: number | null };
 }
 
 /** Names the series of a measure at one place; the point's main measure needs no name of its own. */
@@ -97,7 +104,7 @@ export function seriesFrom(
   );
   const drafts = new Map<
     string,
-    Omit<Series, 'ofPart' | 'fitted' | 'readings' | 'before'> & { readings: SeriesReading[] }
+    Omit<Series, 'ofPart' | 'fitted' | 'readings' | 'before' | 'sets'> & { readings: SeriesReading[] }
   >();
   // What looks new is told apart from what sat there before by a count of its own.
   const looks = new Map<string, number>();
@@ -130,6 +137,10 @@ export function seriesFrom(
       });
     }
   const all = [...drafts.values()];
+  const meterAt = new Map(entriesOf(standingEntries(entries), 'rotate').map((moved) => [moved.at, moved.meter]));
+  const movedAt = (at: string) => travelledAt(moments, travelled, at, meterAt.get(at) ?? null);
+  const changes = changesOfSets(entries).map((change) => movedAt(change.at));
+  const sets = { changes, halfYear: halfYearOf(moments, travelled) };
   const alike = groupBy(all, ({ point, spot, measure }) => `${point} ${spot} ${measure}`);
   return all.map((series) => {
     const kin = (alike.get(`${series.point} ${series.spot} ${series.measure}`) ?? [])
@@ -152,7 +163,7 @@ export function seriesFrom(
     const seats = book.parts.find(({ id }) => part.startsWith(`${id} ${series.point} ${series.spot} `))?.places ?? [];
     const before = seats.slice(1).map(({ since }, index) => ({
       place: seats[index]?.place ?? series.place,
-      until: travelledAt(moments, travelled, since, null),
+      until: movedAt(since),
     }));
     return {
       ...series,
@@ -160,6 +171,7 @@ export function seriesFrom(
       ...(bounds ? { bounds } : {}),
       fitted: sound,
       ...(before.length > 0 ? { before } : {}),
+      ...(changes.length > 0 && partOfPoint(series.point) === 'tyre' ? { sets } : {}),
     };
   });
 }
@@ -198,6 +210,19 @@ export function lastFigure({ ofPart, fitted }: Pick<Series, 'ofPart' | 'fitted'>
 export function lastLook({ ofPart, bounds = [] }: Series): SeriesReading | SeriesBound | undefined {
   const [last, bound] = [ofPart.at(-1), bounds.at(-1)];
   return last && bound && bound.travelled > last.travelled ? bound : last;
+}
+
+const HALF_YEAR_DAYS = 182.6;
+/** Shorter than this a record says little of how far a vehicle goes in half a year, days. */
+const LEAST_DAYS = 30;
+
+/** How far a vehicle goes in half a year by all its visits, in the meter's unit; null where they lie too near each other. */
+function halfYearOf(visits: readonly VisitMoment[], travelled: ReadonlyMap<string, number>): number | null {
+  const [first, last] = [visits[0], visits.at(-1)];
+  if (!first || !last) return null;
+  const days = daysBetween(first.startedAt, last.startedAt);
+  if (days < LEAST_DAYS) return null;
+  return (((travelled.get(last.id) ?? 0) - (travelled.get(first.id) ?? 0)) / days) * HALF_YEAR_DAYS;
 }
 
 /** Distance since the first visit at a moment between visits: by the meter where it was read, else as at the visit before. */

@@ -1,5 +1,16 @@
 import fc from 'fast-check';
-import { axlePlaceOf, hubOf, isPlace, isWheel, parsePlace, placeOf, type ParsedPlace } from './place';
+import {
+  axlePlaceOf,
+  hubOf,
+  isOnRoad,
+  isPlace,
+  isStored,
+  isWheel,
+  parsePlace,
+  placeOf,
+  storedOf,
+  type ParsedPlace,
+} from './place';
 import { oppositePlace, otherAxlePlace, PLAIN_AXLE, type AxleNumber } from './vehicle';
 
 const axle = fc.constantFrom<AxleNumber>(1, 2, 3, 4);
@@ -47,4 +58,12 @@ test('over the vehicle and back again is where one began', () => {
   );
   expect(otherAxlePlace(two, '')).toBeUndefined();
   expect(otherAxlePlace([...two, PLAIN_AXLE], '1L')).toBeUndefined();
+});
+
+test('a tyre in store is a wheel that is on no place and runs on no road; in store is only what has a wheel’s name', () => {
+  const seats = [storedOf('1L'), storedOf('2Ro'), 'spare', '1L', '2Ro'] as const;
+  expect(seats.map(isWheel)).toEqual([true, true, true, true, true]);
+  expect(seats.map(isOnRoad)).toEqual([false, false, false, true, true]);
+  expect(seats.map(isPlace)).toEqual([false, false, false, true, true]);
+  expect(['kept-', 'kept-1', 'kept-5L', 'kept-kept-1L', 'Kept-1L'].map(isStored)).toEqual(Array(5).fill(false));
 });

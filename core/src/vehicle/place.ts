@@ -14,10 +14,12 @@ export interface ParsedPlace {
 const SIDES = ['L', 'R'] as const satisfies readonly Side[];
 const TWINS = ['o', 'i'] as const;
 const PATTERN = /^([1-4])(?:([LR])([oi])?)?$/;
-/** Where a wheel can sit: at a hub, as one of a dual pair, or as the spare. */
-export type Wheel = Hub | Twin | 'spare';
+/** Where a tyre of the set that is not on the vehicle is kept, named after the wheel it comes from. */
+export type Stored = `kept-${Hub | Twin}`;
+/** Where a wheel can sit: at a hub, as one of a dual pair, as the spare, or in store. */
+export type Wheel = Hub | Twin | 'spare' | Stored;
 /** Where a part can sit. */
-export type Seat = Place | 'spare';
+export type Seat = Place | 'spare' | Stored;
 
 /** Takes a place apart: `2Lo` → axle 2, left, outer. Null for none and for what is no place. */
 export function parsePlace(text: string): ParsedPlace | null {
@@ -41,7 +43,20 @@ export function placeOf({ axle, side, tyre }: ParsedPlace): Place {
 export const isPlace = (text: string): text is Place => text === '' || parsePlace(text) !== null;
 
 /** Whether a text is where a wheel can sit. */
-export const isWheel = (text: string): text is Wheel => text === 'spare' || (parsePlace(text)?.side ?? null) !== null;
+export const isWheel = (text: string): text is Wheel => text === 'spare' || isStored(text) || isOnHub(text);
+
+/** Whether a text is a wheel's place on the vehicle. */
+export const isOnHub = (text: string): text is Hub | Twin => (parsePlace(text)?.side ?? null) !== null;
+const STORED = 'kept-';
+
+/** Where the tyre of a wheel is kept while the other set is on. */
+export const storedOf = (wheel: Hub | Twin): Stored => `${STORED}${wheel}`;
+
+/** Whether a seat is in store. */
+export const isStored = (seat: string): seat is Stored => seat.startsWith(STORED) && isOnHub(seat.slice(STORED.length));
+
+/** Whether a part that sits there runs on the road. */
+export const isOnRoad = (seat: Seat): seat is Place => seat !== 'spare' && !isStored(seat);
 
 /** The whole axle a place is on; null for none. */
 export function axlePlaceOf(place: Place): Place | null {

@@ -1,4 +1,4 @@
-import { type Series, type Vehicle } from '@weskopos/core';
+import { changeOfSets, type Series, type Vehicle } from '@weskopos/core';
 import { inferredChanges, type InferredChange } from '@weskopos/core/outlook';
 import { StyleSheet, View } from 'react-native';
 import { Card } from '../../kit/Card';
@@ -41,7 +41,7 @@ export function InferredCard({ vehicle, series }: InferredCardProps) {
   );
 }
 
-const placeOf = (change: InferredChange) => (change.kind === 'replaced' ? `${change.what}${change.place}` : 'rotated');
+const placeOf = (change: InferredChange) => (change.kind === 'replaced' ? `${change.what}${change.place}` : '');
 
 function Question({ vehicle, change }: { readonly vehicle: Vehicle; readonly change: InferredChange }) {
   const { after, by } = change;
@@ -67,6 +67,24 @@ function Question({ vehicle, change }: { readonly vehicle: Vehicle; readonly cha
         <Press label={say.yesRotated} onPress={() => void putEntry(between, { kind: 'rotate', moves: change.moves })} />
       </View>
     );
+  if (change.kind === 'all-tyres') {
+    const allNew = async () => {
+      for (const place of change.wheels)
+        await putEntry(between, { kind: 'fit', what: 'tyre', place, fresh: null, note: '' });
+    };
+    return (
+      <View style={styles.question}>
+        <Words>{say.allTyresAreBetter(dates)}</Words>
+        <View style={styles.row}>
+          <Press
+            label={say.otherSetIsOn}
+            onPress={() => void putEntry(between, { kind: 'rotate', moves: changeOfSets(change.wheels) })}
+          />
+          <Press label={say.allNew} onPress={() => void allNew()} />
+        </View>
+      </View>
+    );
+  }
   const { what, place, jumps } = change;
   const misread = async (of: 'after' | 'by') => {
     for (const { point, spot, readings } of jumps) {

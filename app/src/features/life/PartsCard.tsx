@@ -1,12 +1,17 @@
 import type { Life } from '@weskopos/contract';
 import {
   axleAt,
+  changeOfSets,
+  changesOfSets,
+  isOnHub,
+  isStored,
   lastFigure,
   hubPlaces,
   threadParts,
   tyresAtHub,
   type VehicleOutlook,
   recordOf,
+  type Part,
   type Place,
   type Vehicle,
   type Wheel,
@@ -35,11 +40,13 @@ interface PartsCardProps {
 
 /** What sits where and since when; tyres are rotated in one act. */
 export function PartsCard({ life: { vehicle, entries }, parts, meter }: PartsCardProps) {
-  const [rotating, setRotating] = useState(false);
+  const [open, setOpen] = useState<'rotation' | 'sets' | null>(null);
   const book = threadParts(entries);
   const axles = vehicle.axles.length;
   const places = hubPlaces(vehicle.axles);
   const now = nowIso();
+  const wheels = places.flatMap((place) => tyresAtHub(vehicle.axles, place)).filter(isOnHub);
+  const lastChange = changesOfSets(entries).at(-1);
   // A part stands on the outlook by the worst of its spots.
   const tread = (place: Place) => {
     const one = parts.find(({ series }) => series.point === 'tyre.tread' && series.place === place);
@@ -56,7 +63,7 @@ export function PartsCard({ life: { vehicle, entries }, parts, meter }: PartsCar
         ? say.onIt(meterWords(meter - part.fittedMeter, vehicle.meterUnit))
         : '';
     return [
-      `${capital(placeWords(place, axles))}: ${words.partKind[what].toLowerCase()} ${part.fittedAt ? say.newOn(day(part.fittedAt), gone) : say.thatCameWithIt}${since ? say.hereSince(day(since)) : ''}`,
+      `${capital(placeWords(place, axles))}: ${words.partKind[what].toLowerCase()} ${cameFrom(part, gone)}${since ? say.hereSince(day(since)) : ''}`,
     ];
   };
   const known = places.flatMap((place) => [
@@ -72,9 +79,57 @@ export function PartsCard({ life: { vehicle, entries }, parts, meter }: PartsCar
           {line}
         </Words>
       ))}
-      {fourSingle && !rotating ? <Press label={words.entryKind.rotate} onPress={() => setRotating(true)} /> : null}
-      {rotating ? <Rotation vehicle={vehicle} tread={tread} meter={meter} onDone={() => setRotating(false)} /> : null}
+      {lastChange ? <Words size="m">{say.inStore(wheels.length, day(lastChange.at))}</Words> : null}
+      {open === null ? (
+        <View style={styles.row}>
+          {fourSingle ? <Press label={words.entryKind.rotate} onPress={() => setOpen('rotation')} /> : null}
+          <Press label={say.changeSets} onPress={() => setOpen('sets')} />
+        </View>
+      ) : null}
+      {open === 'rotation' ? (
+        <Rotation vehicle={vehicle} tread={tread} meter={meter} onDone={() => setOpen(null)} />
+      ) : null}
+      {open === 'sets' ? (
+        <SetsChange
+          isFirst={lastChange === undefined}
+          onLeave={() => setOpen(null)}
+          onChanged={() => {
+            void putEntry({ vehicleId: vehicle.id, meter }, { kind: 'rotate', moves: changeOfSets(wheels) });
+            setOpen(null);
+          }}
+        />
+      ) : null}
     </Card>
+  );
+}
+
+/** Since when a part is on record. @param gone what it has done since it was new, as words */
+function cameFrom({ fittedAt, places: [first] }: Part, gone: string): string {
+  if (fittedAt) return say.newOn(day(fittedAt), gone);
+  return first && isStored(first.place) ? say.ofTheOtherSet : say.thatCameWithIt;
+}
+
+interface SetsChangeProps {
+  /** Nobody wrote down yet that there is another set. */
+  readonly isFirst: boolean;
+  readonly onLeave: () => void;
+  readonly onChanged: () => void;
+}
+
+/** The set that is on goes into store, the other comes on. */
+function SetsChange({ isFirst, onLeave, onChanged }: SetsChangeProps) {
+  return (
+    <View style={styles.stack}>
+      <Words>{say.whatIsOnGoesInto}</Words>
+      {isFirst ? <Words soft>{say.nothingKnownOfOtherSet}</Words> : null}
+      <Words size="s" soft>
+        {say.torqueAfterSets}
+      </Words>
+      <View style={styles.row}>
+        <Press label={say.leaveIt} onPress={onLeave} />
+        <Press kind="main" label={say.setsChanged} onPress={onChanged} style={styles.grow} />
+      </View>
+    </View>
   );
 }
 
@@ -163,6 +218,6 @@ function Rotation({ vehicle, tread, meter, onDone }: RotationProps) {
 
 const styles = StyleSheet.create({
   stack: { gap: SPACE.s },
-  row: { flexDirection: 'row', gap: SPACE.s },
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s },
   grow: { flex: 1 },
 });

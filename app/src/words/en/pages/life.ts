@@ -8,6 +8,18 @@ export const life = {
   placeToPlace: (placeWords: string, placeWords2: string) => `${placeWords} to ${placeWords2}`,
   theTyresDepthsChangedPlaces: (dates: string, part: string) => `The tyres’ depths changed places ${dates}: ${part}.`,
   yesRotated: 'Yes, rotated',
+  allTyresAreBetter: (dates: string) => `Every tyre has more tread than the one before, ${dates}.`,
+  otherSetIsOn: 'The other set is on',
+  allNew: 'All new',
+  changeSets: 'Change tyre sets',
+  setsChanged: 'Other set on',
+  whatIsOnGoesInto:
+    'What is on goes into store, each tyre under the name of its wheel; what is kept from there comes on and goes on wearing from where it was.',
+  nothingKnownOfOtherSet:
+    'Of the other set nothing is on record: it is followed from the next look on. If it is new, write that down below afterwards.',
+  inStore: (count: number, day: string) => `In store since ${day}: the ${count} tyres that were on before`,
+  torqueAfterSets:
+    'Check size and direction of travel, torque the bolts on the ground to the maker’s figure, and again after 50 to 100 km; set the pressures.',
   then: (part: string, placeWords: string, amount: string, amount2: string, dates: string) =>
     `${part}, ${placeWords}: ${amount}, then ${amount2}, ${dates}.`,
   aNewPart: (part: string, placeWords: string) => `${part}, ${placeWords}: a new part`,
@@ -34,6 +46,7 @@ export const life = {
   onIt: (meterWords: string) => `, ${meterWords} on it`,
   newOn: (day: string, gone: string) => `new ${day}${gone}`,
   thatCameWithIt: 'that came with it',
+  ofTheOtherSet: 'of the other set',
   hereSince: (day: string) => `, here since ${day}`,
   parts: 'Parts',
   byTheHouseRule: (part: string) => `By the house rule: ${part}.`,
