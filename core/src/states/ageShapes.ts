@@ -30,7 +30,7 @@ const SPENT = 4;
 
 /**
  * Built in, wide. Brake fluid fills towards what it can hold (scale, % water) ever slower (bend, months): about 1 % after
- * a year, 3 % after five. A battery loses `(age/life)^bend` of what it may lose: life (scale) five years and more, slowly
+ * a year, 3 % after five. A battery loses `(age/life)^bend` of what it may lose: life (scale) five years and more, three and eight as well, slowly
  * at first and then fast.
  */
 export const AGE_SHAPES = {
@@ -45,7 +45,7 @@ export const AGE_SHAPES = {
     handU: 0.1,
   },
   crank: {
-    curves: grid(logGrid(64, 0.35, 15), [
+    curves: grid(logGrid(64, 0.45, 15), [
       [1.5, 0.2],
       [2.5, 0.3],
       [3.6, 0.3],
