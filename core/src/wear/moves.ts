@@ -2,10 +2,8 @@ import type { KindRates, PartHistory } from './fleetRates';
 
 /** A part that leaves its axle, or the road, every so often and comes back: what lies ahead of it. */
 export interface MovesAhead {
-  /** How long until it is moved next, and how long it is away each time: nobody knows, each as likely. */
-  readonly cases: readonly { readonly first: number; readonly away: number }[];
-  /** How long it is here again each time. */
-  readonly here: number;
+  /** How long until it is moved next, and how long it is away, and here again, each time: nobody knows, each as likely. */
+  readonly cases: readonly { readonly first: number; readonly away: number; readonly here: number }[];
   /** Its rate while it is away against the present one: none off the road. */
   readonly ratio: number;
 }
@@ -15,8 +13,13 @@ const ROTATED_AT = [0.25, 0.6, 1, 1.5, 2.2] as const;
 /** One that is overdue comes within this share of the usual distance. */
 const OVERDUE = 0.25;
 /** Sets are changed with the season, at the visit after: each stretch is so much of the usual. */
-const CHANGED_AT = [0.45, 0.75, 1, 1.3, 1.7] as const;
-const AWAY_FOR = [0.5, 1, 1.5] as const;
+const CHANGED_AT = [0.4, 0.7, 1, 1.35, 1.8] as const;
+/** And a visit that comes late makes one stretch longer and the next shorter: away, here. */
+const STRETCHES = [
+  [0.4, 1.35],
+  [1, 1],
+  [1.6, 0.65],
+] as const;
 const CHANGE_OVERDUE = 0.05;
 /** Built in, where nobody knows how far it is driven: half a year of a vehicle as it is usually driven, thousands of km. */
 const HALF_YEAR = 7.5;
@@ -53,8 +56,10 @@ function seasons({ sets, fitted, readings }: PartHistory): MovesAhead | null {
   // Where a season went by without a visit, the set stayed on for another round.
   const on = (last - (changes.at(-1) ?? fitted?.x ?? readings[0]?.x ?? last)) % (here + away);
   const firsts = CHANGED_AT.map((share) => Math.max(CHANGE_OVERDUE, share - on / here) * here);
-  const cases = firsts.flatMap((first) => AWAY_FOR.map((share) => ({ first, away: share * away })));
-  return { cases, here, ratio: 0 };
+  const cases = firsts.flatMap((first) =>
+    STRETCHES.map(([off, back]) => ({ first, away: off * away, here: back * here })),
+  );
+  return { cases, ratio: 0 };
 }
 
 /** A house that moves such parts to the other axle every so often. */
@@ -69,14 +74,14 @@ function rotations(
   const last = readings.at(-1)?.x ?? fitted?.x ?? 0;
   const since = last - (before.at(-1)?.until ?? fitted?.x ?? readings[0]?.x ?? last);
   const first = Math.max(OVERDUE * movedEvery, movedEvery - since);
-  return { cases: ROTATED_AT.map((share) => ({ first: share * first, away: movedEvery })), here: movedEvery, ratio };
+  return { cases: ROTATED_AT.map((share) => ({ first: share * first, away: movedEvery, here: movedEvery })), ratio };
 }
 
 /** Distance at the present axle that wears as much as `driven` with its moves, in one of the cases. */
 export function wornBy(
   driven: number,
-  { first, away }: MovesAhead['cases'][number],
-  { here, ratio }: Pick<MovesAhead, 'here' | 'ratio'>,
+  { first, away, here }: MovesAhead['cases'][number],
+  { ratio }: Pick<MovesAhead, 'ratio'>,
 ): number {
   if (driven <= first) return driven;
   const [rounds, rest] = [Math.floor((driven - first) / (away + here)), (driven - first) % (away + here)];
@@ -84,8 +89,8 @@ export function wornBy(
 }
 
 /** Distances with its moves within which a part wears at least as much as over others at the present axle, in every case. */
-export function longest(distances: readonly number[], { cases, here, ratio }: MovesAhead): number[] {
+export function longest(distances: readonly number[], { cases, ratio }: MovesAhead): number[] {
   const away = Math.max(...cases.map((one) => one.away));
-  const far = Math.max(1, 1 / Math.max(ratio, here / (away + here)));
+  const far = Math.max(1, ...cases.map(({ away: off, here }) => 1 / Math.max(ratio, here / (off + here))));
   return [...distances.map((distance) => distance * far), far * (distances.at(-1) ?? 0) + away];
 }
