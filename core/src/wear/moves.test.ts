@@ -58,6 +58,8 @@ test('a set lasts the farther for being off the road, and its last chance is sti
   expect(end(kept) / end(part)).toBeGreaterThan(1.6);
   expect(end(kept) / end(part)).toBeLessThan(3.4);
   expect(end(kept, 0.99)).toBeLessThan(Infinity);
+  const first = (one: PartHistory) => crossingAt(partCrossing({}, one, 1.6), 0.5);
+  expect(first(kept) / first(part)).toBeGreaterThan(1.6);
   const ahead = movesAhead(tread, kept);
   if (!ahead) throw new Error('moves');
   const far = longest([1, 9], ahead).at(-1) ?? 0;

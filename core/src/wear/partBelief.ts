@@ -7,6 +7,8 @@ import { stretched, type PerhapsFaster } from './rateChange';
 import { believe, surprises, type Surprise } from './wearBelief';
 import type { WearBelief } from './wearFilter';
 
+/** Of a kind that nothing was learned of nobody knows that it is moved. */
+const NOT_MOVED = { axles: {}, movedEvery: null };
 /** A change less likely than this is not weighed. */
 const LEAST_CHANCE = 0.05;
 
@@ -54,8 +56,8 @@ export function partCalibration(
   { rates, widths }: { readonly rates: FleetRates; readonly widths: Readonly<Record<string, Calibration>> },
   part: PartHistory,
 ): Calibration {
-  const [kind, calibration] = [rates[part.kind], widths[part.kind] ?? UNCALIBRATED];
-  return kind && movesAhead(kind, part) ? neverNarrower(calibration) : calibration;
+  const calibration = widths[part.kind] ?? UNCALIBRATED;
+  return movesAhead(rates[part.kind] ?? NOT_MOVED, part) ? neverNarrower(calibration) : calibration;
 }
 
 /** How a part's readings lay in what had been told some looks before them. */
@@ -84,8 +86,7 @@ export function partCrossing(
   { perhaps, belief = partBelief(rates, part, perhaps) }: Believed = {},
 ): CrossingCurve {
   const curve = crossingOver(rates, part, limit, { perhaps, belief });
-  const kind = rates[part.kind];
-  const moves = kind && movesAhead(kind, part);
+  const moves = movesAhead(rates[part.kind] ?? NOT_MOVED, part);
   if (!moves) return curve;
   const ahead = longest(curve.ahead, moves);
   return {
