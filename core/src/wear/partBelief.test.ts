@@ -131,7 +131,7 @@ describe('how wide ranges are told', () => {
     });
   };
 
-  test('wider where the next readings fall outside, also on vehicles it was not learned from', () => {
+  test('wider where later readings fall outside, also on vehicles it was not learned from', () => {
     const { scored, width } = learnWidths(fleet(0.8), rates).tread ?? { scored: 0, width: 1 };
     expect(scored).toBeGreaterThan(80);
     expect(width).toBeGreaterThan(1.2);

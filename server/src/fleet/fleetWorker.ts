@@ -84,7 +84,7 @@ function take(request: FleetRequest): FleetReply {
 
 const byKind = () => Object.fromEntries(groupBy(judged, ({ forecast }) => forecast.kind));
 
-/** As wide as the next readings say, and as the ends do. */
+/** As wide as later readings say, and as the ends do. */
 function widthsOf(rates: FleetRates): FleetKnowledge['widths'] {
   const byReadings = learnWidths(histories, rates);
   const byEnds = Object.entries(byKind()).flatMap(([kind, ones]) => {

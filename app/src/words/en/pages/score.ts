@@ -39,8 +39,8 @@ export const score = {
   lostThanByCompared: (part: string, part2: string, count: number) =>
     `${part} lost than by ${part2} (${count} compared).`,
   rangesAreToldWider: (percent: number, isWider: boolean, scored: number) =>
-    `Ranges are told ${percent} % ${isWider ? 'wider' : 'narrower'} than the model has them, by how ${scored} next readings fell: proven on vehicles it was not learned from.`,
-  rangesStandAsTheModelHas: 'Ranges stand as the model has them: nothing else has proven better on the next readings.',
+    `Ranges are told ${percent} % ${isWider ? 'wider' : 'narrower'} than the model has them, by how ${scored} later readings fell: proven on vehicles it was not learned from.`,
+  rangesStandAsTheModelHas: 'Ranges stand as the model has them: nothing else has proven better on later readings.',
   forecastsAreOnRecordEach: (forecasts: number) =>
     `${forecasts} forecasts are on record. Each is judged when its part is read under the limit; until then it waits.`,
   readsThanOnAverageSingle: (
