@@ -30,8 +30,8 @@ const SPENT = 4;
 
 /**
  * Built in, wide. Brake fluid fills towards what it can hold (scale, % water) ever slower (bend, months): about 1 % after
- * a year, 3 % after five. A battery loses `(age/life)^bend` of what it may lose: life (scale) some five years, give or take half, slowly
- * at first and then fast.
+ * a year, 3 % after five. A battery loses `(age/life)^bend` of what it may lose: life (scale) some five years, give or
+ * take half, slowly at first and then fast.
  */
 export const AGE_SHAPES = {
   water: {

@@ -1,5 +1,6 @@
 import type { HabitLook, HabitPart, HabitSpot, HabitVehicle } from '../simulator/habits/habitWorld';
 import { METER_STEP } from '../trends/partHistory';
+import { inHalfYear } from '../trends/halfYear';
 import { travelledByVisit } from '../trends/travelled';
 import { readTogether } from '../wear/acrossPlaces';
 import { BY_HOURS, priorFor, type FleetRates, type PartHistory } from '../wear/fleetRates';
@@ -12,7 +13,6 @@ const REPEATS: Readonly<Record<HabitPart['kind'], { readonly u: number; readonly
   pad: { u: 0.25, fresh: 0.35 },
 };
 const DAY_MS = 86_400_000;
-const HALF_YEAR_DAYS = 182.6;
 /** Where each kind is read across. */
 export const SPOTS: Readonly<Record<HabitPart['kind'], readonly HabitSpot[]>> = {
   tread: ['outer', 'centre', 'inner'],
@@ -78,8 +78,7 @@ function setsOf(vehicle: HabitVehicle, day: number): Pick<PartHistory, 'sets'> {
   const until = [...new Set(days)].filter((at) => at <= day).sort((a, b) => a - b);
   const seen = vehicle.visits.filter((visit) => visit.day <= day);
   const [from = day, to = day] = [seen[0]?.day, seen.at(-1)?.day];
-  const halfYear =
-    to > from ? ((travelledAt(vehicle, to) - travelledAt(vehicle, from)) / (to - from)) * HALF_YEAR_DAYS : null;
+  const halfYear = inHalfYear(travelledAt(vehicle, to) - travelledAt(vehicle, from), to - from);
   return { sets: { changes: until.map((at) => travelledAt(vehicle, at)), halfYear } };
 }
 

@@ -98,7 +98,7 @@ export function beliefOf(
   }: Pick<ForecastGiven, 'vehicle' | 'fleet' | 'across' | 'perhaps'>,
 ): { readonly part: PartHistory; readonly belief: WearBelief } {
   const own = partHistory(vehicle, series);
-  const others = across.filter((one) => one !== series).map((one) => partHistory(vehicle, one));
+  const others = across.filter((one) => one.key !== series.key).map((one) => partHistory(vehicle, one));
   const part = readTogether(own, others, priorFor(fleet.rates, own).handU);
   return { part, belief: partBelief(fleet.rates, part, perhaps?.get(series.key)) };
 }

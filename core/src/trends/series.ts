@@ -7,11 +7,12 @@ import type { Spot } from '../catalogue/points/point';
 import type { Bound } from '../inspection/finding';
 import type { Inspection } from '../inspection/inspection';
 import { entriesOf, standingEntries, type LifeEntry } from '../parts/lifeEntry';
-import { changesOfSets } from '../parts/tyreSets';
+import { isChangeOfSets } from '../parts/tyreSets';
 import { partOfPoint, threadParts, type PartBook } from '../parts/threadParts';
 import { daysBetween } from '../sums/daysBetween';
 import { groupBy } from '../sums/groupBy';
 import { rawReadings, standingLooks, type LooksGiven, type RawReading } from './standingLooks';
+import { inHalfYear } from './halfYear';
 import { travelledByVisit } from './travelled';
 
 /** One reading of a series, placed by what the vehicle had come by then. */
@@ -97,8 +98,9 @@ export function seriesFrom(
   const moments = visits.filter(({ id }) => travelled.has(id)).sort((a, b) => a.startedAt.localeCompare(b.startedAt));
   const byVisit = groupBy(raw, ({ inspectionId }) => inspectionId);
   const book = threadParts(entries);
+  const standing = standingEntries(entries);
   const misread = new Set(
-    entriesOf(standingEntries(entries), 'misread').map(
+    entriesOf(standing, 'misread').map(
       ({ inspectionId, point, place, spot }) => `${inspectionId} ${point} ${place} ${spot}`,
     ),
   );
@@ -137,9 +139,10 @@ export function seriesFrom(
       });
     }
   const all = [...drafts.values()];
-  const meterAt = new Map(entriesOf(standingEntries(entries), 'rotate').map((moved) => [moved.at, moved.meter]));
+  const rotations = entriesOf(standing, 'rotate');
+  const meterAt = new Map(rotations.map((moved) => [moved.at, moved.meter]));
   const movedAt = (at: string) => travelledAt(moments, travelled, at, meterAt.get(at) ?? null);
-  const changes = changesOfSets(entries).map((change) => movedAt(change.at));
+  const changes = rotations.filter(({ moves }) => isChangeOfSets(moves)).map((change) => movedAt(change.at));
   const sets = { changes, halfYear: halfYearOf(moments, travelled) };
   const alike = groupBy(all, ({ point, spot, measure }) => `${point} ${spot} ${measure}`);
   return all.map((series) => {
@@ -212,17 +215,12 @@ export function lastLook({ ofPart, bounds = [] }: Series): SeriesReading | Serie
   return last && bound && bound.travelled > last.travelled ? bound : last;
 }
 
-const HALF_YEAR_DAYS = 182.6;
-/** Shorter than this a record says little of how far a vehicle goes in half a year, days. */
-const LEAST_DAYS = 30;
-
 /** How far a vehicle goes in half a year by all its visits, in the meter's unit; null where they lie too near each other. */
 function halfYearOf(visits: readonly VisitMoment[], travelled: ReadonlyMap<string, number>): number | null {
   const [first, last] = [visits[0], visits.at(-1)];
   if (!first || !last) return null;
-  const days = daysBetween(first.startedAt, last.startedAt);
-  if (days < LEAST_DAYS) return null;
-  return (((travelled.get(last.id) ?? 0) - (travelled.get(first.id) ?? 0)) / days) * HALF_YEAR_DAYS;
+  const gone = (travelled.get(last.id) ?? 0) - (travelled.get(first.id) ?? 0);
+  return inHalfYear(gone, daysBetween(first.startedAt, last.startedAt));
 }
 
 /** Distance since the first visit at a moment between visits: by the meter where it was read, else as at the visit before. */

@@ -123,8 +123,6 @@ function sharedOf(kind: string, parts: readonly PartHistory[], usual: Shared): S
   return { ...loose, changes: best(CHANGES, (changes) => fit({ ...loose, changes }, levels)) };
 }
 
-/** How far readings of new parts lie from what they are taken to be, by what one reading may be off: before anything is read. */
-const NEW_OFF_GAUGES = 1;
 /** Readings of one day, and places across one part, tell much the same: each counts for so much. */
 const TELLS = 0.25;
 /** As wide as a rate is taken to be where a part's own readings shall tell it, log. */
@@ -134,7 +132,8 @@ const OWN_SIGMA = 0.6;
 function newOffOf(all: readonly PartHistory[], rates: FleetRates): number {
   const parts = all.filter(({ fitted, readings }) => fitted && readings.length >= 2);
   const us = parts.flatMap(({ readings }) => readings.map(({ u }) => u)).sort((a, b) => a - b);
-  const by = NEW_OFF_GAUGES * (us[Math.floor(us.length / 2)] ?? 0);
+  // As far off as one reading may be, before anything is read.
+  const by = us[Math.floor(us.length / 2)] ?? 0;
   if (!(by > 0)) return 0;
   // By each part's own line: what it is known to wear beforehand may be out of date.
   const fit = (newOff: number) =>
