@@ -27,6 +27,13 @@ const fleets = fc.array(
     axle: fc.constantFrom('tread 1', 'tread 2'),
     isNew: fc.boolean(),
     wasMoved: fc.boolean(),
+    sets: fc.option(
+      fc.record({
+        // A meter that ran back puts changes out of order.
+        changes: fc.array(fc.double({ min: 0, max: 60, noNaN: true }), { maxLength: 5 }),
+        halfYear: fc.option(fc.double({ min: -5, max: 40, noNaN: true })),
+      }),
+    ),
     looks,
   }),
   { maxLength: 30 },
@@ -35,12 +42,13 @@ const fleets = fc.array(
 test('whatever a fleet has written down, what is learned is figures, and so is every forecast from it', () => {
   fc.assert(
     fc.property(fleets, (drawn) => {
-      const parts = drawn.map(({ vehicle, axle, isNew, wasMoved, looks: told }, n): PartHistory => {
+      const parts = drawn.map(({ vehicle, axle, isNew, wasMoved, sets, looks: told }, n): PartHistory => {
         let x = 3;
         const readings = told.map(({ gone, ...look }) => ({ ...look, x: (x += gone) }));
         const fitted = isNew ? { x: 1, fresh: 8, sigma: 0.3 } : null;
         const before = wasMoved ? [{ axle: 'tread 2', until: 5 }] : [];
-        return { id: `${n}`, vehicle, kind: 'tread', axle, cell: `${axle} car`, fitted, readings, before };
+        const name = { id: `${n}`, vehicle, kind: 'tread', axle, cell: `${axle} car` };
+        return { ...name, fitted, readings, before, ...(sets ? { sets } : {}) };
       });
       const rates = learnRates(parts);
       const widths = learnWidths(parts, rates);
