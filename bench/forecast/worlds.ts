@@ -9,9 +9,9 @@ import { studyPunctures } from './punctures';
 import { runWorld, type RunForecast } from './worldRun';
 
 /** Seeds that were not looked at while the forecaster was built. */
-export const UNSEEN: readonly number[] = [71_101, 71_202, 71_303, 71_404, 71_505];
+export const UNSEEN: readonly number[] = [61_101, 61_202, 61_303, 61_404, 61_505];
 /** And of the worlds drawn from all switches. */
-export const DRAWN: readonly number[] = [72_111, 72_222, 72_333];
+export const DRAWN: readonly number[] = [62_111, 62_222, 62_333];
 const YEAR = 365.25;
 /** Twelve years are simulated, so that what is forecast in the first seven has a truth. */
 export const PLAN = { vehicles: 40, years: 12 };

@@ -16,19 +16,35 @@ describe('distance travelled', () => {
     meterAnswer: 'meter-replaced' | 'last-misread' | null = null,
   ) => ({ id, at, meter, meterAnswer });
 
-  test('goes on over a replaced meter and leaves a misread out, in any order', () => {
+  test('goes on over a replaced meter as on average until then and leaves a misread out, in any order', () => {
     const visits = [
-      visit('d', '2026-04', 1500),
-      visit('a', '2026-01', 90_000),
-      visit('c', '2026-03', 500, 'meter-replaced'),
-      visit('b', '2026-02', 92_000),
+      visit('d', '2026-03-12', 1500),
+      visit('a', '2026-01-01', 90_000),
+      visit('c', '2026-03-02', 500, 'meter-replaced'),
+      visit('b', '2026-01-31', 93_000),
     ];
-    expect([...travelledByVisit(visits)]).toEqual([
+    const told = [
       ['a', 0],
-      ['b', 2000],
-      ['c', 2000],
-      ['d', 3000],
-    ]);
+      ['b', 3000],
+      ['c', 6000],
+      ['d', 7000],
+    ];
+    expect([...travelledByVisit(visits)]).toEqual(told);
+    // What is known of a day stays as it was told that day.
+    expect([...travelledByVisit(visits.slice(1))]).toEqual(told.slice(0, 3));
+    // The stretch that was not seen tells nothing of how it is used: the next one out counts by the two that were.
+    const again = visit('e', '2026-03-22', 40, 'meter-replaced');
+    expect(travelledByVisit([...visits, again]).get('e')).toBe(8000);
+  });
+
+  test('nothing is known of a stretch before which nothing was seen, and two visits on one day divide by no day', () => {
+    const out = visit('b', '2026-02-01', 500, 'meter-replaced');
+    expect(travelledByVisit([visit('a', '2026-01-01', 90_000), out]).get('b')).toBe(0);
+    const sameDay = [visit('a', '2026-01-01', 90_000), visit('a2', '2026-01-01', 90_100), out];
+    expect(travelledByVisit(sameDay).get('b')).toBe(100);
+  });
+
+  test('a reading later called a misread is left out', () => {
     const misread = [
       visit('a', '2026-01', 10_000),
       visit('b', '2026-02', 91_000),

@@ -35,9 +35,9 @@ describe('the meter’s points', () => {
     expect(meterPoints(visits, [fuel('03-02', 13_040)], 'km').map(({ x }) => x)).toEqual([0, 3.04]);
   });
 
-  test('a replaced meter goes on from where the old one stood; a misread is left out', () => {
+  test('a replaced meter goes on as on average until then; a misread is left out', () => {
     const replaced = [...visits, moment(3, '05-01', 200, { meterAnswer: 'meter-replaced' }), moment(4, '06-01', 1200)];
-    expect(meterPoints(replaced, [], 'km').map(({ x }) => x)).toEqual([0, 3, 3, 4]);
+    expect(meterPoints(replaced, [], 'km').map(({ x }) => x)).toEqual([0, 3, 6, 7]);
     const misread = [
       visits[0],
       moment(2, '03-02', 91_000),
