@@ -271,7 +271,7 @@ export {
 } from './limits/limitSheet';
 export { rowsFor, valueThresholds, type LimitScope } from './limits/rowsFor';
 export { BASELINE, US_LIGHT } from './limits/baseline';
-export { GRADES, worseGrade, worstGrade, type Grade } from './grading/grade';
+export { GRADES, isWrong, worseGrade, worstGrade, type Grade } from './grading/grade';
 export { basisOf, gradePoint, gradeAtSpot } from './grading/gradePoint';
 export { placardAt, tyreTemperature, type GradingContext } from './grading/compared';
 export { tyreAgeYears } from './grading/tyreAge';
