@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test';
 import jsQR from 'jsqr';
 import sharp from 'sharp';
-import { addPhoto, expectAccessible, picture, signIn } from './walk';
+import { addPhoto, arrive, expectAccessible, picture, signIn } from './walk';
 import { Workshop } from './workshop';
 
 let workshop: Workshop;
@@ -15,7 +15,7 @@ test('an arrival tells what must wait and keeps how it looked; the sticker’s c
 }) => {
   await page.goto(workshop.url);
   await signIn(page, 'Callum', '135791');
-  await page.getByRole('button', { name: 'Begin a visit of FH 11' }).click();
+  await arrive(page, 'FH 11');
   // What is missing far above is where the hand is sent.
   await page.getByRole('button', { name: 'Photograph a corner' }).scrollIntoViewIfNeeded();
   await page.getByRole('button', { name: 'To the cold gate' }).click();

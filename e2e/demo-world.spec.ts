@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { expectAccessible, jump, lookAtGate, signIn } from './walk';
+import { expectAccessible, goOn, jump, lookAtGate, signIn, toPage, toVehicle } from './walk';
 import { Workshop } from './workshop';
 
 let workshop: Workshop;
@@ -11,7 +11,7 @@ test.afterAll(() => workshop.remove());
 test('what drains is taken up at its open ends; its timer runs on', async ({ page }) => {
   await page.goto(workshop.url);
   await signIn(page, 'Callum', '135791');
-  await page.getByRole('button', { name: 'Go on with the visit of FH 05' }).click();
+  await goOn(page, 'FH 05');
   await expect(page.getByText('Drain plug out').first()).toBeVisible();
   await expect(page.getByText('Oil filler cap off').first()).toBeVisible();
   await expect(page.getByText(/Draining/).first()).toBeVisible();
@@ -21,7 +21,7 @@ test('what drains is taken up at its open ends; its timer runs on', async ({ pag
 test('what is ready is signed, and its forecasts stand on the board at once', async ({ page }) => {
   await page.goto(workshop.url);
   await signIn(page, 'Callum', '135791');
-  await page.getByRole('button', { name: 'Go on with the visit of FH 04' }).click();
+  await goOn(page, 'FH 04');
   // Older than ten minutes: whatever came first, the way to signing is on the spine.
   await page.goto(
     page
@@ -41,7 +41,7 @@ test('what is ready is signed, and its forecasts stand on the board at once', as
 test('a no at the gate waits for a lead, who says why it may be started', async ({ page }) => {
   await page.goto(workshop.url);
   await signIn(page, 'Maren', '112358');
-  await page.getByRole('button', { name: 'Go on with the visit of FH 13' }).click();
+  await goOn(page, 'FH 13');
   const [visit] = /^.*\/visit\/[^/]+/.exec(page.url()) ?? [];
   await page.goto(`${visit}/gate`);
   await expect(page.getByRole('heading', { name: 'Cold gate' })).toBeVisible();
@@ -59,10 +59,14 @@ test('a no at the gate waits for a lead, who says why it may be started', async 
 test('a life of three years: renewed parts, their ages and their own lines', async ({ page }) => {
   await page.goto(workshop.url);
   await signIn(page, 'Isla', '246810');
-  await page.getByRole('link', { name: 'FH 10, life sheet' }).click();
+  await toVehicle(page, 'FH 10');
+  const vehicle = page.url();
+  await toPage(page, 'Wear');
   await expect(page.getByText(/: tyre new .* on it/).first()).toBeVisible();
+  await toPage(page, 'Life');
+  await page.getByRole('radio', { name: 'Parts' }).click();
   await expect(page.getByText(/New: (tyre|pads)/).first()).toBeVisible();
-  await page.goto(`${page.url()}/trend/${encodeURIComponent('tyre.tread@1L:centre')}`);
+  await page.goto(`${vehicle}/trend/${encodeURIComponent('tyre.tread@1L:centre')}`);
   await expect(page.getByRole('heading', { name: 'Trend' })).toBeVisible();
   await page.getByRole('button', { name: 'As a table' }).click();
   await expect(page.getByText(/, new part/).first()).toBeVisible();
@@ -71,7 +75,7 @@ test('a life of three years: renewed parts, their ages and their own lines', asy
 test('what a step needs is done where it is needed, and hangs on the spine until it is closed', async ({ page }) => {
   await page.goto(workshop.url);
   await signIn(page, 'Isla', '246810');
-  await page.getByRole('button', { name: 'Go on with the visit of FH 07' }).click();
+  await goOn(page, 'FH 07');
   await page.goto(page.url().replace(/\/ends.*$/, ''));
   await jump(page, 'coolant strength');
   const group = page.getByRole('group', { name: 'Done to the vehicle for this step' });

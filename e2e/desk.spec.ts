@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { beginVisit, expectAccessible, jump, signIn, type } from './walk';
+import { arrive, beginVisit, expectAccessible, jump, signIn, toPage, toPlace, toVehicle, type } from './walk';
 import { Workshop } from './workshop';
 
 let workshop: Workshop;
@@ -11,7 +11,7 @@ test.afterAll(() => workshop.remove());
 test('a lead changes a limit: sees what it would change first, and new visits are judged by it', async ({ page }) => {
   await page.goto(workshop.url);
   await signIn(page, 'Maren', '112358');
-  await page.getByRole('button', { name: 'Rules' }).click();
+  await toPlace(page, 'Rules');
   await expectAccessible(page);
   await page.getByRole('radiogroup', { name: 'Pressure' }).getByRole('radio', { name: 'psi' }).click();
   await page
@@ -43,7 +43,7 @@ test('a lead changes a limit: sees what it would change first, and new visits ar
 test('a template and a point of one’s own', async ({ page }) => {
   await page.goto(workshop.url);
   await signIn(page, 'Maren', '112358');
-  await page.getByRole('button', { name: 'Rules' }).click();
+  await toPlace(page, 'Rules');
   await page.getByRole('radio', { name: 'Templates' }).click();
   await page.getByRole('radio', { name: 'Cold gate' }).first().click();
   await page.getByRole('button', { name: 'Copy this template' }).click();
@@ -74,15 +74,16 @@ test('an address that leads nowhere says so, with the way back', async ({ page }
   await page.goto(`${workshop.url}/visits/long-gone`);
   await expect(page.getByRole('heading', { name: 'Nothing here' })).toBeVisible();
   await expectAccessible(page);
-  await page.getByRole('button', { name: 'Back', exact: true }).click();
-  await expect(page.getByRole('heading', { name: 'Yard' })).toBeVisible();
+  await toPlace(page, 'Yard');
+  await expect(page.getByRole('heading', { name: 'All vehicles' })).toBeVisible();
 });
 
 test('a vehicle’s spec sheet: what cannot be is refused at its field, what is saved judges', async ({ page }) => {
   await page.goto(workshop.url);
   await signIn(page, 'Maren', '112358');
-  await page.getByRole('link', { name: 'FH 02, life sheet' }).click();
-  await page.getByRole('button', { name: 'Vehicle and spec' }).click();
+  await toVehicle(page, 'FH 02');
+  await toPage(page, 'Spec');
+  await page.getByRole('button', { name: 'Change the sheet' }).click();
   await page.getByLabel(/^Capacity of fluid 1, /).fill('0');
   await page.getByLabel('Disc minimum rear, mm').fill('2');
   await page.getByRole('button', { name: 'Save' }).click();
@@ -96,7 +97,8 @@ test('a vehicle’s spec sheet: what cannot be is refused at its field, what is 
   await page.getByLabel('Number 2', { exact: true }).fill('TH 2210');
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('heading', { name: 'FH 02' })).toBeVisible();
-  await page.getByRole('button', { name: 'Vehicle and spec' }).click();
+  await toPage(page, 'Spec');
+  await page.getByRole('button', { name: 'Change the sheet' }).click();
   await expect(page.getByLabel('Disc minimum rear, mm')).toHaveValue('25.5');
   await expect(page.getByLabel('Number 2', { exact: true })).toHaveValue('TH 2210');
 });
@@ -104,7 +106,7 @@ test('a vehicle’s spec sheet: what cannot be is refused at its field, what is 
 test('a machine that counts hours has its own meter and inspection', async ({ page }) => {
   await page.goto(workshop.url);
   await signIn(page, 'Callum', '135791');
-  await page.getByRole('button', { name: 'Begin a visit of FH 12' }).click();
+  await arrive(page, 'FH 12');
   await page.getByLabel('Hour meter, h').fill('1400');
   await expect(page.getByText(/Behind the last reading of 1\u202f463 h/)).toBeVisible();
   await page.getByLabel('Hour meter, h').fill('1475.5');
@@ -126,7 +128,7 @@ test('a machine that counts hours has its own meter and inspection', async ({ pa
 test('the bench: a sum with its formula, wrong figures told at their field', async ({ page }) => {
   await page.goto(workshop.url);
   await signIn(page, 'Callum', '135791');
-  await page.getByRole('button', { name: 'Bench', exact: true }).click();
+  await toPlace(page, 'Bench');
   await page.getByRole('button', { name: 'Pressure at 20 °C' }).click();
   await expect(page.getByText(/^(244 kPa|35\.3 psi) at 20 °C$/)).toBeVisible();
   await page.getByLabel('Gauge pressure, kPa').fill('32 psi');
@@ -140,7 +142,7 @@ test('the bench: a sum with its formula, wrong figures told at their field', asy
 test('a return visit looks only at what the last one left', async ({ page }) => {
   await page.goto(workshop.url);
   await signIn(page, 'Isla', '246810');
-  await page.getByRole('button', { name: 'Begin a visit of FH 11' }).click();
+  await arrive(page, 'FH 11');
   await page.getByRole('radio', { name: 'Return visit' }).click();
   const told = page.getByText(/^\d+ points\./);
   await expect(told).toBeVisible();
@@ -150,13 +152,15 @@ test('a return visit looks only at what the last one left', async ({ page }) => 
 test('a report names the rules it was graded by; old visits keep theirs after a change', async ({ page }) => {
   await page.goto(workshop.url);
   await signIn(page, 'Maren', '112358');
-  await page.getByRole('button', { name: 'Rules' }).click();
+  await toPlace(page, 'Rules');
   const version = Number(/\d+/.exec(await page.getByText(/^Version \d+$/).innerText())?.[0]);
   const near = page.getByRole('radiogroup', { name: 'Judging near a limit' });
   await near.getByRole('radio', { name: /^guarded/ }).click();
   await page.getByRole('button', { name: 'What would change?' }).click();
   await page.getByRole('button', { name: `Save as version ${version + 1}` }).click();
-  await page.getByRole('link', { name: 'FH 11, life sheet' }).click();
+  await toPlace(page, 'Yard');
+  await toVehicle(page, 'FH 11');
+  await toPage(page, 'Life');
   await page.getByRole('link', { name: /Isla/ }).first().click();
   await expect(page.getByText(/rules version 0\..*judging near a limit: plain/)).toBeVisible();
 

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { beginVisit, expectAccessible, jump, signIn, type } from './walk';
+import { beginVisit, expectAccessible, jump, signIn, signOut, type } from './walk';
 import { Workshop } from './workshop';
 
 let workshop: Workshop;
@@ -12,7 +12,7 @@ const OIL = 'Engine oil on the stick';
 
 async function handOver(page: Page, name: string, pin: string): Promise<void> {
   await page.goto(workshop.url);
-  await page.getByRole('button', { name: 'Sign out' }).click();
+  await signOut(page);
   await signIn(page, name, pin);
 }
 

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { beginVisit, expectAccessible, jump, lookAtGate, signIn, type } from './walk';
+import { arrive, beginVisit, expectAccessible, jump, lookAtGate, signIn, type } from './walk';
 import { Workshop } from './workshop';
 
 let workshop: Workshop;
@@ -90,7 +90,7 @@ test('the cold gate keeps the engine off; an oil service drains, fills in stages
 }) => {
   await page.goto(workshop.url);
   await signIn(page, 'Isla', '246810');
-  await page.getByRole('button', { name: 'Begin a visit of FH 11' }).click();
+  await arrive(page, 'FH 11');
   await page.getByLabel('Odometer, km').fill('41100');
   await page.getByRole('radio', { name: 'Stood cold' }).click();
   await page.getByLabel('Hours it has stood').fill('11');

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { beginVisit, expectAccessible, jump, signIn } from './walk';
+import { beginVisit, expectAccessible, jump, signIn, toPage, toPlace, toVehicle } from './walk';
 import { Workshop } from './workshop';
 
 let workshop: Workshop;
@@ -9,6 +9,7 @@ test.beforeAll(async () => {
 test.afterAll(() => workshop.remove());
 
 async function newPads(page: Page, told: { readonly meter: string; readonly new: string }) {
+  await toPage(page, 'Life');
   await page.getByRole('button', { name: /^Write down fuel/ }).click();
   await page.getByRole('radio', { name: 'New part' }).click();
   await page.getByRole('radio', { name: 'Pads', exact: true }).click();
@@ -23,22 +24,26 @@ test('new pads and a rotation, written down without a network: forecast, ghost a
 }) => {
   await page.goto(workshop.url);
   await signIn(page, 'Isla', '246810');
-  await page.getByRole('link', { name: 'FH 11, life sheet' }).click();
+  await toVehicle(page, 'FH 11');
   await expect(page.getByText('Saved and sent.')).toBeVisible();
-  await expect(page.getByRole('button', { name: /^Write down fuel/ })).toBeVisible();
   await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
-  const pads = page.getByRole('link', { name: /^Inner pad NSF|^Outer pad NSF/ });
+  await toPage(page, 'Wear');
+  const pad = page.getByRole('link', { name: /^Inner pad NSF/ });
+  const worn = await pad.innerText();
   await page.context().setOffline(true);
 
   await newPads(page, { meter: '40000', new: '12' });
   await expect(page.getByText(/New: pads nearside front/)).toBeVisible();
-  await expect(pads).toHaveCount(0);
+  await toPage(page, 'Wear');
+  await expect(page.getByRole('heading', { name: 'Runs out next' })).toBeVisible();
+  await expect(pad).not.toHaveText(worn);
+  await expect(page.getByText(/^Nearside front: pads new/)).toBeVisible();
   await page.getByRole('button', { name: 'Rotate tyres' }).click();
   await page.getByRole('radio', { name: 'Front to rear' }).click();
   await page.getByRole('button', { name: 'Rotated', exact: true }).click();
   await expect(page.getByRole('button', { name: 'Rotated', exact: true })).toHaveCount(0);
 
-  await page.getByRole('button', { name: 'Back', exact: true }).click();
+  await toPlace(page, 'Yard');
   await beginVisit(page, 'FH 11', { meter: '41100', state: 'Stood cold', template: 'Full', ambient: '9' });
   await jump(page, 'inner pad nearside front');
   await expect(page.getByText(/new on .*, 40.000 km, 12\.0 mm/)).toBeVisible();
@@ -52,7 +57,8 @@ test('the other set of tyres goes on: nothing is known of it, the one in store i
 }) => {
   await page.goto(workshop.url);
   await signIn(page, 'Isla', '246810');
-  await page.getByRole('link', { name: 'FH 06, life sheet' }).click();
+  await toVehicle(page, 'FH 06');
+  await toPage(page, 'Wear');
   const treads = page.getByRole('link', { name: /^Tread/ });
   await expect(treads.first()).toBeVisible();
   const before = await treads.count();
@@ -67,9 +73,11 @@ test('the other set of tyres goes on: nothing is known of it, the one in store i
   await page.getByRole('button', { name: 'Other set on', exact: true }).click();
   await expect(page.getByText(/^In store since .*: the 6 tyres that were on before$/)).toBeVisible();
   await expect(page.getByText(/^Nearside front: tyre of the other set, here since/)).toBeVisible();
-  await expect(page.getByText(/Tyre sets changed: the other set is on/).first()).toBeVisible();
   await expect(treads).toHaveCount(0);
+  await toPage(page, 'Life');
+  await expect(page.getByText(/Tyre sets changed: the other set is on/).first()).toBeVisible();
   await page.getByRole('button', { name: /^Take back: Tyre sets changed/ }).click();
+  await toPage(page, 'Wear');
   await expect(treads).toHaveCount(before);
   await expect(page.getByText(/^In store since/)).toHaveCount(0);
 });
@@ -80,20 +88,18 @@ test('without a network the fleet board is worked out on the device: new pads ar
   await page.goto(workshop.url);
   await signIn(page, 'Isla', '246810');
   const onBoard = page.getByRole('img', { name: /^Run-out calendar: .*FH 06 (Inner|Outer) pad NSF/ });
-  await page.getByRole('button', { name: 'Fleet' }).click();
+  await toPlace(page, 'Fleet');
   await page.getByRole('radio', { name: 'Pads', exact: true }).click();
   await expect(onBoard).toHaveCount(1);
   await expect(page.getByText(/^The workshop does not answer/)).toHaveCount(0);
-  await page.getByRole('button', { name: 'Back', exact: true }).click();
-  await page.getByRole('link', { name: 'FH 06, life sheet' }).click();
-  await expect(page.getByRole('button', { name: /^Write down fuel/ })).toBeVisible();
+  await toPlace(page, 'Yard');
+  await toVehicle(page, 'FH 06');
   await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
   await page.context().setOffline(true);
   await newPads(page, { meter: '200000', new: '12' });
   await expect(page.getByText(/New: pads nearside front/)).toBeVisible();
 
-  await page.getByRole('button', { name: 'Back', exact: true }).click();
-  await page.getByRole('button', { name: 'Fleet' }).click();
+  await toPlace(page, 'Fleet');
   await expect(page.getByText(/^The workshop does not answer\. Worked out on this device/)).toBeVisible();
   await page.getByRole('radio', { name: 'Pads', exact: true }).click();
   await expect(page.getByRole('img', { name: /^Run-out calendar: .*FH 06 Inner pad OSF/ })).toBeVisible();
@@ -105,7 +111,7 @@ test('the past of a vehicle is asked once: what is known, by which paper, and wh
 }) => {
   await page.goto(workshop.url);
   await signIn(page, 'Isla', '246810');
-  await page.getByRole('link', { name: 'FH 03, life sheet' }).click();
+  await toVehicle(page, 'FH 03');
   await page.getByRole('button', { name: /^What is known of its past \(\d+ open\)/ }).click();
   await page.getByLabel('Told by').fill('service book');
   await page.getByRole('button', { name: 'Keep: Timing belt' }).click();
@@ -117,9 +123,9 @@ test('the past of a vehicle is asked once: what is known, by which paper, and wh
   await page.getByRole('button', { name: 'Not known: Coolant' }).click();
   await expect(page.getByText(/^Not known, asked on .* \(service book\)\.$/)).toBeVisible();
   await expectAccessible(page);
-  await page.getByRole('button', { name: 'Back', exact: true }).click();
+  await toPage(page, 'Now');
   await expect(page.getByText(/^Coolant: Not known, asked on/)).toBeVisible();
-  await page.getByRole('button', { name: 'Back', exact: true }).click();
+  await toPlace(page, 'Yard');
 
   // At the point the age is not typed again.
   await beginVisit(page, 'FH 03', { meter: '59100', state: 'Stood cold', template: 'Full', ambient: '9' });

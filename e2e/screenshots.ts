@@ -1,7 +1,7 @@
 import { chromium, expect, type Page } from '@playwright/test';
 import fs from 'node:fs/promises';
 import path from 'node:path';
-import { jump, lookAtGate, readTread, signIn, type } from './walk';
+import { arrive, goOn, jump, lookAtGate, readTread, signIn, signOut, toPage, toVehicle, type } from './walk';
 import { Workshop } from './workshop';
 
 /** One current picture per main view, from the demo data, into docs/screenshots. */
@@ -30,12 +30,12 @@ async function main(): Promise<void> {
   await page.getByText('Saved and sent.').waitFor();
   await shoot(page, 'yard');
 
-  await page.getByRole('button', { name: 'Begin a visit of FH 03' }).click();
+  await arrive(page, 'FH 03');
   await page.getByLabel('Odometer, km').fill('5900');
   await page.getByRole('radio', { name: 'Stood cold' }).click();
   await shoot(page, 'arrival');
   await page.goto(workshop.url);
-  await page.getByRole('button', { name: 'Begin a visit of FH 11' }).click();
+  await arrive(page, 'FH 11');
   await page.getByLabel('Odometer, km').fill('41100');
   await page.getByRole('radio', { name: 'Stood cold' }).click();
   await page.getByRole('button', { name: 'To the cold gate' }).click();
@@ -54,7 +54,7 @@ async function main(): Promise<void> {
   await page.setViewportSize(PHONE);
 
   await page.goto(workshop.url);
-  await page.getByRole('button', { name: 'Go on with the visit of FH 07' }).click();
+  await goOn(page, 'FH 07');
   await jump(page, 'tread nearside front');
   await readTread(page, 'nearside front', ['4.3', '4.4', '2.8']);
   await shoot(page, 'walk-tread');
@@ -80,21 +80,31 @@ async function main(): Promise<void> {
   await shoot(page, 'overview');
 
   await page.goto(workshop.url);
-  await page.getByRole('link', { name: 'FH 07, life sheet' }).click();
-  await shoot(page, 'life-sheet');
+  await toVehicle(page, 'FH 07');
+  await shoot(page, 'vehicle-now');
+  await toPage(page, 'Wear');
+  await shoot(page, 'vehicle-wear');
   await page
     .getByRole('link', { name: /^Pad|^Inner pad NSF/ })
     .last()
     .click();
   await page.getByRole('heading', { name: 'Trend' }).waitFor();
   await shoot(page, 'trend');
-  await page.goBack();
+  await toPage(page, 'Life');
+  await shoot(page, 'vehicle-life');
   await page.getByRole('button', { name: 'Compare two' }).click();
+  for (const nth of [0, 1])
+    await page
+      .getByRole('checkbox', { name: /to compare$/ })
+      .nth(nth)
+      .click();
+  await page.getByRole('button', { name: 'Compare the two marked' }).click();
   await page.getByRole('heading', { name: 'Got worse' }).waitFor();
   await shoot(page, 'compare');
-  await page.goBack();
   await page.setViewportSize(DESK);
-  await shoot(page, 'life-sheet-wide');
+  await toPage(page, 'Now');
+  await shoot(page, 'vehicle-wide');
+  await toPage(page, 'Life');
   await page
     .getByRole('link', { name: /Callum/ })
     .first()
@@ -115,11 +125,10 @@ async function main(): Promise<void> {
   await shoot(page, 'bench');
 
   await page.goto(workshop.url);
-  await page.getByRole('button', { name: 'Sign out' }).click();
+  await signOut(page);
   await signIn(page, 'Maren', '112358');
-  await page.getByRole('link', { name: 'FH 07, life sheet' }).click();
-  await page.getByRole('button', { name: 'Vehicle and spec' }).click();
-  await page.getByLabel('Disc minimum front, mm').scrollIntoViewIfNeeded();
+  await toVehicle(page, 'FH 07');
+  await toPage(page, 'Spec');
   await shoot(page, 'vehicle-spec');
   await page.goto(`${workshop.url}/rules`);
   await page.setViewportSize(DESK);

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { beginVisit, expectAccessible, jump, readTread, signIn, type } from './walk';
+import { beginVisit, expectAccessible, jump, readTread, signIn, toPage, toPlace, toVehicle, type } from './walk';
 import { Workshop } from './workshop';
 
 let workshop: Workshop;
@@ -14,7 +14,6 @@ const sign = async (page: Page) => {
   await page.getByRole('button', { name: /^Sign with/ }).click();
   await expect(page.getByText(/^Signed by/)).toBeVisible();
 };
-const inYard = (page: Page, code: string) => page.getByRole('link', { name: `${code}, life sheet` });
 
 test('a short visit hides nothing: the vehicle stands as it did until it is settled; amended, the report shows both', async ({
   page,
@@ -28,7 +27,9 @@ test('a short visit hides nothing: the vehicle stands as it did until it is sett
   await expect(page.getByText('Still open from earlier visits')).toBeVisible();
   await expect(page.getByText(/^Top coolant hose: advisory, seen/)).toBeVisible();
   await page.goto(workshop.url);
-  await expect(inYard(page, 'FH 11')).toContainText('2 advisory');
+  await toVehicle(page, 'FH 11');
+  await expect(page.getByText('2 advisory')).toBeVisible();
+  await toPlace(page, 'Yard');
 
   // A cold gate the next day, all well: it looked at five points, and says so.
   await beginVisit(page, 'FH 11', { meter: '41150', state: 'Stood cold', template: 'Cold gate' });
@@ -36,20 +37,19 @@ test('a short visit hides nothing: the vehicle stands as it did until it is sett
   await sign(page);
   await expect(page.getByText(/^Tread, nearside front: advisory, seen/)).toBeVisible();
   await page.goto(workshop.url);
-  await expect(inYard(page, 'FH 11')).toContainText('Advisory 2 advisory');
-  await expect(inYard(page, 'FH 11')).toContainText(/1 of 5 looked at on/);
-  await inYard(page, 'FH 11').click();
+  await expect(page.getByRole('link', { name: /^FH 11, advisory, / })).toBeVisible();
+  await toVehicle(page, 'FH 11');
   await expect(page.getByText('Stands as advisory')).toBeVisible();
-  await expect(page.getByText(/2\.7 mm is under .* Seen \d/)).toBeVisible();
-  await expect(page.getByRole('img', { name: /^Wheels: / })).not.toHaveAccessibleName(/all pass/);
+  await expect(page.getByText('2 advisory')).toBeVisible();
+  await expect(page.getByText(/1 of 5 looked at on/)).toBeVisible();
+  await expect(page.getByText(/2\.7 mm is under .* Found \d/)).toBeVisible();
   await expectAccessible(page);
+  await toPage(page, 'Wear');
+  await expect(page.getByRole('img', { name: /^Wheels: / })).not.toHaveAccessibleName(/all pass/);
 
   // The interim is said otherwise: the gauge was read wrong.
-  await page
-    .getByRole('link', { name: /Advisory/ })
-    .last()
-    .scrollIntoViewIfNeeded();
-  await page.getByRole('link', { name: /Advisory · 41.100 km/ }).click();
+  await toPage(page, 'Life');
+  await page.getByRole('link', { name: /Interim, Isla 41.100 km Advisory/ }).click();
   await page.getByRole('button', { name: 'Amend' }).click();
   await page.getByLabel('Find a point').fill('tread nearside front');
   await page.getByRole('link', { name: /^Tread NSF/ }).click();
@@ -67,8 +67,8 @@ test('a short visit hides nothing: the vehicle stands as it did until it is sett
   await page.reload();
   await expect(page.getByText(/^Signed: 2\.7 mm .*advisory\. Now: 4\.2 mm .*pass\.$/)).toBeVisible();
   await expectAccessible(page);
-  await page.goto(workshop.url);
-  await expect(inYard(page, 'FH 11')).toContainText('1 advisory');
+  await toPage(page, 'Now');
+  await expect(page.getByText('1 advisory')).toBeVisible();
 });
 
 test('an inspector takes back what was done by mistake: the meter, the wheel, a point, the visit; a reload loses no way back', async ({
@@ -121,13 +121,14 @@ test('an inspector takes back what was done by mistake: the meter, the wheel, a 
   await page.getByRole('button', { name: 'Give this visit up' }).click();
   await expectAccessible(page);
   await page.getByRole('button', { name: 'Yes, give it up' }).click();
-  await expect(page.getByText(/was given up by Callum/)).toBeVisible();
   await expect(page.getByRole('button', { name: 'Begin a visit' })).toBeVisible();
+  await toPage(page, 'Life');
+  await expect(page.getByText(/was given up by Callum/)).toBeVisible();
   await page.context().setOffline(false);
   await expect(page.getByText('Saved and sent.')).toBeVisible();
   await page.reload();
   await page.getByRole('button', { name: 'Let it count again' }).click();
-  await page.getByRole('button', { name: 'Go on with the visit' }).click();
+  await toPage(page, 'Visit');
   await jump(page, 'tread offside front');
   await expect(page.getByText(/Outer 2\.8 mm is under/)).toBeVisible();
   await page.getByRole('button', { name: 'Overview and signing' }).click();
@@ -140,13 +141,15 @@ test('an inspector takes back what was done by mistake: the meter, the wheel, a 
 test('a lead voids a signed visit, with why; it is kept and counts nowhere', async ({ page }) => {
   await page.goto(workshop.url);
   await signIn(page, 'Maren', '112358');
-  await inYard(page, 'FH 03').click();
+  await toVehicle(page, 'FH 03');
+  await toPage(page, 'Life');
   await page.getByRole('link', { name: /59.400 km/ }).click();
   await page.getByRole('button', { name: 'Void this visit' }).click();
   const yes = page.getByRole('button', { name: 'Yes, void it' });
   await expect(yes).toBeDisabled();
   await page.getByLabel('Why it is void').fill('Another vehicle stood on the lift.');
   await yes.click();
+  await toPage(page, 'Life');
   await expect(page.getByText(/was given up by Maren/)).toBeVisible();
   await expect(page.getByText('“Another vehicle stood on the lift.”')).toBeVisible();
   await expect(page.getByRole('link', { name: /59.400 km/ })).toHaveCount(0);

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { expectAccessible, jump, signIn, type } from './walk';
+import { expectAccessible, goOn, jump, signIn, toPage, toPlace, toVehicle, type } from './walk';
 import { Workshop } from './workshop';
 
 let workshop: Workshop;
@@ -13,10 +13,15 @@ test('a life sheet tells what changed, takes fuel, a new part and a rotation, an
 }) => {
   await page.goto(workshop.url);
   await signIn(page, 'Callum', '135791');
-  await page.getByRole('link', { name: 'FH 07, life sheet' }).click();
+  await toVehicle(page, 'FH 07');
   await expect(page.getByText(/The inner pad nearside front wears about .* times as fast since/)).toBeVisible();
+  await expectAccessible(page);
+  const vehicle = page.url();
+  await toPage(page, 'Wear');
   await expect(page.getByText(/Uses about \d+ % more fuel since .* Brakes that drag/)).toBeVisible();
   await expect(page.getByText(/Engine oil, rear crank seal: .*Two stages worse/)).toBeVisible();
+  await expectAccessible(page);
+  await toPage(page, 'Life');
   await expect(page.getByText(/L per 100 km, full to full/)).toBeVisible();
   await expectAccessible(page);
 
@@ -33,7 +38,8 @@ test('a life sheet tells what changed, takes fuel, a new part and a rotation, an
   await expect(page.getByText(/^Behind the last visit/)).toBeVisible();
   await page.getByLabel(/^Odometer/).fill('83200');
   await page.getByRole('button', { name: 'Keep' }).click();
-  await expect(page.getByText(/83.200 km: Fuel 48.00 L, full/)).toBeVisible();
+  await expect(page.getByText('Fuel 48.00 L, full')).toBeVisible();
+  await expect(page.getByText('83\u202f200 km')).toBeVisible();
   // A long trip that is coming moves the dates; without a distance it is no plan.
   await page.getByRole('button', { name: /^Write down/ }).click();
   await page.getByRole('radio', { name: 'Coming trip' }).click();
@@ -51,27 +57,34 @@ test('a life sheet tells what changed, takes fuel, a new part and a rotation, an
   await page.getByRole('radio', { name: 'Nearside front' }).click();
   await page.getByLabel('Measured when new, mm').fill('11.6');
   await page.getByRole('button', { name: 'Keep' }).click();
+  await expect(page.getByText(/^New: pads nearside front/)).toBeVisible();
+  await toPage(page, 'Wear');
   await expect(page.getByText(/Nearside front: pads new/)).toBeVisible();
   await expect(page.getByText('Saved and sent.')).toBeVisible();
   await page.reload();
   await expect(page.getByText(/Nearside front: pads new/)).toBeVisible();
+  await page.goBack();
   await page.getByRole('button', { name: 'Take back: New: pads nearside front' }).click();
+  await page.goForward();
+  await expect(page.getByRole('heading', { name: 'Parts', exact: true })).toBeVisible();
   await expect(page.getByText(/Nearside front: pads new/)).toBeHidden();
 
   // A reading that was not of this part leaves the line, and comes back.
-  await page.goto(`${page.url()}/trend/${encodeURIComponent('pad.inner@1L:whole')}`);
+  await page.goto(`${vehicle}/trend/${encodeURIComponent('pad.inner@1L:whole')}`);
   await page.getByRole('button', { name: 'As a table' }).click();
   const misreads = page.getByRole('button', { name: /^Misread on/ });
   await expect(misreads).toHaveCount(5);
   await misreads.first().click();
   await expect(misreads).toHaveCount(4);
   await expect(page.getByText(/Called a misread: Inner pad/)).toBeVisible();
-  await page.getByRole('button', { name: 'Back' }).click();
+  await toPage(page, 'Life');
   await page.getByRole('button', { name: /^Take back: Called a misread/ }).click();
+  await toPage(page, 'Now');
   await expect(page.getByText(/The inner pad nearside front wears about .* times as fast since/)).toBeVisible();
 
   await page.goto(workshop.url);
-  await page.getByRole('link', { name: 'FH 11, life sheet' }).click();
+  await toVehicle(page, 'FH 11');
+  await toPage(page, 'Wear');
   await expect(page.getByText(/tyre that came with it, here since/).first()).toBeVisible();
   await page.getByRole('button', { name: 'Rotate tyres' }).click();
   // Nobody crosses tyres that have an arrow, nor such as nobody looked at for one.
@@ -80,8 +93,17 @@ test('a life sheet tells what changed, takes fuel, a new part and a rotation, an
   await page.getByRole('radio', { name: 'No arrow' }).click();
   await expect(sides).toBeVisible();
   await page.getByRole('button', { name: 'Rotated', exact: true }).click();
+  await toPage(page, 'Life');
   await expect(page.getByText(/Tyres rotated: /).first()).toBeVisible();
+  // Two marks on the line of time are compared, whichever was marked first.
   await page.getByRole('button', { name: 'Compare two' }).click();
+  const compare = page.getByRole('button', { name: 'Compare the two marked' });
+  await expect(compare).toBeDisabled();
+  const marks = page.getByRole('checkbox', { name: /to compare$/ });
+  await marks.nth(0).click();
+  await marks.nth(1).click();
+  await expectAccessible(page);
+  await compare.click();
   await expect(page.getByRole('table', { name: 'Figures that moved' })).toBeVisible();
   await expectAccessible(page);
 });
@@ -90,7 +112,7 @@ test('the fleet board and the scorecard, wide and by keyboard', async ({ page })
   await page.setViewportSize({ width: 1280, height: 800 });
   await page.goto(workshop.url);
   await signIn(page, 'Maren', '112358');
-  await page.getByRole('button', { name: 'Fleet' }).click();
+  await toPlace(page, 'Fleet');
   await expect(page.getByRole('img', { name: /^Run-out calendar: FH/ })).toBeVisible();
   await expect(page.getByRole('table', { name: 'Parts to expect by month' })).toBeVisible();
   await expect(page.getByText(/FH 07: The inner pad nearside front/)).toBeVisible();
@@ -115,7 +137,8 @@ test('the fleet board and the scorecard, wide and by keyboard', async ({ page })
 test('a battery fades and brake fluid fills with water: by when, and when to look again', async ({ page }) => {
   await page.goto(workshop.url);
   await signIn(page, 'Isla', '246810');
-  await page.getByRole('link', { name: 'FH 03, life sheet' }).click();
+  await toVehicle(page, 'FH 03');
+  await toPage(page, 'Wear');
   await expect(page.getByText(/Loses \d+ kPa a month since/).first()).toBeVisible();
   await page.getByRole('link', { name: /^Battery \d+ % of rated/ }).click();
   await expect(page.getByRole('heading', { name: 'Cranking current' })).toBeVisible();
@@ -125,7 +148,7 @@ test('a battery fades and brake fluid fills with water: by when, and when to loo
   await expectAccessible(page);
   // Without the network the device tells the same.
   await page.context().setOffline(true);
-  await page.getByRole('button', { name: 'Back' }).click();
+  await toPage(page, 'Wear');
   await page.getByRole('link', { name: /^Brake fluid 1.5 %/ }).click();
   await expect(page.getByText(/^Reaches 3.0 % /)).toBeVisible();
   await page.context().setOffline(false);
@@ -134,14 +157,17 @@ test('a battery fades and brake fluid fills with water: by when, and when to loo
 test('what looked new is asked, and an answer can be taken back', async ({ page }) => {
   await page.goto(workshop.url);
   await signIn(page, 'Isla', '246810');
-  await page.getByRole('link', { name: 'FH 10, life sheet' }).click();
+  await toVehicle(page, 'FH 10');
   const question = page.getByText(/^Pads, nearside front: .* mm, then .* mm, between/);
   await expect(question).toBeVisible();
   await page.getByRole('button', { name: 'Pads, nearside front: a new part' }).click();
   await expect(question).toBeHidden();
+  await toPage(page, 'Wear');
   await expect(page.getByText(/^Nearside front: pads new/)).toBeVisible();
-  await page.getByRole('button', { name: 'All', exact: false }).last().click();
+  await toPage(page, 'Life');
+  await page.getByRole('radio', { name: 'Parts' }).click();
   await page.getByRole('button', { name: 'Take back: New: pads nearside front' }).first().click();
+  await toPage(page, 'Now');
   await expect(question).toBeVisible();
 });
 
@@ -150,7 +176,7 @@ test('a pad that passes today and will not last until the next visit is an advis
 }) => {
   await page.goto(workshop.url);
   await signIn(page, 'Isla', '246810');
-  await page.getByRole('button', { name: 'Go on with the visit of FH 07' }).click();
+  await goOn(page, 'FH 07');
   await page.goto(page.url().replace(/\/ends.*$/, ''));
   await jump(page, 'inner pad nearside front');
   await type(page, 'Inner pad, nearside front', '3.6');

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { expectAccessible, jump, signIn, type } from './walk';
+import { expectAccessible, goOn, jump, signIn, toPage, toVehicle, type } from './walk';
 import { Workshop } from './workshop';
 
 const LATE_MS = 3_000;
@@ -26,7 +26,7 @@ test('two people read the same point without knowing: both entries are kept and 
       });
       await page.goto(workshop.url);
       await signIn(page, name, pin);
-      await page.getByRole('button', { name: 'Go on with the visit of FH 07' }).click();
+      await goOn(page, 'FH 07');
       await jump(page, 'engine leaks from below');
       return page;
     }),
@@ -65,10 +65,13 @@ test('at the desk: panes side by side, dark and light pass the checker, the repo
   await page.goto(workshop.url);
   await signIn(page, 'Maren', '112358');
   await expectAccessible(page);
-  await page.getByRole('link', { name: 'FH 07, life sheet' }).click();
-  await expect(page.getByRole('img', { name: /^Inner pad, nearside front: / })).toBeVisible();
+  await toVehicle(page, 'FH 07');
   await expect(page.getByRole('img', { name: /^Wheels: / })).toBeVisible();
   await expectAccessible(page);
+  await toPage(page, 'Wear');
+  await expect(page.getByRole('img', { name: /^Inner pad, nearside front: / })).toBeVisible();
+  await expectAccessible(page);
+  await toPage(page, 'Now');
   await page.getByRole('button', { name: 'Go on with the visit' }).click();
   await page.getByRole('link', { name: /Tread NSF/ }).click();
   await expect(page.getByRole('heading', { name: 'Nearside front · tread' })).toBeVisible();
@@ -78,7 +81,8 @@ test('at the desk: panes side by side, dark and light pass the checker, the repo
 
   await page.emulateMedia({ colorScheme: 'light', media: 'print' });
   await page.getByRole('button', { name: 'To the yard' }).click();
-  await page.getByRole('link', { name: 'FH 03, life sheet' }).click();
+  await toVehicle(page, 'FH 03');
+  await page.goto(`${page.url()}/life`);
   await page.getByRole('link', { name: /Isla/ }).first().click();
   await expect(page.getByRole('heading', { name: 'Report, FH 03' })).toBeVisible();
   await expect(page.getByRole('button', { name: 'Print' })).toBeHidden();

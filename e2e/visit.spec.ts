@@ -1,5 +1,17 @@
 import { expect, test } from '@playwright/test';
-import { addPhoto, beginVisit, expectAccessible, jump, next, picture, readTread, signIn, type } from './walk';
+import {
+  addPhoto,
+  arrive,
+  beginVisit,
+  expectAccessible,
+  jump,
+  next,
+  picture,
+  readTread,
+  signIn,
+  toPage,
+  type,
+} from './walk';
 import { Workshop } from './workshop';
 
 let workshop: Workshop;
@@ -14,7 +26,7 @@ test('an inspector takes a vehicle through a visit, signs, and reads report and 
   await signIn(page, 'Isla', '246810');
   await expectAccessible(page);
 
-  await page.getByRole('button', { name: 'Begin a visit of FH 11' }).click();
+  await arrive(page, 'FH 11');
   // A tired hand: the last digit is missing, so the odometer is behind the last visit.
   await page.getByLabel('Odometer, km').fill('4110');
   await page.getByRole('button', { name: 'To the cold gate' }).click();
@@ -92,8 +104,10 @@ test('an inspector takes a vehicle through a visit, signs, and reads report and 
   await expect.poll(() => photo.evaluate((image: HTMLImageElement) => image.naturalWidth)).toBeGreaterThan(200);
   await expectAccessible(page);
 
-  await page.getByRole('button', { name: 'Back' }).click();
-  await expect(page.getByText('41\u202f100 km').first()).toBeVisible();
+  await toPage(page, 'Now');
+  await expect(page.getByText(/^41.100 km · /).first()).toBeVisible();
+  await expectAccessible(page);
+  await toPage(page, 'Wear');
   await expectAccessible(page);
   await page.getByRole('link', { name: /^Tread NSF outer/ }).click();
   await expect(page.getByRole('img', { name: /^Tread outer, nearside front: / })).toBeVisible();

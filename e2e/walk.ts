@@ -5,7 +5,42 @@ export async function signIn(page: Page, name: string, pin: string): Promise<voi
   await page.getByLabel('Name').fill(name);
   await page.getByLabel('PIN or password').fill(pin);
   await page.getByRole('button', { name: 'Sign in' }).click();
-  await expect(page.getByRole('heading', { name: 'Yard' })).toBeVisible();
+  await expect(page.getByRole('navigation', { name: 'Places' })).toBeVisible();
+}
+
+/** To a place of the spine; from a vehicle it is known by its mark, to whoever listens by its name. */
+export async function toPlace(page: Page, name: string): Promise<void> {
+  await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name, exact: true }).click();
+}
+
+/** To another page of the vehicle one is at. */
+export async function toPage(page: Page, name: string): Promise<void> {
+  await page
+    .getByRole('navigation', { name: /^Pages of / })
+    .getByRole('link', { name, exact: true })
+    .click();
+}
+
+/** From the yard to a vehicle, by its line among all of them. */
+export async function toVehicle(page: Page, fleetCode: string): Promise<void> {
+  await page.getByRole('link', { name: new RegExp(`^${fleetCode}, `) }).click();
+  await expect(page.getByRole('heading', { name: fleetCode, exact: true })).toBeVisible();
+}
+
+/** From the yard to the arrival of a vehicle. */
+export async function arrive(page: Page, fleetCode: string): Promise<void> {
+  await toVehicle(page, fleetCode);
+  await page.getByRole('button', { name: 'Begin a visit' }).click();
+}
+
+/** Goes on with a visit that is on the lift. */
+export async function goOn(page: Page, fleetCode: string): Promise<void> {
+  await page.getByRole('link', { name: new RegExp(`^${fleetCode} `) }).click();
+}
+
+export async function signOut(page: Page): Promise<void> {
+  await page.goto(new URL('/me', page.url()).href);
+  await page.getByRole('button', { name: 'Sign out' }).click();
 }
 
 export async function next(page: Page): Promise<void> {
@@ -41,7 +76,7 @@ export async function beginVisit(
   given: { meter: string; state: string; stood?: string; template?: string; ambient?: string },
 ): Promise<void> {
   const { meter, state, stood, template, ambient } = given;
-  await page.getByRole('button', { name: `Begin a visit of ${fleetCode}` }).click();
+  await arrive(page, fleetCode);
   await page.getByLabel(/^(Odometer|Hour meter), /).fill(meter);
   await page.getByRole('radio', { name: state, exact: true }).click();
   if (stood) await page.getByLabel('Hours it has stood').fill(stood);

@@ -136,7 +136,7 @@ export function TypedReading({ measure, label, value, onValue, onClear }: TypedR
         onSubmitEditing={() => settle(true)}
         style={[
           styles.input,
-          { color: palette.ink, backgroundColor: palette.card, borderColor: impossible ? palette.fail : palette.rule },
+          { color: palette.ink, backgroundColor: palette.card, borderColor: impossible ? palette.fail : palette.edge },
         ]}
       />
       {impossible ? (

@@ -12,10 +12,31 @@ interface ChoiceProps<T extends string> {
   readonly hideLabel?: boolean;
 }
 
+const STEPS: Readonly<Record<string, number>> = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 };
+
+/** The group is one stop of the tab key; arrows lead through it, and choose nothing by themselves: a choice may be a record. */
+const ARROWS = {
+  onKeyDown: (event: {
+    key: string;
+    currentTarget: unknown;
+    preventDefault: () => void;
+    stopPropagation: () => void;
+  }) => {
+    const step = STEPS[event.key];
+    const radios = [...(event.currentTarget as HTMLElement).querySelectorAll<HTMLElement>('[role="radio"]')];
+    const at = radios.findIndex((one) => one === document.activeElement);
+    if (step === undefined || at < 0) return;
+    event.preventDefault();
+    event.stopPropagation();
+    radios[(at + step + radios.length) % radios.length]?.focus();
+  },
+};
+
 /** One of a few, all in sight. */
 export function Choice<T extends string>({ label, options, word, value, onChoose, hideLabel }: ChoiceProps<T>) {
+  const first = value !== null && options.includes(value) ? value : options[0];
   return (
-    <View role="radiogroup" aria-label={label} style={styles.choice}>
+    <View role="radiogroup" aria-label={label} style={styles.choice} {...ARROWS}>
       {hideLabel ? null : (
         <Label size="m" soft>
           {label}
@@ -28,6 +49,7 @@ export function Choice<T extends string>({ label, options, word, value, onChoose
             role="radio"
             label={word(option)}
             chosen={option === value}
+            tabIndex={option === first ? 0 : -1}
             onPress={() => onChoose(option)}
           />
         ))}

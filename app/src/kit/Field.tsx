@@ -32,7 +32,7 @@ export function Field({ label, problem, help, hideLabel = false, inputRef, style
         {...rest}
         style={[
           styles.input,
-          { color: palette.ink, backgroundColor: palette.card, borderColor: problem ? palette.fail : palette.rule },
+          { color: palette.ink, backgroundColor: palette.card, borderColor: problem ? palette.fail : palette.edge },
           rest.multiline && styles.tall,
           style,
         ]}

@@ -20,6 +20,8 @@ interface PressProps {
   readonly style?: ViewStyle;
   readonly hint?: string;
   readonly fill?: string;
+  /** −1 where the arrows of its group lead to it. */
+  readonly tabIndex?: 0 | -1;
 }
 
 /**
@@ -33,7 +35,19 @@ const HOLDS_THE_POINTER = {
   },
 };
 
-/** The one button of the app: main action, plain choice or quiet link. Never smaller than a gloved finger. */
+/** Space ticks and chooses as it presses a button, and does not scroll the page. */
+const tickedBySpace = (onPress: () => void) => ({
+  onKeyDown: (event: { key: string; preventDefault: () => void }) => {
+    if (event.key !== ' ') return;
+    event.preventDefault();
+    onPress();
+  },
+});
+
+/**
+ * The one button of the app: main action, plain choice or quiet link. Never smaller than a gloved finger. Petrol is the
+ * one way on; what is chosen is ink, so that a chosen *No* does not look like a pass.
+ */
 export function Press({
   label,
   onPress,
@@ -47,18 +61,24 @@ export function Press({
   hint,
   fill,
   expanded,
+  tabIndex,
 }: PressProps) {
   const palette = usePalette();
-  const filled = kind === 'main' || chosen || expanded;
-  const ground = filled ? (fill ?? palette.pass) : kind === 'quiet' ? 'transparent' : palette.card;
+  const taken = chosen || expanded;
+  const filled = kind === 'main' || taken;
+  const full = fill ?? (taken ? palette.ink : palette.pass);
+  const ground = filled ? full : kind === 'quiet' ? 'transparent' : palette.card;
   const colour = disabled ? palette.soft : filled ? palette.onFill : palette.ink;
+  const ticks = role === 'radio' || role === 'checkbox';
   return (
     <Pressable
       {...HOLDS_THE_POINTER}
       role={role}
       aria-label={hint ?? label}
       aria-disabled={disabled || deaf}
-      {...(role === 'radio' || role === 'checkbox' ? { 'aria-checked': chosen ?? false } : {})}
+      {...(ticks ? { 'aria-checked': chosen ?? false } : {})}
+      {...(ticks && !disabled && !deaf ? tickedBySpace(onPress) : {})}
+      {...(tabIndex === undefined ? {} : { tabIndex })}
       {...(expanded === undefined ? {} : { 'aria-expanded': expanded })}
       disabled={disabled || deaf}
       onPress={onPress}
@@ -67,7 +87,7 @@ export function Press({
         { minHeight: kind === 'main' ? TOUCH.hand : TOUCH.least, backgroundColor: disabled ? palette.panel : ground },
         kind !== 'quiet' && {
           borderWidth: 1,
-          borderColor: filled && !disabled ? (fill ?? palette.pass) : palette.rule,
+          borderColor: filled && !disabled ? full : palette.rule,
         },
         pressed && styles.pressed,
         style,

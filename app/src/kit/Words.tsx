@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import type { ComponentRef, ReactNode, Ref } from 'react';
 import { Text, type TextProps, type TextStyle } from 'react-native';
 import { FONT, SIZE } from './tokens';
 import { usePalette } from './theme';
@@ -9,7 +9,13 @@ interface WordsProps extends TextProps {
   readonly strong?: boolean;
   readonly soft?: boolean;
   readonly colour?: string;
+  readonly ref?: Ref<ComponentRef<typeof Text>>;
+  /** On the web: −1 takes the focus only when it is given. */
+  readonly tabIndex?: 0 | -1;
 }
+
+/** Said to who listens, not shown. */
+export const HEARD_ONLY: TextStyle = { position: 'absolute', width: 1, height: 1, overflow: 'hidden' };
 
 /** Running words. */
 export function Words({ size = 'm', strong, soft, colour, style, ...rest }: WordsProps) {

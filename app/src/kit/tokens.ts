@@ -6,6 +6,8 @@ export interface Palette {
   readonly panel: string;
   readonly card: string;
   readonly rule: string;
+  /** Edge of what is typed into: 3 : 1 against what lies on either side. */
+  readonly edge: string;
   readonly ink: string;
   readonly soft: string;
   readonly pass: string;
@@ -27,6 +29,7 @@ export const PAPER: Palette = {
   panel: '#ECE5D6',
   card: '#FFFDF8',
   rule: '#D9D1C1',
+  edge: '#857F72',
   ink: '#1C2630',
   soft: '#55606B',
   pass: '#0E5A63',
@@ -47,6 +50,7 @@ export const PIT: Palette = {
   panel: '#171F26',
   card: '#1C252D',
   rule: '#35424D',
+  edge: '#71808D',
   ink: '#EFEADF',
   soft: '#A9B4BD',
   pass: '#62BEC4',

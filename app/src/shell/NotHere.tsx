@@ -5,7 +5,7 @@ import { shell as say } from '../words/en/pages/shell';
 /** A vehicle or visit this device does not know. */
 export function NotHere() {
   return (
-    <Page title={say.notOnThisDevice} back="/">
+    <Page title={say.notOnThisDevice}>
       <Words>{say.thisVehicleOrVisitIs}</Words>
     </Page>
   );

@@ -1,10 +1,12 @@
-import { useRouter, type Href } from 'expo-router';
+import type { Href } from 'expo-router';
 import type { ReactNode } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import ChevronLeft from 'lucide-react-native/icons/chevron-left';
 import { SyncLine } from './SyncLine';
-import { Press } from '../kit/Press';
-import { SPACE } from '../kit/tokens';
+import { useHeadingFocus } from './useHeadingFocus';
+import { useTitle } from './useTitle';
+import { LinkPress } from '../kit/LinkPress';
+import { SPACE, TOUCH } from '../kit/tokens';
 import { usePalette } from '../kit/theme';
 import { Heading, Words } from '../kit/Words';
 import { shell as say } from '../words/en/pages/shell';
@@ -12,43 +14,50 @@ import { shell as say } from '../words/en/pages/shell';
 interface PageProps {
   readonly title: string;
   readonly over?: string;
+  /** What the page is called in tab and history, where that is not its title. */
+  readonly name?: string;
+  /** Where it is part of another page that is not on the spine. */
   readonly back?: Href;
+  /** Beside the title, at the right. */
+  readonly aside?: ReactNode;
   readonly children: ReactNode;
   /** Stays in the hand zone while the page scrolls. */
   readonly foot?: ReactNode;
+  /** Widest foot, px: no button is wider than its words need. */
+  readonly footWidth?: number;
   /** Widest column, px. */
   readonly width?: number;
 }
 
 /** A page that scrolls: title, the quiet line, and what is to be done in the hand zone. */
-export function Page({ title, over, back, children, foot, width = 640 }: PageProps) {
+export function Page({ title, over, name, back, aside, children, foot, footWidth = 420, width = 640 }: PageProps) {
   const palette = usePalette();
-  const router = useRouter();
+  const heading = useHeadingFocus();
+  useTitle(name ?? title, over ?? '');
   return (
     <View role="main" style={[styles.page, { backgroundColor: palette.ground }]}>
-      <ScrollView contentContainerStyle={styles.scroll}>
+      {/* Scrolled by keys too where nothing in it takes the focus. */}
+      <ScrollView contentContainerStyle={styles.scroll} {...{ tabIndex: 0 }}>
         <View style={[styles.column, { maxWidth: width }]}>
           <View style={styles.head}>
             {back ? (
               <View {...{ dataSet: { print: 'hide' } }}>
-                <Press
-                  kind="quiet"
-                  label=""
-                  hint={say.back}
-                  icon={<ChevronLeft color={palette.ink} size={28} />}
-                  onPress={() => router.replace(back)}
-                  style={styles.back}
-                />
+                <LinkPress href={back} label={say.back} style={styles.back} replace>
+                  <ChevronLeft color={palette.ink} size={28} />
+                </LinkPress>
               </View>
             ) : null}
             <View style={styles.titles}>
+              <Heading level={1} ref={heading} tabIndex={-1}>
+                {title}
+              </Heading>
               {over ? (
                 <Words size="m" soft>
                   {over}
                 </Words>
               ) : null}
-              <Heading level={1}>{title}</Heading>
             </View>
+            {aside}
           </View>
           <SyncLine />
           {children}
@@ -59,7 +68,9 @@ export function Page({ title, over, back, children, foot, width = 640 }: PagePro
           style={[styles.foot, { borderColor: palette.rule, backgroundColor: palette.ground }]}
           {...{ dataSet: { print: 'hide' } }}
         >
-          <View style={styles.footRow}>{foot}</View>
+          <View style={[styles.footColumn, { maxWidth: width }]}>
+            <View style={[styles.footRow, { maxWidth: footWidth }]}>{foot}</View>
+          </View>
         </View>
       ) : null}
     </View>
@@ -68,11 +79,12 @@ export function Page({ title, over, back, children, foot, width = 640 }: PagePro
 
 const styles = StyleSheet.create({
   page: { flex: 1 },
-  scroll: { padding: SPACE.l, alignItems: 'center', paddingBottom: SPACE.xl * 2 },
+  scroll: { padding: SPACE.m, alignItems: 'center', paddingBottom: SPACE.xl * 2 },
   column: { width: '100%', gap: SPACE.l },
   head: { flexDirection: 'row', alignItems: 'center', gap: SPACE.xs },
-  back: { marginLeft: -SPACE.m },
+  back: { marginLeft: -SPACE.m, minWidth: TOUCH.least, minHeight: TOUCH.least, justifyContent: 'center' },
   titles: { flex: 1 },
   foot: { borderTopWidth: 1, padding: SPACE.m, alignItems: 'center' },
-  footRow: { width: '100%', maxWidth: 640, flexDirection: 'row', gap: SPACE.s },
+  footColumn: { width: '100%' },
+  footRow: { width: '100%', flexDirection: 'row', gap: SPACE.s },
 });

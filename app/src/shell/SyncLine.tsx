@@ -2,12 +2,15 @@ import { View } from 'react-native';
 import { useShallow } from 'zustand/shallow';
 import { useWorkshop } from '../sync/workshop';
 import { usePalette } from '../kit/theme';
-import { Words } from '../kit/Words';
+import { HEARD_ONLY, Words } from '../kit/Words';
 import { words } from '../words/en';
 import { RefusedChange } from './RefusedChange';
 
-/** One quiet line: what is not yet sent, and that nothing is lost. What the workshop refused is named, never dropped. */
-export function SyncLine() {
+/**
+ * One quiet line: what is not yet sent, and that nothing is lost; nothing to see once all is sent, unless it is `told`.
+ * What the workshop refused is named, never dropped.
+ */
+export function SyncLine({ told = false }: { readonly told?: boolean }) {
   const palette = usePalette();
   const { sync, writing, storageFailed, refused, queued } = useWorkshop(
     useShallow((state) => ({
@@ -29,10 +32,17 @@ export function SyncLine() {
         : sync.ofOthers + sync.held === waiting && sync.link === 'idle'
           ? words.sync.ofOthers(waiting, sync.held)
           : words.sync.waiting[sync.link](waiting);
+  // That all is well is said to who listens; it is shown on one's own page.
+  const quiet = !told && !storageFailed && !writing && waiting === 0 && sync.link === 'idle';
   const denied = useWorkshop((state) => state.kept === 'denied');
   return (
     <View {...{ dataSet: { print: 'hide' } }}>
-      <Words size="s" role="status" colour={storageFailed ? palette.fail : palette.soft}>
+      <Words
+        size="s"
+        role="status"
+        colour={storageFailed ? palette.fail : palette.soft}
+        style={quiet ? HEARD_ONLY : null}
+      >
         {line}
       </Words>
       {denied ? (

@@ -9,8 +9,14 @@ import { words } from '../words/en';
 import { standingCounts, lookedWords } from '../words/standingWords';
 import { visit as say } from '../words/en/pages/visit';
 
+interface StandingCardProps {
+  readonly standing: LifeStanding;
+  /** What goes on differently from before, in one sentence. */
+  readonly why?: string;
+}
+
 /** How a vehicle stands over all its visits, and how much the last one looked at. */
-export function StandingCard({ standing }: { readonly standing: LifeStanding }) {
+export function StandingCard({ standing, why }: StandingCardProps) {
   const palette = usePalette();
   const { grade, last } = standing;
   return (
@@ -26,6 +32,7 @@ export function StandingCard({ standing }: { readonly standing: LifeStanding }) 
             {lookedWords(last)}
           </Words>
         ) : null}
+        {why ? <Words strong>{why}</Words> : null}
       </View>
     </Card>
   );

@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { nowMs } from '../../sync/clock';
+import { nowMs } from '../sync/clock';
 
 /** Now, epoch ms, told anew every `everyMs` while somebody looks. */
 export function useNow(everyMs: number): number {

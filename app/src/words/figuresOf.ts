@@ -1,5 +1,5 @@
 import { SPOTS, readingValue, type GradedPoint } from '@weskopos/core';
-import { amount } from '../words/show';
+import { amount } from './show';
 
 /** What was read at a point, as found, from the outside in whatever order it was read. */
 export function figuresOf(point: Pick<GradedPoint, 'finding'> | undefined): string {

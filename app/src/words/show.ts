@@ -146,6 +146,11 @@ export function day(iso: string): string {
   return dateWords(new Date(iso), 'whole');
 }
 
+/** A day of this week or so: Thursday 26 November. */
+export function longDay(iso: string): string {
+  return new Date(iso).toLocaleDateString('en-GB', { weekday: 'long', day: 'numeric', month: 'long' });
+}
+
 /** A date with the time of day. */
 export function dayAndTime(iso: string): string {
   return `${day(iso)}, ${new Date(iso).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })}`;

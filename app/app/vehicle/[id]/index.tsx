@@ -1,1 +1,1 @@
-export { LifeSheet as default } from '../../../src/features/life/LifeSheet';
+export { NowPage as default } from '../../../src/features/now/NowPage';

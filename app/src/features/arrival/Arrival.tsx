@@ -34,7 +34,6 @@ function HalfDone({ life: { vehicle }, open }: { readonly life: Life; readonly o
     <Page
       title={words.arrival.title}
       over={`${vehicle.fleetCode} · ${vehicle.make} ${vehicle.model}`}
-      back={`/vehicle/${vehicle.id}`}
       foot={
         <Press
           kind="main"
@@ -77,7 +76,6 @@ function Arriving({ life }: { readonly life: Life }) {
     <Page
       title={words.arrival.title}
       over={`${vehicle.fleetCode} · ${vehicle.make} ${vehicle.model}`}
-      back={`/vehicle/${vehicle.id}`}
       foot={<Press kind="main" label={words.arrival.begin} onPress={() => void begin()} style={{ flex: 1 }} />}
     >
       <ArrivalFields form={form} vehicle={vehicle} facts={factsAt(nowIso())} offered={offered} />

@@ -59,7 +59,6 @@ function Correcting({ found: { life, visit } }: { readonly found: FoundVisit }) 
     <Page
       title={words.arrival.correctTitle}
       over={`${vehicle.fleetCode} · ${vehicle.make} ${vehicle.model}`}
-      back={walk}
       foot={<Press kind="main" label={words.arrival.correct} onPress={() => void correct()} style={{ flex: 1 }} />}
     >
       <Words soft>{words.arrival.correctHelp}</Words>

@@ -24,7 +24,7 @@ export function BenchPage() {
   const [open, setOpen] = useState<string | null>(wide ? (SUMS[0]?.code ?? null) : null);
   const sum = SUMS.find(({ code }) => code === open);
   return (
-    <Page title={common.bench} over={say.sums} back="/" width={wide ? 960 : 640}>
+    <Page title={common.bench} over={say.sums} width={wide ? 960 : 640}>
       <View style={wide ? styles.panes : styles.stack}>
         <View style={[styles.list, wide && styles.narrow]}>
           {SUMS.map(({ code, title }) => (

@@ -16,31 +16,45 @@ const MONTHS = 18;
 const ROW = 26;
 const NAMES = 128;
 const HEAD = 24;
+const FOOT = 22;
 const MOST = 24;
+/** Room the words of the next visit need before the edge. */
+const NEXT_VISIT = 70;
 /** Room a month's name needs before the edge. */
 const LABEL = 48;
 const DAY_MS = 86_400_000;
 
+interface RunOutCalendarProps {
+  readonly parts: readonly FleetPart[];
+  /** All of one vehicle: it is not named in every row, and its next visit is drawn. */
+  readonly ofOne?: { readonly nextVisit: string | null };
+}
+
 /** Each part as a bar from its early to its late end, with a mark at the middle, soonest above. */
-export function RunOutCalendar({ parts }: { readonly parts: readonly FleetPart[] }) {
+export function RunOutCalendar({ parts, ofOne }: RunOutCalendarProps) {
   const palette = usePalette();
   const [width, setWidth] = useState(0);
   const now = new Date(today());
   const [from, to] = [startOfMonth(now), addMonths(startOfMonth(now), MONTHS)];
-  const shown = parts.filter((part) => dueMs(part) <= to.getTime()).slice(0, MOST);
+  const nameOf = (part: FleetPart) =>
+    `${ofOne ? '' : `${part.vehicle.fleetCode} `}${pointShort(part.point, part.place, part.seats)}`;
+  const shown = [...parts]
+    .sort((a, b) => dueMs(a) - dueMs(b))
+    .filter((part) => dueMs(part) <= to.getTime())
+    .slice(0, MOST);
+  const nextVisit = ofOne?.nextVisit ? new Date(ofOne.nextVisit) : null;
+  const visitShown = nextVisit !== null && nextVisit >= from && nextVisit <= to;
   const x = scaleTime()
     .domain([from, to])
     .range([NAMES, Math.max(NAMES + 10, width - 8)])
     .clamp(true);
-  const height = HEAD + shown.length * ROW + 6;
+  const height = HEAD + shown.length * ROW + (visitShown ? FOOT : 6);
   const step = width < 500 ? 4 : 2;
   const months = Array.from({ length: MONTHS / step + 1 }, (_, index) => addMonths(from, index * step));
-  const spoken = shown
-    .map((part) => `${part.vehicle.fleetCode} ${pointShort(part.point, part.place, part.seats)} ${whenOf(part)}`)
-    .join('; ');
+  const spoken = shown.map((part) => `${nameOf(part)} ${whenOf(part)}`).join('; ');
   return (
     <Card>
-      <Heading level={2}>{say.runOutCalendar}</Heading>
+      <Heading level={2}>{ofOne ? say.runsOut : say.runOutCalendar}</Heading>
       {shown.length === 0 ? <Words soft>{say.nothingRunsOutWithinMonths(MONTHS)}</Words> : null}
       <View onLayout={(event) => setWidth(event.nativeEvent.layout.width)} style={{ height }}>
         {width > 0 && shown.length > 0 ? (
@@ -63,7 +77,7 @@ export function RunOutCalendar({ parts }: { readonly parts: readonly FleetPart[]
               return (
                 <G key={`${part.vehicle.vehicleId}${part.key}`}>
                   <SvgText x={0} y={y + 5} fill={palette.ink} fontFamily={FONT.labelStrong} fontSize={SIZE.m}>
-                    {`${part.vehicle.fleetCode} ${pointShort(part.point, part.place, part.seats)}`.slice(0, 22)}
+                    {nameOf(part).slice(0, 22)}
                   </SvgText>
                   {part.status === 'reached' ? null : (
                     <Rect
@@ -79,6 +93,29 @@ export function RunOutCalendar({ parts }: { readonly parts: readonly FleetPart[]
                 </G>
               );
             })}
+            {visitShown ? (
+              <G>
+                <Line
+                  x1={x(nextVisit)}
+                  x2={x(nextVisit)}
+                  y1={HEAD - 4}
+                  y2={height - FOOT + 4}
+                  stroke={palette.ink}
+                  strokeWidth={1.5}
+                  strokeDasharray="2 4"
+                />
+                <SvgText
+                  x={x(nextVisit)}
+                  y={height - 4}
+                  textAnchor={x(nextVisit) > width - NEXT_VISIT ? 'end' : 'start'}
+                  fill={palette.ink}
+                  fontFamily={FONT.labelStrong}
+                  fontSize={SIZE.m}
+                >
+                  {say.nextVisit}
+                </SvgText>
+              </G>
+            ) : null}
           </Svg>
         ) : null}
       </View>

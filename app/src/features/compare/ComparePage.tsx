@@ -1,31 +1,30 @@
 import type { Visit } from '@weskopos/contract';
 import { isSigned, verdictOfVisit, worseGrade, type GradedPoint } from '@weskopos/core';
 import { useLocalSearchParams } from 'expo-router';
-import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Card } from '../../kit/Card';
-import { Choice } from '../../kit/Choice';
 import { GradeMark } from '../../kit/GradeMark';
+import { LinkPress } from '../../kit/LinkPress';
 import { Page } from '../../shell/Page';
-import { SPACE } from '../../kit/tokens';
+import { SPACE, TOUCH } from '../../kit/tokens';
 import { usePalette } from '../../kit/theme';
 import { Heading, Label, Words } from '../../kit/Words';
 import { useLife, useRulebooks } from '../../sync/useLife';
 import { rulesFor } from '../../sync/workshop';
 import { words } from '../../words/en';
-import { day, pointWords, type Seats } from '../../words/show';
+import { dayAndTime, pointWords, type Seats } from '../../words/show';
 import { PhotoStrip } from '../photo/PhotoStrip';
 import { NotHere } from '../../shell/NotHere';
-import { figuresOf } from '../../visit/figuresOf';
+import { figuresOf } from '../../words/figuresOf';
 import { compare as say } from '../../words/en/pages/compare';
 
 /** Two visits side by side: what got worse, what got better, and every figure that moved. */
 export function ComparePage() {
-  const { id } = useLocalSearchParams<{ id: string }>();
+  const { id, ...chosen } = useLocalSearchParams<{ id: string; before?: string; after?: string }>();
   const life = useLife(id);
   const rulebooks = useRulebooks();
   const signed = life?.visits.filter(({ inspection }) => isSigned(inspection)) ?? [];
-  const [chosen, setChosen] = useState<{ before: string | null; after: string | null }>({ before: null, after: null });
+  const palette = usePalette();
   if (!life) return <NotHere />;
   const after = signed.find(({ inspection }) => inspection.id === chosen.after) ?? signed.at(-1);
   const before =
@@ -38,9 +37,6 @@ export function ComparePage() {
         point,
       ]),
     );
-  const ids = signed.map(({ inspection }) => inspection.id);
-  const named = (one: string) =>
-    day(signed.find(({ inspection }) => inspection.id === one)?.inspection.startedAt ?? '');
   const axles = life.vehicle.axles.length;
   const then = before && after && before !== after ? graded(before) : null;
   const pairs = then && after ? [...graded(after)].map(([key, now]) => ({ key, now, then: then.get(key) })) : [];
@@ -58,7 +54,6 @@ export function ComparePage() {
     <Page
       title={say.compare}
       over={`${life.vehicle.fleetCode} · ${life.vehicle.make} ${life.vehicle.model}`}
-      back={`/vehicle/${id}`}
       width={760}
     >
       {signed.length < 2 ? (
@@ -70,21 +65,14 @@ export function ComparePage() {
         </Card>
       ) : (
         <>
-          <Choice
-            label={say.before}
-            options={ids}
-            word={named}
-            value={before?.inspection.id ?? null}
-            onChoose={(one) => setChosen({ ...chosen, before: one })}
-          />
-          <Choice
-            label={say.after}
-            options={ids}
-            word={named}
-            value={after?.inspection.id ?? null}
-            onChoose={(one) => setChosen({ ...chosen, after: one })}
-          />
-          {before === after || !before ? <Words role="status">{say.chooseTwoDifferentVisits}</Words> : null}
+          <View style={styles.row}>
+            <Words style={styles.grow}>
+              {before && after ? say.two(visitWords(before), visitWords(after)) : say.chooseTwoDifferentVisits}
+            </Words>
+            <LinkPress href={`/vehicle/${id}/life?mark=1`} style={styles.others}>
+              <Label colour={palette.pass}>{say.others}</Label>
+            </LinkPress>
+          </View>
           {[
             { title: say.gotWorse, list: worse },
             { title: say.gotBetter, list: better },
@@ -125,6 +113,9 @@ export function ComparePage() {
     </Page>
   );
 }
+
+/** Visits of one day are told apart by the hour and by who made them. */
+const visitWords = ({ inspection, inspector }: Visit) => `${dayAndTime(inspection.startedAt)}, ${inspector}`;
 
 const seen = ({ result }: GradedPoint) => result.grade !== 'not-seen';
 
@@ -178,4 +169,5 @@ const styles = StyleSheet.create({
     gap: SPACE.s,
   },
   grow: { flex: 1 },
+  others: { minHeight: TOUCH.least, justifyContent: 'center', paddingHorizontal: SPACE.s },
 });

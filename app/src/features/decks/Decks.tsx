@@ -21,6 +21,7 @@ import { Label, Words } from '../../kit/Words';
 import { figure, pointShort, unitOf } from '../../words/show';
 import { words } from '../../words/en';
 import { DeckMark } from './DeckMark';
+import { DECKS, isOnDeck, type DeckName } from './deckNames';
 import { hubSpot, nearestPoint } from './nearestPoint';
 import { decks as say } from '../../words/en/pages/decks';
 
@@ -31,6 +32,8 @@ const NOSE = 10;
 interface DecksProps {
   readonly axles: readonly Axle[];
   readonly points: readonly GradedPoint[];
+  /** Which floors are drawn; all without. */
+  readonly only?: readonly DeckName[];
   /** Lets a tap on a deck go to the point that is meant. */
   readonly onPoint?: (key: string) => void;
 }
@@ -39,7 +42,7 @@ interface DecksProps {
 export function Decks(props: DecksProps) {
   return (
     <View style={styles.decks}>
-      {(['bonnet', 'wheels', 'under'] as const).map((deck) => (
+      {(props.only ?? DECKS).map((deck) => (
         <View key={deck} style={styles.deck}>
           <Label size="m" soft>
             {words.deck[deck]}
@@ -52,7 +55,7 @@ export function Decks(props: DecksProps) {
   );
 }
 
-function Deck({ deck, ...props }: DecksProps & { readonly deck: 'bonnet' | 'wheels' | 'under' }) {
+function Deck({ deck, ...props }: DecksProps & { readonly deck: DeckName }) {
   const { axles, points, onPoint } = props;
   const [width, setWidth] = useState(0);
   const drawing = (
@@ -82,7 +85,7 @@ function Deck({ deck, ...props }: DecksProps & { readonly deck: 'bonnet' | 'whee
 const MOST_NAMED = 4;
 
 /** What is not well on a deck, in words under its drawing. */
-function DeckNote({ deck, points, axles }: DecksProps & { readonly deck: string }) {
+function DeckNote({ deck, points, axles }: DecksProps & { readonly deck: DeckName }) {
   const palette = usePalette();
   const here = onDeck(deck, points);
   const bad = worstFirst(here).filter(({ result }) => result.grade === 'fail' || result.grade === 'advisory');
@@ -101,12 +104,12 @@ function DeckNote({ deck, points, axles }: DecksProps & { readonly deck: string 
   );
 }
 
-function onDeck(deck: string, points: readonly GradedPoint[]): GradedPoint[] {
-  return points.filter(({ point }) => cataloguePoint(point).deck?.name === deck);
+function onDeck(deck: DeckName, points: readonly GradedPoint[]): GradedPoint[] {
+  return points.filter((graded) => isOnDeck(deck, graded));
 }
 
 /** The drawing in words, for who does not see it. */
-function deckWords(deck: string, { axles, points }: DecksProps): string {
+function deckWords(deck: DeckName, { axles, points }: DecksProps): string {
   const here = onDeck(deck, points);
   const seen = here.filter(({ result }) => result.grade !== 'not-seen').length;
   const bad = here.filter(({ result }) => result.grade !== 'pass');

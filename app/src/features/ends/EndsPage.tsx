@@ -46,7 +46,6 @@ function Ends({ found, back }: { readonly found: FoundVisit; readonly back: bool
     <Page
       title={say.looseEnds}
       over={`${vehicle.fleetCode} · ${vehicle.make} ${vehicle.model}`}
-      back={walk}
       width={wide ? 1080 : 640}
       foot={<Press kind="main" label={say.toTheWalk} onPress={() => router.replace(walk)} style={styles.grow} />}
     >

@@ -35,7 +35,6 @@ function Gate({ found }: { readonly found: FoundVisit }) {
     <Page
       title={say.coldGate}
       over={`${vehicle.fleetCode} · ${vehicle.make} ${vehicle.model}`}
-      back={`/vehicle/${vehicle.id}`}
       foot={
         <Press
           kind="main"

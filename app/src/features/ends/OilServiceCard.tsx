@@ -8,7 +8,7 @@ import { usePalette } from '../../kit/theme';
 import { Heading, Words } from '../../kit/Words';
 import { words } from '../../words/en';
 import { putAct } from './putAct';
-import { useNow } from './useNow';
+import { useNow } from '../../visit/useNow';
 import { ends as say } from '../../words/en/pages/ends';
 
 interface OilServiceCardProps {

@@ -17,7 +17,7 @@ import { SPACE } from '../../kit/tokens';
 import { Heading, Words } from '../../kit/Words';
 import { words } from '../../words/en';
 import { putAct } from './putAct';
-import { clockWords, useNow } from './useNow';
+import { clockWords, useNow } from '../../visit/useNow';
 import { ends as say } from '../../words/en/pages/ends';
 
 interface StateCardProps {

@@ -10,7 +10,7 @@ import { Heading, Label, Words } from '../../kit/Words';
 import { words } from '../../words/en';
 import { setSound, sound, soundOn } from './callSound';
 import { putAct } from './putAct';
-import { clockWords, useNow } from './useNow';
+import { clockWords, useNow } from '../../visit/useNow';
 import { ends as say } from '../../words/en/pages/ends';
 
 /** What runs by itself: how long still, and what is over and wants somebody. */

@@ -1,3 +1,5 @@
+import { readDevice, writeDevice } from '../../sync/deviceNotes';
+
 /** Whether a wait that ends is heard too; of this device only. */
 const KEY = 'weskopos.sound';
 const TONE_HZ = 660;
@@ -5,12 +7,12 @@ const LASTS_S = 0.35;
 
 /** Whether this device calls when a wait is over. */
 export function soundOn(): boolean {
-  return localStorage.getItem(KEY) === 'on';
+  return readDevice(KEY) === 'on';
 }
 
 /** Turns the call on or off, for this device. */
 export function setSound(on: boolean): void {
-  localStorage.setItem(KEY, on ? 'on' : 'off');
+  writeDevice(KEY, on ? 'on' : 'off');
 }
 
 /** One short, soft tone, if this device was told to sound. A browser that has not been touched yet stays silent. */

@@ -5,7 +5,7 @@ import { ENGINE_START, usualSeconds, visitRoute } from '@weskopos/core/walk';
 import { CAR, findingOf, inspectionOf } from '@weskopos/core/tests/builders';
 import { answerRoute } from '../../workers/routeAnswer';
 import { lastDone } from '../walk/useReturn';
-import { clockWords } from './useNow';
+import { clockWords } from '../../visit/useNow';
 
 test.each([
   [0, '0:00'],

@@ -69,7 +69,7 @@ export function FleetPage() {
     <Page
       title={common.fleet}
       over={answer ? say.learned(answer.learnedAt ? day(answer.learnedAt) : say.nothingYetBuiltInWear) : ''}
-      back="/"
+
       width={wide ? 1240 : 640}
       foot={<Press label={common.print} onPress={() => window.print()} />}
     >

@@ -32,12 +32,7 @@ export function HistoryPage() {
   const pasts = jobPasts(vehicle, jobsOf(counted, entries), entries);
   const open = pasts.filter(({ state }) => state === 'unsaid').length;
   return (
-    <Page
-      title={say.title}
-      over={`${vehicle.fleetCode} · ${vehicle.make} ${vehicle.model}`}
-      back={`/vehicle/${id}`}
-      width={640}
-    >
+    <Page title={say.title} over={`${vehicle.fleetCode} · ${vehicle.make} ${vehicle.model}`} width={640}>
       <Words>{open > 0 ? say.open(open) : say.allSaid}</Words>
       <Field
         label={say.paper}

@@ -5,7 +5,7 @@ import { common } from '../../words/en/pages/common';
 /** An address that leads nowhere: said plainly, with the way back. */
 export function LostPage() {
   return (
-    <Page title={common.nothingHere} over={common.addressLeadsNowhere} back="/">
+    <Page title={common.nothingHere} over={common.addressLeadsNowhere}>
       <Words>{common.nothingIsLost}</Words>
     </Page>
   );

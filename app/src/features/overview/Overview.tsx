@@ -64,7 +64,6 @@ export function Overview() {
     <Page
       title={say.overview}
       over={`${vehicle.fleetCode} · ${vehicle.make} ${vehicle.model}`}
-      back={walk}
       width={wide ? 1080 : 640}
       foot={
         inspection.signedAt ? (

@@ -42,7 +42,7 @@ export function People() {
   });
 
   return (
-    <Page title={common.people} back="/">
+    <Page title={common.people}>
       {people.map((person) => (
         <Card key={person.id}>
           <Label>{person.name}</Label>

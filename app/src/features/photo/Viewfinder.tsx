@@ -1,7 +1,8 @@
-import { createElement, useEffect, useRef, useState } from 'react';
+import { createElement, useState } from 'react';
 import { Image, StyleSheet, View } from 'react-native';
 import { Press } from '../../kit/Press';
 import { CORNER, SPACE } from '../../kit/tokens';
+import { useCamera } from './useCamera';
 import { usePhotoUri } from './usePhotoUri';
 import { photo as say } from '../../words/en/pages/photo';
 
@@ -15,35 +16,8 @@ const QUALITY = 0.92;
 
 /** The camera's own picture with last visit's laid over it half through, so that both show the same view. */
 export function Viewfinder({ ghost, onPicture, onProblem }: ViewfinderProps) {
-  const video = useRef<HTMLVideoElement | null>(null);
-  const [ready, setReady] = useState(false);
+  const { video, ready } = useCamera(() => onProblem(say.theCameraWasNotOpened));
   const [overlay, setOverlay] = useState(true);
-  const problem = useRef(onProblem);
-  useEffect(() => {
-    problem.current = onProblem;
-  });
-  useEffect(() => {
-    let stream: MediaStream | null = null;
-    let gone = false;
-    const open = async () => {
-      try {
-        const opened = await navigator.mediaDevices.getUserMedia({ video: { facingMode: 'environment' } });
-        if (gone) return opened.getTracks().forEach((track) => track.stop());
-        stream = opened;
-        if (!video.current) return;
-        video.current.srcObject = opened;
-        await video.current.play();
-        setReady(true);
-      } catch {
-        problem.current(say.theCameraWasNotOpened);
-      }
-    };
-    void open();
-    return () => {
-      gone = true;
-      stream?.getTracks().forEach((track) => track.stop());
-    };
-  }, []);
   const shoot = () => {
     const frame = video.current;
     if (!frame) return;

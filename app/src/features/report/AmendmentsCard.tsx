@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { Card } from '../../kit/Card';
 import { SPACE } from '../../kit/tokens';
 import { Heading, Words } from '../../kit/Words';
-import { figuresOf } from '../../visit/figuresOf';
+import { figuresOf } from '../../words/figuresOf';
 import { words } from '../../words/en';
 import { dayAndTime, pointWords, type Seats } from '../../words/show';
 import { report as say } from '../../words/en/pages/report';

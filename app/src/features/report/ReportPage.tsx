@@ -58,7 +58,6 @@ export function ReportPage() {
     <Page
       title={`Report, ${vehicle.fleetCode}`}
       over={[vehicle.make, vehicle.model, vehicle.year, vehicle.plate].filter(Boolean).join(' · ')}
-      back={`/vehicle/${id}`}
       width={760}
       foot={
         <>

@@ -3,7 +3,6 @@ import { AtkinsonHyperlegibleNext_700Bold } from '@expo-google-fonts/atkinson-hy
 import { BarlowCondensed_500Medium } from '@expo-google-fonts/barlow-condensed/500Medium';
 import { BarlowCondensed_600SemiBold } from '@expo-google-fonts/barlow-condensed/600SemiBold';
 import { useFonts } from 'expo-font';
-import { Slot } from 'expo-router';
 import { Suspense, useEffect } from 'react';
 import { View } from 'react-native';
 import { FONT } from '../../kit/tokens';
@@ -12,6 +11,7 @@ import { openWorkshop, useWorkshop } from '../../sync/workshop';
 import { followHouse } from '../../words/followHouse';
 import { Setup, liftOnDevice } from '../desk/lazyShapes';
 import { SignIn } from '../signin/SignIn';
+import { Shell } from '../../shell/Shell';
 import { StorageNotice } from '../../shell/StorageNotice';
 import { keepShell } from './keepShell';
 
@@ -43,7 +43,7 @@ export function Root() {
     <PaletteContext value={palette}>
       <View style={{ flex: 1, backgroundColor: palette.ground }}>
         <Suspense fallback={null}>
-          {status === 'empty' ? <Setup /> : status === 'signed-out' ? <SignIn /> : <Slot />}
+          {status === 'empty' ? <Setup /> : status === 'signed-out' ? <SignIn /> : <Shell />}
         </Suspense>
       </View>
     </PaletteContext>

@@ -61,7 +61,7 @@ function Editor({ newest }: { readonly newest: Rulebook }) {
   };
   if (person?.role !== 'lead')
     return (
-      <Page title={common.rules} back="/">
+      <Page title={common.rules}>
         <Words>{say.onlyAWorkshopLeadEdits}</Words>
       </Page>
     );
@@ -69,7 +69,7 @@ function Editor({ newest }: { readonly newest: Rulebook }) {
     <Page
       title={common.rules}
       over={say.version(newest.version)}
-      back="/"
+
       width={760}
       foot={
         preview ? (

@@ -39,7 +39,7 @@ const AGREE = 1.96 * Math.SQRT2;
 export function ScorecardPage() {
   const { answer, problem } = useDesk<Scorecard>(askScorecard);
   return (
-    <Page title={common.scorecard} over={say.forecastsJudgedByWhatCame} back="/" width={760}>
+    <Page title={common.scorecard} over={say.forecastsJudgedByWhatCame} width={760}>
       {problem ? <Words role="alert">{problem}</Words> : null}
       {!answer && !problem ? <Words soft>{common.addingUp}</Words> : null}
       {answer && answer.byKind.every(({ arrived }) => arrived === 0) ? (

@@ -24,12 +24,7 @@ export function TrendPage() {
     ? undefined
     : outlookOf(life.vehicle, signed, life.entries, rules, fleet).states.find((one) => one.key === key);
   return (
-    <Page
-      title={say.trend}
-      over={`${life.vehicle.fleetCode} · ${life.vehicle.make} ${life.vehicle.model}`}
-      back={`/vehicle/${id}`}
-      width={760}
-    >
+    <Page title={say.trend} over={`${life.vehicle.fleetCode} · ${life.vehicle.make} ${life.vehicle.model}`} width={760}>
       {trend ? (
         <TrendPanel vehicle={life.vehicle} trend={trend} rules={rules} entries={life.entries} fleet={fleet} />
       ) : state ? (

@@ -48,7 +48,6 @@ function Editor({ vehicle, known }: { readonly vehicle: Vehicle; readonly known:
     <Page
       title={known ? common.vehicleAndSpec : common.addAVehicle}
       {...(known ? { over: vehicle.fleetCode } : {})}
-      back={known ? `/vehicle/${vehicle.id}` : '/'}
       foot={<Press kind="main" label={say.save} onPress={() => void save()} style={{ flex: 1 }} />}
     >
       {missed && !form.formState.isValid && form.formState.isSubmitted ? (

@@ -4,7 +4,7 @@ import { Pressable, StyleSheet, View } from 'react-native';
 import { GradeMark } from '../../kit/GradeMark';
 import { CORNER, SPACE } from '../../kit/tokens';
 import { gradeColours, usePalette } from '../../kit/theme';
-import { Label, Words } from '../../kit/Words';
+import { HEARD_ONLY, Label, Words } from '../../kit/Words';
 import { words } from '../../words/en';
 import { day } from '../../words/show';
 import { gradeSentence, reasonSource } from '../../words/reasonSentence';
@@ -16,6 +16,8 @@ export function ReasonCard({ title, result }: { readonly title?: string; readonl
   const [open, setOpen] = useState(false);
   const { line, wash } = gradeColours(palette, result.grade);
   const sources = [...new Set(result.reasons.map(reasonSource).filter((source): source is string => source !== null))];
+  if (result.reasons[0]?.rule === 'not-looked-at' && !result.override && !result.carried)
+    return <NotLookedAt words={gradeSentence(result)} />;
   const asides = [
     result.override && say.givenByHandComputed(words.grade[result.computed].toLowerCase()),
     result.carried && say.carriedFrom(day(result.carried.at)),
@@ -55,6 +57,16 @@ export function ReasonCard({ title, result }: { readonly title?: string; readonl
   );
 }
 
+/** Nothing is said yet: the dashed edge alone; its sentence is for who listens. */
+function NotLookedAt({ words: told }: { readonly words: string }) {
+  const palette = usePalette();
+  return (
+    <View style={[styles.dashed, { borderColor: palette.unseen }]}>
+      <Words style={HEARD_ONLY}>{told}</Words>
+    </View>
+  );
+}
+
 const styles = StyleSheet.create({
   card: {
     flexDirection: 'row',
@@ -65,4 +77,5 @@ const styles = StyleSheet.create({
     alignItems: 'center',
   },
   text: { flex: 1, gap: 2 },
+  dashed: { borderTopWidth: 3, borderStyle: 'dashed', marginVertical: SPACE.xs },
 });

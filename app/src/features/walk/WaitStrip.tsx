@@ -6,7 +6,7 @@ import { CORNER, SPACE, TOUCH } from '../../kit/tokens';
 import { Label } from '../../kit/Words';
 import { words } from '../../words/en';
 import { sound } from '../ends/callSound';
-import { clockWords, useNow } from '../ends/useNow';
+import { clockWords, useNow } from '../../visit/useNow';
 import { walk as say } from '../../words/en/pages/walk';
 
 /** One line over the walk while something hangs or runs by itself; a tap leads to the loose ends. A wait that ends calls quietly. */

@@ -1,170 +1,201 @@
-import { useRouter } from 'expo-router';
-import { useMemo, useState } from 'react';
-import { Pressable, StyleSheet, View } from 'react-native';
 import type { YardEntry } from '@weskopos/contract';
+import { GRADES } from '@weskopos/core';
+import ScanLine from 'lucide-react-native/icons/scan-line';
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import { Suspense, lazy, useEffect, useRef, useState } from 'react';
+import { StyleSheet, View, type TextInput } from 'react-native';
 import { Card } from '../../kit/Card';
+import { Choice } from '../../kit/Choice';
 import { Field } from '../../kit/Field';
 import { GradeMark } from '../../kit/GradeMark';
-import { Page } from '../../shell/Page';
 import { Press } from '../../kit/Press';
-import { SPACE } from '../../kit/tokens';
-import { gradeColours, useIsWide, usePalette } from '../../kit/theme';
-import { Heading, Label, Words } from '../../kit/Words';
-import { signOut, useWorkshop } from '../../sync/workshop';
-import { BoltsDone } from '../../visit/BoltsDone';
-import { words } from '../../words/en';
-import { problemWords } from '../../words/problemWords';
-import { dayAndTime, meterWords } from '../../words/show';
-import { lookedWords, standingCounts } from '../../words/standingWords';
-import { useYard } from './useYard';
-import { yard as say } from '../../words/en/pages/yard';
+import { Slip } from '../../kit/Slip';
+import { SPACE, TOUCH } from '../../kit/tokens';
+import { useIsWide, usePalette } from '../../kit/theme';
+import { Heading, Words } from '../../kit/Words';
+import { Page } from '../../shell/Page';
 import { common } from '../../words/en/pages/common';
+import { yard as say } from '../../words/en/pages/yard';
+import { longDay } from '../../words/show';
+import { Board } from './Board';
+import { VehicleLine } from './VehicleLine';
+import { useFinder } from './useFinder';
+import { useToday } from './useToday';
+import { useYard } from './useYard';
 
-/** Where the day begins: what is half done, then every vehicle, worst first. */
+const Scanner = lazy(() => import('./Scanner').then(({ Scanner: part }) => ({ default: part })));
+
+/** Today: what is on the lift, what must not be driven, what falls due, what is new; then every vehicle. */
 export function Yard() {
   const router = useRouter();
   const wide = useIsWide();
-  const person = useWorkshop((state) => state.person);
+  const palette = usePalette();
   const entries = useYard();
-  const [search, setSearch] = useState('');
-  const [problem, setProblem] = useState<string>();
-  const shown = useMemo(() => {
-    const wanted = search.trim().toLowerCase();
-    return entries.filter(({ vehicle }) =>
-      [vehicle.fleetCode, vehicle.plate, vehicle.make, vehicle.model, vehicle.use]
-        .join(' ')
-        .toLowerCase()
-        .includes(wanted),
-    );
-  }, [entries, search]);
-  const open = shown.filter((entry) => entry.open);
-  const rest = shown.filter((entry) => !entry.open);
+  const { find } = useLocalSearchParams<{ find?: string }>();
+  const today = useToday(entries);
+  const [wanted, setWanted] = useState('');
+  const [scanning, setScanning] = useState(false);
+  const line = useRef<TextInput>(null);
+  useEffect(() => {
+    if (find === undefined) return;
+    line.current?.focus();
+    // Asked for once: coming back does not ask again.
+    router.setParams({ find: undefined });
+  }, [find, router]);
+  const results = useFinder(entries, wanted.trim());
+  const quiet = [today.onLift, today.stopped, today.due, today.fresh].every((list) => list.length === 0);
   return (
     <Page
-      title={say.yard}
-      over={person ? `${person.name}, ${words.role[person.role]}` : ''}
-      width={wide ? 960 : 640}
+      title={longDay(today.now)}
+      name={say.yard}
+      width={wide ? 1040 : 640}
+      footWidth={640}
       foot={
-        <>
-          <Press label={common.fleet} onPress={() => router.push('/fleet')} />
-          <Press label={common.addAVehicle} onPress={() => router.push('/vehicle/new')} style={styles.grow} />
-        </>
+        entries.length === 0 ? (
+          <Press
+            kind="main"
+            label={common.addAVehicle}
+            onPress={() => router.push('/vehicle/new')}
+            style={styles.grow}
+          />
+        ) : (
+          <>
+            <Press
+              label=""
+              hint={say.scan}
+              icon={<ScanLine color={palette.ink} size={26} />}
+              onPress={() => setScanning(true)}
+              style={styles.scan}
+            />
+            <View style={styles.grow}>
+              <Field
+                label={say.find}
+                hideLabel
+                inputRef={line}
+                value={wanted}
+                onChangeText={setWanted}
+                placeholder={say.findWhat}
+                onSubmitEditing={() => results?.[0] && router.push(results[0].href)}
+                returnKeyType="search"
+              />
+            </View>
+            {wanted ? <Press label={say.clear} onPress={() => setWanted('')} /> : null}
+          </>
+        )
       }
     >
-      {problem ? <Words role="alert">{problem}</Words> : null}
-      {entries.length > 5 ? (
-        <Field label={say.find} value={search} onChangeText={setSearch} placeholder={say.fleetCodePlateMake} />
+      {scanning ? (
+        <Suspense fallback={null}>
+          <Scanner entries={entries} onClose={() => setScanning(false)} />
+        </Suspense>
       ) : null}
       {entries.length === 0 ? (
         <Card>
           <Heading level={2}>{say.noVehiclesYet}</Heading>
           <Words>{say.addTheFirstOneIts}</Words>
         </Card>
-      ) : null}
-      {open.length > 0 ? (
-        <View style={styles.group}>
-          <Heading>{say.halfDone}</Heading>
-          {open.map((entry) => (
-            <Entry key={entry.vehicle.id} entry={entry} />
-          ))}
-        </View>
-      ) : null}
-      {rest.length > 0 ? (
-        <View style={styles.group}>
-          <Heading>{say.vehicles}</Heading>
-          <View style={wide ? styles.grid : styles.group}>
-            {rest.map((entry) => (
-              <View key={entry.vehicle.id} style={wide ? styles.half : null}>
-                <Entry entry={entry} />
-              </View>
-            ))}
+      ) : results ? (
+        <Results results={results} entries={entries} wanted={wanted.trim()} />
+      ) : wide ? (
+        <View style={styles.panes}>
+          <View style={styles.pane}>
+            {quiet ? <Words soft>{say.nothingToday}</Words> : null}
+            <Board {...today} />
+          </View>
+          <View style={styles.pane}>
+            <Everything entries={entries} />
           </View>
         </View>
-      ) : null}
-      <View style={styles.desk}>
-        <Press label={common.bench} onPress={() => router.push('/bench')} />
-        <Press label={common.scorecard} onPress={() => router.push('/scorecard')} />
-        {person?.role === 'lead' ? (
-          <>
-            <Press label={common.rules} onPress={() => router.push('/rules')} />
-            <Press label={common.people} onPress={() => router.push('/people')} />
-          </>
-        ) : null}
-        <Press
-          label={say.signOut}
-          onPress={() => void signOut().catch((error: unknown) => setProblem(problemWords(error)))}
-        />
-      </View>
+      ) : (
+        <>
+          {quiet ? <Words soft>{say.nothingToday}</Words> : null}
+          <Board {...today} />
+          <Everything entries={entries} />
+        </>
+      )}
     </Page>
   );
 }
 
-function Entry({ entry: { vehicle, standing, last, open } }: { readonly entry: YardEntry }) {
-  const router = useRouter();
-  const palette = usePalette();
-  const grade = standing?.grade ?? 'not-seen';
-  const looked = standing?.last;
-  const bolts = standing?.boltsAgain;
-  return (
-    <Card style={styles.entry}>
-      <Pressable
-        role="link"
-        aria-label={say.lifeSheet(vehicle.fleetCode)}
-        onPress={() => router.push(`/vehicle/${vehicle.id}`)}
-        style={styles.row}
-      >
-        <GradeMark grade={grade} height={56} />
-        <View style={styles.grow}>
-          <Label size="h3">{vehicle.fleetCode}</Label>
-          <Words soft>{[vehicle.make, vehicle.model, vehicle.use].filter(Boolean).join(' · ')}</Words>
-          {standing && last ? (
-            <Words size="m">
-              <Words strong colour={gradeColours(palette, grade).line}>
-                {words.grade[grade]}
-              </Words>
-              {` ${standingCounts(standing)} · ${meterWords(last.meter, vehicle.meterUnit)}`}
-            </Words>
-          ) : (
-            <Words size="m">{common.neverInspected}</Words>
-          )}
-          {looked ? (
-            <Words size="m" soft>
-              {lookedWords(looked)}
-            </Words>
-          ) : null}
-          {bolts ? (
-            <Words size="m" strong colour={palette.fail}>
-              {common.wheelBoltsAgainTo(meterWords(bolts.fromKm, 'km'), meterWords(bolts.toKm, 'km'))}
-            </Words>
-          ) : null}
-          {open ? <Words size="m">{say.halfDoneSince(dayAndTime(open.startedAt))}</Words> : null}
-        </View>
-      </Pressable>
-      {bolts ? <BoltsDone vehicleId={vehicle.id} fleetCode={vehicle.fleetCode} /> : null}
-      {open ? (
-        <Press
-          kind="main"
-          label={common.goOnWithTheVisit}
-          hint={say.goOnWithTheVisit(vehicle.fleetCode)}
-          onPress={() => router.push(`/vehicle/${vehicle.id}/visit/${open.inspectionId}`)}
-        />
-      ) : (
-        <Press
-          label={common.beginAVisit}
-          hint={say.beginAVisitOf(vehicle.fleetCode)}
-          onPress={() => router.push(`/vehicle/${vehicle.id}/arrive`)}
-        />
-      )}
-    </Card>
-  );
+interface ResultsProps {
+  readonly results: NonNullable<ReturnType<typeof useFinder>>;
+  readonly entries: readonly YardEntry[];
+  readonly wanted: string;
 }
 
+function Results({ results, entries, wanted }: ResultsProps) {
+  const byId = new Map(entries.map((entry) => [entry.vehicle.id, entry]));
+  return (
+    <View role="region" aria-label={say.find} aria-live="polite">
+      {results.length === 0 ? <Words>{say.noVehicleFound(wanted)}</Words> : null}
+      {results.slice(0, MOST_FOUND).map(({ id, kind, vehicleId, title, href }) => {
+        const entry = byId.get(vehicleId);
+        if (!entry) return null;
+        return kind === 'vehicle' ? (
+          <VehicleLine key={id} entry={entry} />
+        ) : (
+          <Slip
+            key={id}
+            flat
+            mark={<GradeMark grade={entry.standing?.grade ?? 'not-seen'} height={30} />}
+            name={title}
+            href={href}
+          />
+        );
+      })}
+    </View>
+  );
+}
+/** More than fit on a page say less than another word would. */
+const MOST_FOUND = 30;
+
+const ORDERS = ['code', 'worst', 'looked'] as const;
+type Order = (typeof ORDERS)[number];
+const ORDER_WORDS: Readonly<Record<Order, string>> = { code: say.byCode, worst: say.byWorst, looked: say.byLooked };
+const gradeOf = ({ standing }: YardEntry) => standing?.grade ?? 'not-seen';
+const ORDERED: Readonly<Record<Order, (a: YardEntry, b: YardEntry) => number>> = {
+  code: () => 0,
+  worst: (a, b) => GRADES.indexOf(gradeOf(b)) - GRADES.indexOf(gradeOf(a)),
+  looked: (a, b) => (a.standing?.last?.at ?? '').localeCompare(b.standing?.last?.at ?? ''),
+};
+
+/** All vehicles as short lines. */
+function Everything({ entries }: { readonly entries: readonly YardEntry[] }) {
+  const router = useRouter();
+  const [order, setOrder] = useState<Order>('code');
+  // Codes are in order already, and stay so where the rest is equal.
+  const sorted = [...entries].sort(ORDERED[order]);
+  return (
+    <View>
+      <View style={styles.head}>
+        <Heading level={2} size="l" soft style={styles.grow}>
+          {say.all}
+        </Heading>
+        <Press kind="quiet" label={common.addAVehicle} onPress={() => router.push('/vehicle/new')} />
+      </View>
+      {entries.length > MANY ? (
+        <Choice
+          label={say.order}
+          hideLabel
+          options={ORDERS}
+          word={(one) => ORDER_WORDS[one]}
+          value={order}
+          onChoose={setOrder}
+        />
+      ) : null}
+      {sorted.map((entry) => (
+        <VehicleLine key={entry.vehicle.id} entry={entry} />
+      ))}
+    </View>
+  );
+}
+/** Fewer are seen at a glance in any order. */
+const MANY = 5;
+
 const styles = StyleSheet.create({
-  group: { gap: SPACE.s },
-  desk: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s },
-  grid: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.m },
-  half: { flexBasis: '48%', flexGrow: 1 },
-  entry: { gap: SPACE.m },
-  row: { flexDirection: 'row', gap: SPACE.m, alignItems: 'center' },
+  panes: { flexDirection: 'row', gap: SPACE.xl, alignItems: 'flex-start' },
+  pane: { flex: 1, gap: SPACE.l },
+  head: { flexDirection: 'row', alignItems: 'center', gap: SPACE.s },
+  scan: { width: TOUCH.hand },
   grow: { flex: 1 },
 });

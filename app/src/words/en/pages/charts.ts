@@ -1,5 +1,7 @@
 /** Words of the views in charts. */
 export const charts = {
+  runsOut: 'Runs out',
+  nextVisit: 'next visit',
   runOutCalendar: 'Run-out calendar',
   nothingRunsOutWithinMonths: (months: number) => `Nothing runs out within ${months} months.`,
   runOutCalendarSpoken: (spoken: string) => `Run-out calendar: ${spoken}`,

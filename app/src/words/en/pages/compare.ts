@@ -6,6 +6,8 @@ export const compare = {
   before: 'Before',
   after: 'After',
   chooseTwoDifferentVisits: 'Choose two different visits.',
+  two: (before: string, after: string) => `${before}, beside ${after}`,
+  others: 'Two others',
   gotWorse: 'Got worse',
   gotBetter: 'Got better',
   nothing: 'Nothing.',

@@ -1,0 +1,1 @@
+export { MePage as default } from '../src/features/me/MePage';

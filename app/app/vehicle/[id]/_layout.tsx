@@ -1,0 +1,1 @@
+export { VehicleDesk as default } from '../../../src/features/desk/VehicleDesk';

@@ -1,0 +1,1 @@
+export { LifePage as default } from '../../../src/features/life/LifePage';

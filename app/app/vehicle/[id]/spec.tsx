@@ -1,0 +1,1 @@
+export { SpecPage as default } from '../../../src/features/spec/SpecPage';

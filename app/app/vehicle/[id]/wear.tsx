@@ -1,0 +1,1 @@
+export { WearPage as default } from '../../../src/features/wear/WearPage';

@@ -1,0 +1,52 @@
+import { useRouter } from 'expo-router';
+import { Card } from '../../kit/Card';
+import { Press } from '../../kit/Press';
+import { Heading, Words } from '../../kit/Words';
+import { SpecList } from '../../visit/SpecList';
+import { words } from '../../words/en';
+import { sheet as say } from '../../words/en/pages/sheet';
+import { amount } from '../../words/show';
+import { VehiclePage } from '../sheet/VehiclePage';
+
+/** What the vehicle is and what its sheet tells the hands, to be read at a glance. */
+export function SpecPage() {
+  const router = useRouter();
+  return (
+    <VehiclePage
+      page={say.spec}
+      foot={({ life: { vehicle } }) => (
+        <Press label={say.edit} onPress={() => router.push(`/vehicle/${vehicle.id}/edit`)} style={{ flex: 1 }} />
+      )}
+    >
+      {({ life: { vehicle } }) => {
+        const { plate, vin, year, axles, spec } = vehicle;
+        const told = [
+          [say.class, words.vehicleClass[vehicle.class]],
+          [say.year, String(year)],
+          [say.plate, plate],
+          [say.vin, vin],
+        ] as const;
+        return (
+          <>
+            <Card>
+              <Heading level={2}>{say.forHands}</Heading>
+              <SpecList spec={spec} />
+            </Card>
+            <Card>
+              <Heading level={2}>{say.what}</Heading>
+              {told.map(([word, value]) => (value ? <Words key={word}>{say.told(word, value)}</Words> : null))}
+              {axles.map(({ tyreSize, placardKpa }, axle) => (
+                <Words key={axle}>
+                  {say.told(
+                    say.tyres(axle + 1),
+                    [tyreSize, placardKpa === null ? '' : amount('pressure', placardKpa)].filter(Boolean).join(' · '),
+                  )}
+                </Words>
+              ))}
+            </Card>
+          </>
+        );
+      }}
+    </VehiclePage>
+  );
+}

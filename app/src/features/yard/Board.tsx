@@ -1,0 +1,196 @@
+import type { YardEntry } from '@weskopos/contract';
+import { remainingS } from '@weskopos/core';
+import type { ReactNode } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { GradeMark } from '../../kit/GradeMark';
+import { Press } from '../../kit/Press';
+import { Slip } from '../../kit/Slip';
+import { SPACE } from '../../kit/tokens';
+import { gradeColours, usePalette } from '../../kit/theme';
+import { Heading, Label } from '../../kit/Words';
+import { BoltsDone } from '../../visit/BoltsDone';
+import { endTitle } from '../../visit/endTitle';
+import { changeSentence } from '../../words/changeSentence';
+import { words } from '../../words/en';
+import { yard as say } from '../../words/en/pages/yard';
+import { day, templateWords } from '../../words/show';
+import { dueIn, toDoWords } from '../../words/toDoWords';
+import { clockWords, useNow } from '../../visit/useNow';
+import { isDue, type AtVehicle, type NewAt, type OnLift, type Today } from './today';
+
+const MARK = 52;
+
+interface BoardProps extends Today {
+  /** ISO 8601. */
+  readonly now: string;
+  readonly seen: () => void;
+}
+
+/** What matters now, most urgent first. */
+export function Board({ onLift, stopped, due, fresh, now, seen }: BoardProps) {
+  return (
+    <>
+      <Group title={say.onTheLift} list={onLift}>
+        {(one) => <LiftSlip key={one.visitId} lift={one} />}
+      </Group>
+      <Group title={say.notToBeDriven} list={stopped}>
+        {(one) => <StoppedSlip key={one.entry.vehicle.id} at={one} now={now} />}
+      </Group>
+      <Group title={say.dueBySunday} list={due}>
+        {(one) => <DueSlip key={one.entry.vehicle.id} at={one} now={now} />}
+      </Group>
+      <Group title={say.sinceYouLooked} list={fresh} aside={<Press kind="quiet" label={say.seenAll} onPress={seen} />}>
+        {(one) => <NewSlip key={one.entry.vehicle.id} at={one} />}
+      </Group>
+    </>
+  );
+}
+
+interface GroupProps<T> {
+  readonly title: string;
+  readonly list: readonly T[];
+  readonly aside?: ReactNode;
+  readonly children: (one: T) => ReactNode;
+}
+
+function Group<T>({ title, list, aside, children }: GroupProps<T>) {
+  if (list.length === 0) return null;
+  return (
+    <View style={styles.group}>
+      <View style={styles.head}>
+        <Heading level={2} size="l" soft style={styles.grow}>
+          {title}
+        </Heading>
+        {aside ?? (
+          <Label size="l" soft>
+            {String(list.length)}
+          </Label>
+        )}
+      </View>
+      {list.map(children)}
+    </View>
+  );
+}
+
+/** What a vehicle is, in a few words. */
+const about = ({ vehicle: { make, model, use } }: YardEntry) => [`${make} ${model}`.trim(), use].filter(Boolean);
+
+function LiftSlip({ lift }: { readonly lift: OnLift }) {
+  const palette = usePalette();
+  const { entry, visitId, template, inspector, seen, of, ends, wait } = lift;
+  const { vehicle } = entry;
+  const ready = seen === of && ends.length === 0 && !wait;
+  const now = useNow(wait ? 1000 : 60_000);
+  const left = wait ? remainingS(wait, now) : 0;
+  const figure = wait
+    ? left > 0
+      ? say.running(words.wait[wait.kind], clockWords(left))
+      : say.over(words.wait[wait.kind])
+    : ready
+      ? say.readyToSign
+      : say.ofSeen(seen, of);
+  const rest = wait ? [say.ofSeen(seen, of)] : [];
+  return (
+    <Slip
+      mark={
+        wait ? (
+          <View style={[styles.running, { backgroundColor: palette.forecast }]} />
+        ) : (
+          <GradeMark grade="not-seen" height={MARK} />
+        )
+      }
+      name={vehicle.fleetCode}
+      figure={figure}
+      figureColour={wait ? palette.forecast : palette.pass}
+      why={[...about(entry), templateWords(template), inspector, ...rest].join(' · ')}
+      {...(ends.length > 0
+        ? { open: say.open(ends.length, ends.map((end) => endTitle(end, vehicle)).join(', ')) }
+        : {})}
+      href={`/vehicle/${vehicle.id}/visit/${visitId}`}
+    />
+  );
+}
+
+interface AtProps {
+  readonly at: AtVehicle;
+  readonly now: string;
+}
+
+function StoppedSlip({ at: { entry, list }, now }: AtProps) {
+  const palette = usePalette();
+  const { vehicle } = entry;
+  const [first, ...more] = list
+    .filter((one) => one.kind === 'finding' && one.stops)
+    .map((one) => toDoWords(one, vehicle, now));
+  if (!first) return null;
+  return (
+    <View style={styles.close}>
+      <Slip
+        mark={<GradeMark grade="fail" height={MARK} />}
+        name={vehicle.fleetCode}
+        figure={`${first.name}${more.length > 0 ? say.andMore(more.length) : ''}`}
+        figureColour={palette.fail}
+        why={`${about(entry).join(' · ')}. ${first.why}`}
+        href={`/vehicle/${vehicle.id}`}
+      />
+      <Bolts {...{ list, vehicle }} />
+    </View>
+  );
+}
+
+/** The tick for bolts that want their second torque. */
+function Bolts({ list, vehicle: { id, fleetCode } }: Pick<AtVehicle, 'list'> & Pick<YardEntry, 'vehicle'>) {
+  return list.some(({ kind }) => kind === 'bolts') ? <BoltsDone vehicleId={id} fleetCode={fleetCode} /> : null;
+}
+
+function DueSlip({ at: { entry, list, turn }, now }: AtProps) {
+  const palette = usePalette();
+  const { vehicle } = entry;
+  const due = list.filter(isDue);
+  const [first, ...more] = due.map((one) => toDoWords(one, vehicle, now));
+  const grade = first?.grade ?? 'recorded';
+  const names = first ? `${first.name}${more.length > 0 ? say.andMore(more.length) : ''}` : say.turn;
+  return (
+    <View style={styles.close}>
+      <Slip
+        mark={<GradeMark grade={entry.standing?.grade ?? 'not-seen'} height={MARK} />}
+        name={vehicle.fleetCode}
+        figure={first ? first.figure : dueIn(turn ?? now, now)}
+        figureColour={grade === 'recorded' ? palette.ink : gradeColours(palette, grade).line}
+        why={[...about(entry), names].join(' · ')}
+        href={`/vehicle/${vehicle.id}`}
+      />
+      <Bolts {...{ list, vehicle }} />
+    </View>
+  );
+}
+
+function NewSlip({ at: { entry, visit, changes } }: { readonly at: NewAt }) {
+  const palette = usePalette();
+  const { vehicle, standing } = entry;
+  const grade = standing?.grade ?? 'not-seen';
+  const { signedAt, id } = visit.inspection;
+  const [change] = changes;
+  return (
+    <Slip
+      mark={<GradeMark grade={grade} height={MARK} />}
+      name={vehicle.fleetCode}
+      figure={words.grade[grade]}
+      figureColour={gradeColours(palette, grade).line}
+      why={
+        change
+          ? changeSentence(change, vehicle)
+          : `${about(entry).join(' · ')}. ${say.signedBy(visit.signedBy ?? visit.inspector, day(signedAt ?? ''))}`
+      }
+      href={change ? `/vehicle/${vehicle.id}/wear` : `/vehicle/${vehicle.id}/visit/${id}/report`}
+    />
+  );
+}
+
+const styles = StyleSheet.create({
+  group: { gap: SPACE.s },
+  head: { flexDirection: 'row', alignItems: 'center', gap: SPACE.s },
+  close: { gap: SPACE.xs },
+  running: { width: 8, height: MARK, marginHorizontal: 2 },
+  grow: { flex: 1 },
+});

@@ -1,0 +1,185 @@
+/** @jest-environment node */
+import type { Life, Visit, YardEntry } from '@weskopos/contract';
+import {
+  BUILT_IN_FLEET,
+  NO_DETAILS,
+  isSigned,
+  lifeStanding,
+  standingSummary,
+  type Act,
+  type Finding,
+} from '@weskopos/core';
+import { CAR, findingOf, inspectionOf, readingOf, rulesWith, treadOf } from '@weskopos/core/tests/builders';
+import type { VehicleBoard } from '@weskopos/core/outlook';
+import MiniSearch from 'minisearch';
+import { addTo, blankFinder, findablesOf, findingsOf, found } from './findIn';
+import { vehicleOnSticker } from './sticker';
+import { todayOf } from './today';
+import { endOfThisWeek } from './useToday';
+
+const NOW = '2026-12-01T08:00:00.000Z';
+const rules = rulesWith();
+const rulesOfVisit = () => rules;
+const visit = (id: string, day: string, findings: readonly Finding[], signed = true): Visit => ({
+  inspection: inspectionOf(CAR, {
+    id,
+    startedAt: `${day}T08:00:00.000Z`,
+    signedAt: signed ? `${day}T09:00:00.000Z` : null,
+    meter: 50_000,
+  }),
+  findings: findings.map((finding) => ({ ...finding, inspectionId: id, by: 'Isla' })),
+  acts: [],
+  inspector: 'Isla',
+  signedBy: signed ? 'Isla' : null,
+  sheet: null,
+  amendments: [],
+  voidedBy: null,
+});
+const lifeOf = (visits: Visit[], change: Partial<Life> = {}): Life => ({
+  vehicle: CAR,
+  visits,
+  entries: [],
+  ...change,
+});
+const entryOf = (life: Life): YardEntry => {
+  const open = life.visits.find(({ inspection }) => !isSigned(inspection));
+  const signed = life.visits.filter(({ inspection }) => isSigned(inspection)).at(-1);
+  const told = (one: Visit | undefined) =>
+    one
+      ? {
+          inspectionId: one.inspection.id,
+          startedAt: one.inspection.startedAt,
+          meter: one.inspection.meter,
+          signedAt: one.inspection.signedAt,
+          grade: null,
+          counts: null,
+        }
+      : null;
+  return {
+    vehicle: life.vehicle,
+    standing: signed ? standingSummary(lifeStanding(life, rulesOfVisit)) : null,
+    last: told(signed),
+    open: told(open),
+  };
+};
+const boardWith = (change: Partial<VehicleBoard> = {}): VehicleBoard => ({
+  vehicleId: CAR.id,
+  fleetCode: CAR.fleetCode,
+  name: '',
+  class: CAR.class,
+  meterUnit: 'km',
+  axles: 2,
+  lastVisit: null,
+  nextVisit: null,
+  parts: [],
+  changes: [],
+  leaks: [],
+  ...change,
+});
+const given = {
+  rulesOfVisit,
+  today: rules,
+  fleet: BUILT_IN_FLEET,
+  now: NOW,
+  until: endOfThisWeek(NOW),
+  lookedAt: '2026-11-25T08:00:00.000Z',
+  person: 'Callum',
+};
+const today = (life: Life, board?: VehicleBoard, change: Partial<typeof given> = {}) =>
+  todayOf([entryOf(life)], new Map([[CAR.id, life]]), new Map(board ? [[CAR.id, board]] : []), { ...given, ...change });
+
+const SOUND = findingOf('tyre.tread', '1L', { readings: treadOf(6, 6, 6) });
+const BARE_PAD = findingOf('pad.inner', '1L', { readings: [readingOf('lining', 1)] });
+
+describe('today’s board', () => {
+  test('ends with the week, on its Sunday', () => {
+    expect(new Date(endOfThisWeek(NOW)).getDay()).toBe(0);
+    expect(endOfThisWeek(NOW) > NOW).toBe(true);
+  });
+
+  test('a visit that is half done is on the lift, with what hangs open and what runs by itself', () => {
+    const open = visit('b', '2026-12-01', [SOUND], false);
+    const acts = [
+      { kind: 'open', id: 'o', at: NOW, end: 'drain-plug', place: '' },
+      { kind: 'wait', id: 'w', at: NOW, wait: 'drain', lengthS: 600 },
+    ].map((act) => ({ inspectionId: 'b', by: 'Isla', ...act }) as Act & Visit['acts'][number]);
+    const { onLift, stopped, due } = today(lifeOf([visit('a', '2026-10-01', [BARE_PAD]), { ...open, acts }]));
+    expect(onLift).toHaveLength(1);
+    expect(onLift[0]).toMatchObject({ visitId: 'b', seen: 1, wait: { kind: 'drain', lengthS: 600 } });
+    expect(onLift[0]?.ends).toHaveLength(1);
+    expect(onLift[0]?.of).toBeGreaterThan(50);
+    // It is told once: while it is on the lift it is nowhere else.
+    expect([...stopped, ...due]).toEqual([]);
+  });
+
+  test('what must not be driven is told before what is due; nothing at all is told of one that is well', () => {
+    const bad = today(lifeOf([visit('a', '2026-10-01', [BARE_PAD])]));
+    expect(bad.stopped).toHaveLength(1);
+    expect(bad.due).toEqual([]);
+    const well = today(lifeOf([visit('a', '2026-10-01', [SOUND])]));
+    expect([well.onLift, well.stopped, well.due, well.fresh]).toEqual([[], [], [], []]);
+    expect(today(lifeOf([])).due).toEqual([]);
+  });
+
+  test('due by Sunday: a job that is over, a visit whose turn it is, and not what comes later', () => {
+    const job = { code: 'brake-fluid', name: '' } as const;
+    const vehicle = {
+      ...CAR,
+      spec: { ...CAR.spec, intervals: [{ job, km: null, months: 24, hours: null }] },
+    };
+    const done = (at: string): Life['entries'] => [
+      { id: 'j', by: 'Isla', vehicleId: CAR.id, at, meter: 10_000, kind: 'job', job, ...NO_DETAILS },
+    ];
+    const visits = [visit('a', '2026-10-01', [SOUND])];
+    const over = today(lifeOf(visits, { vehicle, entries: done('2024-08-01T08:00:00.000Z') }));
+    expect(over.due[0]?.list).toMatchObject([{ kind: 'job', late: true, when: { at: '2026-08-01' } }]);
+    expect(today(lifeOf(visits, { vehicle, entries: done('2025-08-01T08:00:00.000Z') })).due).toEqual([]);
+    const turn = today(lifeOf(visits), boardWith({ nextVisit: '2026-12-03T08:00:00.000Z' }));
+    expect(turn.due).toMatchObject([{ list: [], turn: '2026-12-03T08:00:00.000Z' }]);
+    expect(today(lifeOf(visits), boardWith({ nextVisit: '2026-12-09T08:00:00.000Z' })).due).toEqual([]);
+  });
+
+  test('new is what somebody else signed since one last looked', () => {
+    const life = lifeOf([visit('a', '2026-11-28', [SOUND])]);
+    expect(today(life).fresh).toMatchObject([{ visit: { inspection: { id: 'a' } } }]);
+    expect(today(life, undefined, { person: 'Isla' }).fresh).toEqual([]);
+    expect(today(life, undefined, { lookedAt: '2026-11-29T08:00:00.000Z' }).fresh).toEqual([]);
+  });
+});
+
+describe('finding', () => {
+  const life = lifeOf([visit('a', '2026-10-01', [BARE_PAD, SOUND])]);
+  const finder = blankFinder(MiniSearch);
+  addTo(finder, findablesOf(entryOf(life)));
+  addTo(finder, findingsOf(CAR, lifeStanding(life, rulesOfVisit).points));
+  const titles = (wanted: string) => found(finder, wanted).map(({ kind, href }) => `${kind} ${href}`);
+  const at = `/vehicle/${CAR.id}`;
+
+  test.each([
+    ['its code', CAR.fleetCode],
+    ['its code in a hurry', CAR.fleetCode.replaceAll(' ', '').toLowerCase()],
+    ['its make', CAR.make],
+    ['a make spelt nearly', `${CAR.make.slice(0, 3)}x${CAR.make.slice(4)}`],
+  ])('a vehicle by %s', (_, wanted) => expect(titles(wanted)).toContain(`vehicle ${at}`));
+
+  test('one of its pages by its word, and no page without', () => {
+    expect(titles(`${CAR.fleetCode} wear`)).toEqual([`page ${at}/wear`]);
+    expect(titles(CAR.fleetCode).filter((one) => one.startsWith('page'))).toEqual([]);
+  });
+
+  test('what stands open by part, place or grade; what is well is no finding', () => {
+    expect(titles('inner pad')).toEqual([`finding ${at}/visit/a/report`]);
+    expect(titles('fail')).toEqual([`finding ${at}/visit/a/report`]);
+    expect(titles('tread')).toEqual([]);
+    expect(titles('no such thing')).toEqual([]);
+  });
+});
+
+test.each([
+  ['http://localhost:4000/vehicle/abc', 'abc'],
+  ['https://other.example/vehicle/abc/', 'abc'],
+  ['https://other.example/vehicle/abc/life', null],
+  ['https://other.example/menu', null],
+  ['WIFI:T:WPA;S:bay;;', null],
+  ['', null],
+])('a sticker’s code says %s: %s', (text, id) => expect(vehicleOnSticker(text)).toBe(id));

@@ -1,0 +1,66 @@
+import { Slot, usePathname } from 'expo-router';
+import { useMemo } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { isOpen } from '@weskopos/core';
+import { Card } from '../kit/Card';
+import { Press } from '../kit/Press';
+import { SPACE } from '../kit/tokens';
+import { useIsWide } from '../kit/theme';
+import { useLife } from '../sync/useLife';
+import { useWorkshop } from '../sync/workshop';
+import { spine as say } from '../words/en/pages/spine';
+import { KeyList } from './spine/KeyList';
+import { useKeys, useSpineKeys } from './spine/keys';
+import { ONESELF, placesFor } from './spine/places';
+import { Spine } from './spine/Spine';
+import { isWalk, vehicleOf, vehiclePages } from './spine/vehiclePages';
+
+const NOTHING_WAITS: ReadonlyMap<string, number> = new Map();
+
+/** The spine, and beside it the page one is at. In the walk on a phone the spine is the walk's own line of stops. */
+export function Shell() {
+  const path = usePathname();
+  const wide = useIsWide();
+  const person = useWorkshop((state) => state.person);
+  const role = person?.role ?? 'inspector';
+  const vehicleId = vehicleOf(path);
+  const life = useLife(vehicleId ?? '');
+  const openVisit = life?.visits.findLast(({ inspection }) => isOpen(inspection))?.inspection.id ?? null;
+  const places = useMemo(() => placesFor(role), [role]);
+  const pages = useMemo(
+    () => (life && vehicleId ? vehiclePages(vehicleId, openVisit) : []),
+    [life, vehicleId, openVisit],
+  );
+  const stops = useMemo(() => [...places, ONESELF, ...pages], [places, pages]);
+  const walking = isWalk(path);
+  useSpineKeys(stops, walking);
+  const { listed, list } = useKeys();
+  return (
+    <View style={styles.shell}>
+      {walking && !wide ? null : (
+        <Spine
+          {...{ places, path, wide }}
+          oneself={ONESELF}
+          name={person?.name ?? ''}
+          vehicle={life ? { fleetCode: life.vehicle.fleetCode, pages } : null}
+          waiting={NOTHING_WAITS}
+        />
+      )}
+      <View style={styles.page}>
+        {listed ? (
+          <Card style={styles.keys}>
+            <KeyList stops={stops} />
+            <Press label={say.close} onPress={() => list(false)} />
+          </Card>
+        ) : null}
+        <Slot />
+      </View>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  shell: { flex: 1, flexDirection: 'row' },
+  page: { flex: 1 },
+  keys: { margin: SPACE.m },
+});

@@ -1,0 +1,144 @@
+import { StyleSheet, View, ScrollView } from 'react-native';
+import { LinkPress } from '../../kit/LinkPress';
+import { CORNER, SPACE, TOUCH } from '../../kit/tokens';
+import { usePalette } from '../../kit/theme';
+import { Label } from '../../kit/Words';
+import { spine as say } from '../../words/en/pages/spine';
+import type { SpineStop } from './places';
+import { SPINE_ICONS } from './spineIcons';
+
+/** As wide as the walk's line of stops; with words beside the marks on a wide page. */
+export const SPINE = { phone: 54, wide: 148 } as const;
+
+interface SpineProps {
+  readonly places: readonly SpineStop[];
+  readonly oneself: SpineStop;
+  /** What the person is called who is signed in. */
+  readonly name: string;
+  /** The vehicle one is at, and its own pages. */
+  readonly vehicle: { readonly fleetCode: string; readonly pages: readonly SpineStop[] } | null;
+  readonly path: string;
+  readonly wide: boolean;
+  /** What waits at a stop, by its id. */
+  readonly waiting: ReadonlyMap<string, number>;
+}
+
+/** The one way to move: places, the pages of the vehicle one is at, and oneself at the foot. */
+export function Spine({ places, oneself, name, vehicle, path, wide, waiting }: SpineProps) {
+  const palette = usePalette();
+  // At a vehicle its own pages carry the words; places are known by their marks.
+  const brief = vehicle !== null && !wide;
+  return (
+    <View
+      style={[
+        styles.spine,
+        { width: wide ? SPINE.wide : SPINE.phone, backgroundColor: palette.panel, borderColor: palette.rule },
+      ]}
+      {...{ dataSet: { print: 'hide' } }}
+    >
+      <ScrollView contentContainerStyle={styles.inside}>
+        <View role="navigation" aria-label={say.places} style={styles.stops}>
+          {wide ? (
+            <Label size="xl" style={styles.product}>
+              {say.product}
+            </Label>
+          ) : null}
+          {places.map((stop) => (
+            <Stop key={stop.id} {...{ stop, path, wide }} brief={brief} waits={waiting.get(stop.id) ?? 0} />
+          ))}
+          {brief ? <Stop stop={oneself} {...{ path, wide, brief }} waits={0} /> : null}
+        </View>
+        {vehicle ? (
+          <View
+            role="navigation"
+            aria-label={say.ofVehicle(vehicle.fleetCode)}
+            style={[styles.stops, styles.own, { borderColor: palette.rule }]}
+          >
+            {wide ? (
+              <Label size="l" soft style={styles.product} numberOfLines={2}>
+                {vehicle.fleetCode}
+              </Label>
+            ) : null}
+            {vehicle.pages.map((stop) => (
+              <Stop key={stop.id} {...{ stop, path, wide }} brief={false} waits={waiting.get(stop.id) ?? 0} />
+            ))}
+          </View>
+        ) : null}
+        {brief ? null : (
+          <View style={styles.foot}>
+            <Stop stop={{ ...oneself, word: name || oneself.word }} {...{ path, wide }} brief={false} waits={0} />
+          </View>
+        )}
+      </ScrollView>
+    </View>
+  );
+}
+
+interface StopProps {
+  readonly stop: SpineStop;
+  readonly path: string;
+  readonly wide: boolean;
+  /** The mark alone. */
+  readonly brief: boolean;
+  readonly waits: number;
+}
+
+function Stop({ stop: { id, word, href, holds }, path, wide, brief, waits }: StopProps) {
+  const palette = usePalette();
+  const Icon = SPINE_ICONS[id];
+  const here = holds.test(path);
+  const colour = here ? palette.ink : palette.soft;
+  return (
+    <LinkPress
+      href={href}
+      label={waits > 0 ? say.waits(word, waits) : word}
+      current={here}
+      style={[styles.stop, wide ? styles.beside : null]}
+    >
+      <Icon color={colour} size={wide ? 20 : 22} strokeWidth={here ? 2.4 : 2} />
+      {brief ? null : (
+        <Label size={wide ? 'l' : 's'} colour={colour} strong={here} numberOfLines={1} style={styles.word}>
+          {word}
+        </Label>
+      )}
+      {waits > 0 ? (
+        <View style={[styles.count, wide ? null : styles.corner, { backgroundColor: palette.fail }]}>
+          <Label size="s" colour={palette.onFill}>
+            {String(waits)}
+          </Label>
+        </View>
+      ) : null}
+      {here ? <View style={[styles.here, { backgroundColor: palette.pass }]} /> : null}
+    </LinkPress>
+  );
+}
+
+const styles = StyleSheet.create({
+  spine: { borderRightWidth: 1 },
+  inside: { flexGrow: 1, paddingVertical: SPACE.s, gap: SPACE.s },
+  stops: { gap: 2 },
+  own: { borderTopWidth: 1, paddingTop: SPACE.s },
+  product: { paddingHorizontal: SPACE.l, paddingVertical: SPACE.s },
+  foot: { marginTop: 'auto' },
+  stop: { minHeight: TOUCH.least, alignItems: 'center', justifyContent: 'center', paddingVertical: SPACE.xs, gap: 1 },
+  beside: { flexDirection: 'row', justifyContent: 'flex-start', gap: SPACE.m, paddingHorizontal: SPACE.l },
+  word: { maxWidth: '100%' },
+  count: {
+    minWidth: 18,
+    height: 18,
+    borderRadius: 9,
+    paddingHorizontal: SPACE.xs,
+    alignItems: 'center',
+    justifyContent: 'center',
+  },
+  corner: { position: 'absolute', top: 2, right: 6 },
+  here: {
+    position: 'absolute',
+    right: 0,
+    top: 6,
+    bottom: 6,
+    width: 4,
+    borderTopLeftRadius: CORNER.s,
+    borderBottomLeftRadius: CORNER.s,
+  },
+});

@@ -1,0 +1,62 @@
+/** @jest-environment node */
+import { ONESELF, placesFor } from './places';
+import { isWalk, vehicleOf, vehiclePages } from './vehiclePages';
+
+/** Where one is by the spine: exactly one of its stops. */
+const here = (path: string, open: string | null = null) => {
+  const vehicle = vehicleOf(path);
+  return [...placesFor('lead'), ONESELF, ...(vehicle ? vehiclePages(vehicle, open) : [])]
+    .filter(({ holds }) => holds.test(path))
+    .map(({ id }) => id);
+};
+
+test.each([
+  ['/', 'yard'],
+  ['/fleet', 'fleet'],
+  ['/bench', 'bench'],
+  ['/scorecard', 'scores'],
+  ['/rules', 'rules'],
+  ['/people', 'people'],
+  ['/me', 'me'],
+  ['/vehicle/a', 'now'],
+  ['/vehicle/a/arrive', 'now'],
+  ['/vehicle/a/wear', 'wear'],
+  ['/vehicle/a/trend/tyre.tread%401L', 'wear'],
+  ['/vehicle/a/life', 'life'],
+  ['/vehicle/a/compare', 'life'],
+  ['/vehicle/a/history', 'life'],
+  ['/vehicle/a/visit/v/report', 'life'],
+  ['/vehicle/a/visit/v/amend', 'life'],
+  ['/vehicle/a/visit/v/sticker', 'life'],
+  ['/vehicle/a/spec', 'spec'],
+  ['/vehicle/a/edit', 'spec'],
+])('%s is at %s', (path, id) => expect(here(path)).toEqual([id]));
+
+test.each([
+  ['/vehicle/a', 'now'],
+  ['/vehicle/a/arrive', 'visit'],
+  ['/vehicle/a/visit/v', 'visit'],
+  ['/vehicle/a/visit/v/gate', 'visit'],
+  ['/vehicle/a/visit/v/ends', 'visit'],
+  ['/vehicle/a/visit/v/overview', 'visit'],
+  ['/vehicle/a/visit/v/arrival', 'visit'],
+  ['/vehicle/a/visit/old/report', 'life'],
+])('while a visit is half done %s is at %s', (path, id) => expect(here(path, 'v')).toEqual([id]));
+
+test('each key leads to one stop', () => {
+  const letters = [...placesFor('lead'), ONESELF, ...vehiclePages('a', 'v')].map(({ letter }) => letter);
+  expect(new Set(letters).size).toBe(letters.length);
+});
+
+test('rules and people are for leads', () => {
+  const ids = (role: 'lead' | 'inspector') => placesFor(role).map(({ id }) => id);
+  expect(ids('inspector')).toEqual(['yard', 'fleet', 'bench', 'scores']);
+  expect(ids('lead')).toEqual([...ids('inspector'), 'rules', 'people']);
+});
+
+test('a vehicle that is being added has no pages yet; the walk has a line of its own', () => {
+  expect(vehicleOf('/vehicle/new')).toBeNull();
+  expect(vehicleOf('/fleet')).toBeNull();
+  expect(isWalk('/vehicle/a/visit/v')).toBe(true);
+  expect(isWalk('/vehicle/a/visit/v/ends')).toBe(false);
+});

@@ -1,0 +1,32 @@
+/** Words of the spine: places, a vehicle's own pages, and the keys that lead there. */
+export const spine = {
+  product: 'Weskopos',
+  places: 'Places',
+  ofVehicle: (fleetCode: string) => `Pages of ${fleetCode}`,
+  toContent: 'To the content',
+  place: {
+    yard: 'Yard',
+    fleet: 'Fleet',
+    bench: 'Bench',
+    scores: 'Scores',
+    rules: 'Rules',
+    people: 'People',
+    me: 'Me',
+  },
+  page: { now: 'Now', visit: 'Visit', wear: 'Wear', life: 'Life', spec: 'Spec' },
+  waits: (word: string, count: number) => `${word}, ${count}`,
+  keys: 'Keys',
+  keysSwitch: 'Single keys',
+  keysOn: 'On',
+  keysOff: 'Off',
+  keysHelp:
+    'Single keys move about while nothing is being typed. Off, every key is left to the browser and to what reads aloud.',
+  goKey: (letter: string) => `g ${letter}`,
+  find: 'Find',
+  thisList: 'This list',
+  inTheWalk: 'In the walk',
+  close: 'Close',
+  signOut: 'Sign out',
+  aboutYou: 'Signed in on this device',
+  halfDone: (fleetCode: string) => `Visit of ${fleetCode}, half done`,
+};
