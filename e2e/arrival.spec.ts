@@ -47,7 +47,7 @@ test('an arrival tells what must wait and keeps how it looked; the sticker’s c
   await expect(page.getByRole('heading', { name: 'As it came' })).toBeVisible();
   await expect(page.getByRole('img', { name: /^Corner, photo/ })).toHaveCount(1);
   await page.goto(`${workshop.url}/vehicle/${life}/visit/${visit}/sticker`);
-  const mark = page.getByRole('img', { name: 'Opens this vehicle’s life sheet' });
+  const mark = page.getByRole('img', { name: 'Opens this vehicle' });
   const { data, info } = await sharp(await mark.screenshot())
     .resize(448)
     .ensureAlpha()

@@ -75,7 +75,7 @@ test('killed with two ends open and a wait running, gone on with on another devi
   await expect(other.getByText('Undertray off: closed, 5 fasteners in, not all fasteners are back.')).toBeVisible();
   await expect(other.getByText('Saved and sent.')).toBeVisible();
   await other.getByRole('button', { name: 'Sticker and bay card' }).click();
-  await expect(other.getByRole('img', { name: 'Opens this vehicle’s life sheet' })).toBeVisible();
+  await expect(other.getByRole('img', { name: 'Opens this vehicle' })).toBeVisible();
   await expect(other.getByRole('group', { name: 'Bay card' }).getByText('Nothing is open.')).toBeVisible();
   await expectAccessible(other);
   const id = /visit\/([0-9a-f-]+)/.exec(url)?.[1] ?? '';

@@ -127,9 +127,6 @@ async function main(): Promise<void> {
   await page.goto(workshop.url);
   await signOut(page);
   await signIn(page, 'Maren', '112358');
-  await toVehicle(page, 'FH 07');
-  await toPage(page, 'Spec');
-  await shoot(page, 'vehicle-spec');
   await page.goto(`${workshop.url}/rules`);
   await page.setViewportSize(DESK);
   await page.getByRole('radio', { name: 'Limits' }).click();

@@ -13,6 +13,11 @@ export async function toPlace(page: Page, name: string): Promise<void> {
   await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name, exact: true }).click();
 }
 
+/** To one's own page. */
+export async function toMe(page: Page): Promise<void> {
+  await page.getByRole('navigation', { name: 'You' }).getByRole('link').click();
+}
+
 /** To another page of the vehicle one is at. */
 export async function toPage(page: Page, name: string): Promise<void> {
   await page
@@ -39,7 +44,7 @@ export async function goOn(page: Page, fleetCode: string): Promise<void> {
 }
 
 export async function signOut(page: Page): Promise<void> {
-  await page.goto(new URL('/me', page.url()).href);
+  await toMe(page);
   await page.getByRole('button', { name: 'Sign out' }).click();
 }
 

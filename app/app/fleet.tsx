@@ -1,1 +1,1 @@
-export { FleetPage as default } from '../src/features/fleet/FleetPage';
+export { FleetPage as default } from '../src/features/desk/lazyPages';

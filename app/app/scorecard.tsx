@@ -1,1 +1,1 @@
-export { ScorecardPage as default } from '../src/features/score/ScorecardPage';
+export { ScorecardPage as default } from '../src/features/desk/lazyPages';

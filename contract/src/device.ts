@@ -3,3 +3,4 @@ export { DOORS, GUARD_HEADER, LIVE_PATH, PHOTO_PATH, type EndpointName } from '.
 export { MOST_OPERATIONS, OPERATION_VERSIONS, REFUSALS, type Refusal } from './operationKinds';
 export { isProblem } from './isProblem';
 export { PHOTO_LIMITS } from './photoLimits';
+export { LEAST_SECRET } from './leastSecret';

@@ -5,7 +5,17 @@ import { lifeSchema, yardEntrySchema } from './life';
 import { visitSchema } from './records/inspection';
 import { operationBatchSchema, operationOutcomeSchema } from './operation';
 import { placeHeldSchema } from './live';
-import { newPersonSchema, personSchema, setupSchema, signInSchema } from './person';
+import {
+  deviceSessionSchema,
+  memberSchema,
+  newPersonSchema,
+  onceSchema,
+  ownSecretSchema,
+  personChangeSchema,
+  personSchema,
+  setupSchema,
+  signInSchema,
+} from './person';
 import { idSchema } from './records/shapes';
 import { rulebookPreviewSchema, rulebookSchema } from './records/rulebook';
 import { reportSchema, trendSchema } from './trend';
@@ -79,7 +89,7 @@ export const ENDPOINTS = {
     access: 'lead',
     params: nothing,
     body: noBody,
-    answer: z.array(personSchema),
+    answer: z.array(memberSchema),
   }),
   addPerson: endpoint({
     ...DOORS.addPerson,
@@ -87,6 +97,42 @@ export const ENDPOINTS = {
     params: nothing,
     body: newPersonSchema,
     answer: personSchema,
+  }),
+  changePerson: endpoint({
+    ...DOORS.changePerson,
+    access: 'lead',
+    params: byId,
+    body: personChangeSchema,
+    answer: memberSchema,
+  }),
+  resetSecret: endpoint({
+    ...DOORS.resetSecret,
+    access: 'lead',
+    params: byId,
+    body: nothing,
+    answer: onceSchema,
+  }),
+  changeSecret: endpoint({
+    ...DOORS.changeSecret,
+    access: 'signed-in',
+    params: nothing,
+    body: ownSecretSchema,
+    answer: nothing,
+  }),
+  /** One's own devices; every device for a lead. */
+  sessions: endpoint({
+    ...DOORS.sessions,
+    access: 'signed-in',
+    params: nothing,
+    body: noBody,
+    answer: z.array(deviceSessionSchema),
+  }),
+  endSession: endpoint({
+    ...DOORS.endSession,
+    access: 'signed-in',
+    params: byId,
+    body: noBody,
+    answer: nothing,
   }),
   sendOperations: endpoint({
     ...DOORS.sendOperations,

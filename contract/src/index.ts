@@ -36,7 +36,24 @@ export {
   type OperationKind,
   type OperationOutcome,
 } from './operation';
-export { ROLES, newPersonSchema, personSchema, setupSchema, signInSchema, type Person, type Role } from './person';
+export {
+  PERSON_STATES,
+  ROLES,
+  deviceSessionSchema,
+  memberSchema,
+  newPersonSchema,
+  onceSchema,
+  ownSecretSchema,
+  personChangeSchema,
+  personSchema,
+  setupSchema,
+  signInSchema,
+  type DeviceSession,
+  type Member,
+  type Person,
+  type PersonState,
+  type Role,
+} from './person';
 export { fieldErrorSchema, fieldErrors, problemSchema, type FieldError, type Problem } from './problem';
 export {
   liftLife,

@@ -37,6 +37,8 @@ export const REFUSALS = [
   'not-voided',
   'wrong-date',
   'cannot-be-kept',
+  'no-person',
+  'last-lead',
 ] as const;
 /** Why a change was not taken, as a code that words hang on. */
 export type Refusal = (typeof REFUSALS)[number];

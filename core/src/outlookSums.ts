@@ -2,8 +2,6 @@
 export { outlookOf } from './outlook/outlookOf';
 export { vehicleOutlook, worstSpots, type OutlookGiven } from './outlook/vehicleOutlook';
 export { vehicleBoard, type BoardPart, type VehicleBoard } from './outlook/vehicleBoard';
-export { toDo, type ToDo, type ToDoGiven } from './report/toDo';
-export { meterStand } from './outlook/meterStand';
 export { leakSpots } from './outlook/leakSpots';
 export { litresUntilThin } from './states/stateTrends';
 export { inferredChanges, type InferredChange } from './outlook/inferredChanges';

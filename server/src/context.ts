@@ -13,7 +13,7 @@ import type { Ledger } from './ledger/ledger';
 import { foldersOf, openLedger, type OpenedLedger } from './ledger/openLedger';
 import { LiveHub } from './live/liveHub';
 import { Sessions } from './people/sessions';
-import { newSetupCode } from './people/setupCode';
+import { newCode } from './people/onceCode';
 import { PhotoFiles } from './photos/photoFiles';
 import { WRITERS } from './writers';
 
@@ -90,7 +90,7 @@ export async function openContext(config: Config, clock: () => Date): Promise<Co
       fleet: book,
       clock,
       log,
-      setupCode: anyone ? null : newSetupCode(),
+      setupCode: anyone ? null : newCode(),
       opened: { replay, notes },
       checkpoint: (worthBytes) =>
         checkpointIfWorth(

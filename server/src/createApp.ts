@@ -58,7 +58,7 @@ export function createApp(context: Context): Express {
     legacyHeaders: false,
     handler: (_request, response) => sendProblem(response, new Refused(429, 'too-many-tries', 'sign-in')),
   });
-  app.post([ENDPOINTS.signIn.path, ENDPOINTS.setup.path], doors);
+  app.post([ENDPOINTS.signIn.path, ENDPOINTS.setup.path, ENDPOINTS.changeSecret.path], doors);
   const json = express.json({ limit: MOST_JSON });
   app.use('/api', (request, response, next) =>
     request.originalUrl.startsWith(PHOTO_PATH) ? next() : json(request, response, next),

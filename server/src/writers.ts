@@ -8,7 +8,7 @@ import { signInspection } from './inspections/signWriter';
 import { startInspection } from './inspections/startWriter';
 import type { Change, Writer } from './ledger/change';
 import type { Writers } from './ledger/settle';
-import { addPerson } from './people/personWriter';
+import { addPerson, changePerson, setSecret } from './people/personWriter';
 import { addPhoto } from './photos/photoWriter';
 import { putRulebook } from './rules/rulebookWriter';
 import { putLifeEntry } from './inspections/lifeEntryWriter';
@@ -30,6 +30,8 @@ const BY_KIND: { readonly [K in Kind]: Writer<BodyOf<K>> } = {
   'entry.put': putLifeEntry,
   'rulebook.put': putRulebook,
   'person.add': addPerson,
+  'person.change': changePerson,
+  'person.secret': setSecret,
   'photo.add': addPhoto,
 };
 

@@ -34,7 +34,7 @@ export function Slip({ mark, name, figure, figureColour, why, open, href, label,
     flat
       ? { ...styles.flat, borderColor: palette.rule }
       : { ...styles.card, borderColor: palette.rule, backgroundColor: palette.card },
-    current ? { borderColor: palette.pass, borderWidth: 2 } : null,
+    current ? { ...styles.current, borderColor: palette.pass } : null,
   ];
   const inside = (
     <>
@@ -75,6 +75,7 @@ const styles = StyleSheet.create({
   slip: { minHeight: TOUCH.least, flexDirection: 'row', gap: SPACE.s, padding: SPACE.s },
   card: { borderWidth: 1, borderRadius: CORNER.m },
   flat: { borderTopWidth: 1, paddingHorizontal: 0 },
+  current: { borderWidth: 2, borderRadius: CORNER.s, paddingHorizontal: SPACE.s },
   mark: { justifyContent: 'center' },
   text: { flex: 1, justifyContent: 'center' },
   line: { flexDirection: 'row', flexWrap: 'wrap', justifyContent: 'space-between', columnGap: SPACE.s },

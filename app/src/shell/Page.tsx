@@ -1,5 +1,5 @@
 import type { Href } from 'expo-router';
-import type { ReactNode } from 'react';
+import { Suspense, type ReactNode } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import ChevronLeft from 'lucide-react-native/icons/chevron-left';
 import { SyncLine } from './SyncLine';
@@ -60,7 +60,8 @@ export function Page({ title, over, name, back, aside, children, foot, footWidth
             {aside}
           </View>
           <SyncLine />
-          {children}
+          {/* What is still being fetched hides itself, not the heading one is at. */}
+          <Suspense fallback={null}>{children}</Suspense>
         </View>
       </ScrollView>
       {foot ? (

@@ -1,11 +1,12 @@
 import { Slot, usePathname } from 'expo-router';
-import { useMemo } from 'react';
-import { StyleSheet, View } from 'react-native';
+import { Suspense, useMemo } from 'react';
+import { Pressable, StyleSheet, View } from 'react-native';
 import { isOpen } from '@weskopos/core';
 import { Card } from '../kit/Card';
 import { Press } from '../kit/Press';
 import { SPACE } from '../kit/tokens';
-import { useIsWide } from '../kit/theme';
+import { useIsWide, usePalette } from '../kit/theme';
+import { HEARD_ONLY, Label } from '../kit/Words';
 import { useLife } from '../sync/useLife';
 import { useWorkshop } from '../sync/workshop';
 import { spine as say } from '../words/en/pages/spine';
@@ -21,6 +22,7 @@ const NOTHING_WAITS: ReadonlyMap<string, number> = new Map();
 export function Shell() {
   const path = usePathname();
   const wide = useIsWide();
+  const palette = usePalette();
   const person = useWorkshop((state) => state.person);
   const role = person?.role ?? 'inspector';
   const vehicleId = vehicleOf(path);
@@ -37,6 +39,13 @@ export function Shell() {
   const { listed, list } = useKeys();
   return (
     <View style={styles.shell}>
+      <Pressable
+        role="link"
+        onPress={toContent}
+        style={(state) => (isFocused(state) ? [styles.skip, { backgroundColor: palette.card }] : HEARD_ONLY)}
+      >
+        <Label>{say.toContent}</Label>
+      </Pressable>
       {walking && !wide ? null : (
         <Spine
           {...{ places, path, wide }}
@@ -53,13 +62,20 @@ export function Shell() {
             <Press label={say.close} onPress={() => list(false)} />
           </Card>
         ) : null}
-        <Slot />
+        <Suspense fallback={null}>
+          <Slot />
+        </Suspense>
       </View>
     </View>
   );
 }
 
+/** Past the spine, to the heading of the view: the first stop of the tab key, seen while it has the focus. */
+const toContent = () => document.querySelector<HTMLElement>('main [role="heading"], main h1')?.focus();
+const isFocused = (state: object) => 'focused' in state && state.focused === true;
+
 const styles = StyleSheet.create({
+  skip: { position: 'absolute', zIndex: 1, top: SPACE.s, left: SPACE.s, padding: SPACE.m },
   shell: { flex: 1, flexDirection: 'row' },
   page: { flex: 1 },
   keys: { margin: SPACE.m },

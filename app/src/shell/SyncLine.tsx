@@ -1,4 +1,4 @@
-import { View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import { useShallow } from 'zustand/shallow';
 import { useWorkshop } from '../sync/workshop';
 import { usePalette } from '../kit/theme';
@@ -35,8 +35,13 @@ export function SyncLine({ told = false }: { readonly told?: boolean }) {
   // That all is well is said to who listens; it is shown on one's own page.
   const quiet = !told && !storageFailed && !writing && waiting === 0 && sync.link === 'idle';
   const denied = useWorkshop((state) => state.kept === 'denied');
+  const nothingToSee = quiet && !denied && sync.refusedPhotos === 0 && refused.length === 0;
   return (
-    <View {...{ dataSet: { print: 'hide' } }}>
+    <View
+      {...{ dataSet: { print: 'hide' } }}
+      // Nothing to see takes no room between its neighbours.
+      style={nothingToSee ? styles.aside : null}
+    >
       <Words
         size="s"
         role="status"
@@ -61,3 +66,5 @@ export function SyncLine({ told = false }: { readonly told?: boolean }) {
     </View>
   );
 }
+
+const styles = StyleSheet.create({ aside: { position: 'absolute' } });

@@ -117,6 +117,8 @@ export const en = {
     'no-inspection': 'the visit is not known to the workshop',
     'already-signed': 'the visit was signed before this arrived',
     'already-there': 'it is there already',
+    'no-person': 'nobody is known by that',
+    'last-lead': 'the workshop would be left without a lead',
     'no-place': 'the vehicle has no such wheel',
     'fleet-code-taken': 'another vehicle has this fleet code',
     'no-parent': 'the entry it builds on is not known',

@@ -6,6 +6,9 @@ const WORDS: Record<string, string> = {
   'too-many-tries': 'Too many tries. Wait a quarter of an hour.',
   'name-taken': 'Somebody has this name already.',
   'already-set-up': 'This workshop is set up already. Reload the page and sign in.',
+  'wrong-own-secret': 'The PIN or password now is not right. Nothing was changed.',
+  'choose-secret': 'Choose one of your own, not the code.',
+  'last-lead': 'This is the last lead who is here. Make somebody else a lead first.',
   forbidden: 'Only a workshop lead may do this.',
 };
 

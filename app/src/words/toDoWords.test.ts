@@ -1,5 +1,5 @@
 import { gradedPoints } from '@weskopos/core';
-import type { ToDo } from '@weskopos/core/outlook';
+import type { ToDo } from '@weskopos/core/today';
 import { CAR, contextOf, findingOf, readingOf, treadOf } from '@weskopos/core/tests/builders';
 import { dueIn, toDoWords } from './toDoWords';
 

@@ -1,6 +1,7 @@
 import type { Grade, Vehicle } from '@weskopos/core';
-import type { ToDo } from '@weskopos/core/outlook';
-import { formatDistanceStrict } from 'date-fns/formatDistanceStrict';
+import type { ToDo } from '@weskopos/core/today';
+import { differenceInCalendarDays } from 'date-fns/differenceInCalendarDays';
+import { differenceInMonths } from 'date-fns/differenceInMonths';
 import { sheet as say } from './en/pages/sheet';
 import { words } from './en';
 import { figuresOf } from './figuresOf';
@@ -20,7 +21,8 @@ export interface ToDoWords {
 export function dueIn(at: string, now: string): string {
   const [date, here] = [new Date(at.slice(0, 10)), new Date(now.slice(0, 10))];
   if (date.getTime() === here.getTime()) return say.today;
-  const time = formatDistanceStrict(date, here);
+  const [days, months] = [differenceInCalendarDays(date, here), differenceInMonths(date, here)].map(Math.abs);
+  const time = say.time(days ?? 0, months ?? 0);
   return date < here ? say.over(time) : say.dueIn(time);
 }
 

@@ -35,10 +35,15 @@ export class Forbidden extends Refused {
     super(403, 'forbidden', why);
   }
 }
+const WRONG = {
+  'sign-in': 'wrong-name-or-secret',
+  'setup-code': 'wrong-setup-code',
+  own: 'wrong-own-secret',
+} as const;
 /** The name and secret, or the set-up code, do not belong together. */
 export class WrongSecret extends Refused {
-  constructor(where: 'sign-in' | 'setup-code') {
-    super(401, where === 'sign-in' ? 'wrong-name-or-secret' : 'wrong-setup-code', where);
+  constructor(where: 'sign-in' | 'setup-code' | 'own') {
+    super(where === 'own' ? 403 : 401, WRONG[where], where);
   }
 }
 /** Somebody was there first. */

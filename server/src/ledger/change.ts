@@ -1,4 +1,4 @@
-import type { Operation, Refusal, Role } from '@weskopos/contract';
+import type { Operation, PersonState, Refusal, Role } from '@weskopos/contract';
 import type { FleetKnowledge } from '@weskopos/core';
 import type { StoredForecast } from '@weskopos/core/score/storedForecast';
 import type { Tx } from '../db/engine';
@@ -17,6 +17,18 @@ export interface NewPerson {
   readonly role: Role;
   readonly secretHash: string;
 }
+/** What becomes of a person; what is left out stays. */
+export interface PersonChange {
+  readonly id: string;
+  readonly role?: Role | undefined;
+  readonly state?: PersonState | undefined;
+}
+/** Another secret for a person: of their own, or one that lets in once until a moment. */
+export interface NewSecret {
+  readonly id: string;
+  readonly secretHash: string;
+  readonly onceUntil: string | null;
+}
 /** A photo that was kept on disk, by the hash of its bytes. */
 export interface NewPhoto {
   readonly id: string;
@@ -29,6 +41,8 @@ export interface NewPhoto {
 /** Changes the server makes itself; journalled and applied like those of a device. */
 export type OwnOperation =
   | (Stamp & { readonly kind: 'person.add'; readonly body: NewPerson })
+  | (Stamp & { readonly kind: 'person.change'; readonly body: PersonChange })
+  | (Stamp & { readonly kind: 'person.secret'; readonly body: NewSecret })
   | (Stamp & { readonly kind: 'photo.add'; readonly body: NewPhoto });
 
 /** A change, who made it, and when it came in. `by` is null only for the first lead. */

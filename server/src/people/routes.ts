@@ -1,9 +1,10 @@
-import { ENDPOINTS, type Person } from '@weskopos/contract';
+import { ENDPOINTS, type Person, type PersonState } from '@weskopos/contract';
 import { randomUUID } from 'node:crypto';
 import type { Engine } from '../db/engine';
 import type { Ledger } from '../ledger/ledger';
 import type { Sessions } from './sessions';
-import { NotSignedIn, Taken, WrongSecret } from '../http/problems';
+import { NotFound, NotSignedIn, Refused, Taken, WrongSecret } from '../http/problems';
+import { changeMember, chooseSecret, giveCode, membersOf } from './changePeople';
 import { createPerson } from './createPerson';
 import { register, type Api } from './register';
 import { clearSessionCookie, sessionToken, setSessionCookie } from './sessionCookie';
@@ -25,24 +26,32 @@ export function peopleRoutes(api: Api, context: PeopleNeeds): void {
 
   register(api, ENDPOINTS.workshop, async () => ({ empty: await isEmpty() }));
 
-  register(api, ENDPOINTS.setup, async ({ body, response }) => {
+  register(api, ENDPOINTS.setup, async ({ body, request, response }) => {
     if (!context.setupCode || !(await isEmpty())) throw new Taken('setup');
     if (body.code.toUpperCase() !== context.setupCode) throw new WrongSecret('setup-code');
     const lead = await createPerson(context, { ...body, role: 'lead' }, null);
-    setSessionCookie(response, await sessions.open(lead));
+    setSessionCookie(response, await sessions.open(lead, request.headers['user-agent']));
     return lead;
   });
 
-  register(api, ENDPOINTS.signIn, async ({ body, response }) => {
-    const [row] = await engine.query<Person & { secret_hash: string }>(
+  register(api, ENDPOINTS.signIn, async ({ body, request, response }) => {
+    const [row] = await engine.query<Person & { secret_hash: string; state: PersonState; once_until: string | null }>(
       'select * from person where lower(name) = lower($1)',
       [body.name],
     );
+    // A code is read aloud: its letters count as large.
+    const secret = row?.once_until ? body.secret.trim().toUpperCase() : body.secret;
     // An unknown name costs the same work as a wrong secret, so that names cannot be told apart by time.
-    const matches = await secretMatches(body.secret, row?.secret_hash ?? (await unmatchable));
-    if (!row || !matches) throw new WrongSecret('sign-in');
+    const matches = await secretMatches(secret, row?.secret_hash ?? (await unmatchable));
+    const over = row?.once_until != null && Date.parse(row.once_until) <= context.clock().getTime();
+    if (!row || !matches || row.state !== 'here' || over) throw new WrongSecret('sign-in');
     const person: Person = { id: row.id, name: row.name, role: row.role };
-    setSessionCookie(response, await sessions.open(person));
+    if (row.once_until !== null) {
+      if (body.fresh === undefined || body.fresh.toUpperCase() === secret)
+        throw new Refused(409, 'choose-secret', 'fresh');
+      await chooseSecret(context, person.id, body.fresh, undefined);
+    }
+    setSessionCookie(response, await sessions.open(person, request.headers['user-agent']));
     return person;
   });
 
@@ -56,8 +65,29 @@ export function peopleRoutes(api: Api, context: PeopleNeeds): void {
     return {};
   });
 
-  register(api, ENDPOINTS.people, () => engine.query<Person>('select id, name, role from person order by name'));
+  register(api, ENDPOINTS.people, () => membersOf(context));
   register(api, ENDPOINTS.addPerson, ({ body, person }) => createPerson(context, body, person.id));
+  register(api, ENDPOINTS.changePerson, ({ params, body, person }) =>
+    changeMember(context, params.id, body, person.id),
+  );
+  register(api, ENDPOINTS.resetSecret, ({ params, person }) => giveCode(context, params.id, person.id));
+
+  register(api, ENDPOINTS.changeSecret, async ({ body, person, request }) => {
+    const [row] = await engine.query<{ secret_hash: string }>('select secret_hash from person where id = $1::uuid', [
+      person.id,
+    ]);
+    if (!row || !(await secretMatches(body.secret, row.secret_hash))) throw new WrongSecret('own');
+    await chooseSecret(context, person.id, body.fresh, sessionToken(request));
+    return {};
+  });
+
+  register(api, ENDPOINTS.sessions, ({ person, request }) =>
+    sessions.list(sessionToken(request) ?? '', person.role === 'lead' ? null : person.id),
+  );
+  register(api, ENDPOINTS.endSession, async ({ params, person }) => {
+    if (!(await sessions.endById(params.id, person.role === 'lead' ? null : person.id))) throw new NotFound('session');
+    return {};
+  });
 }
 
 const unmatchable = hashSecret(randomUUID());

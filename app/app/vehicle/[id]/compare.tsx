@@ -1,1 +1,1 @@
-export { ComparePage as default } from '../../../src/features/compare/ComparePage';
+export { ComparePage as default } from '../../../src/features/desk/lazyPages';

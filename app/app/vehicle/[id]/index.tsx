@@ -1,1 +1,1 @@
-export { NowPage as default } from '../../../src/features/now/NowPage';
+export { NowPage as default } from '../../../src/features/desk/lazyPages';

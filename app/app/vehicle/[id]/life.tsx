@@ -1,1 +1,1 @@
-export { LifePage as default } from '../../../src/features/life/LifePage';
+export { LifePage as default } from '../../../src/features/desk/lazyPages';

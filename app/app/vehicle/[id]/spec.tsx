@@ -1,1 +1,1 @@
-export { SpecPage as default } from '../../../src/features/spec/SpecPage';
+export { SpecPage as default } from '../../../src/features/desk/lazyPages';

@@ -1,1 +1,1 @@
-export { WearPage as default } from '../../../src/features/wear/WearPage';
+export { WearPage as default } from '../../../src/features/desk/lazyPages';

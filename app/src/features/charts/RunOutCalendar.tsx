@@ -20,6 +20,8 @@ const FOOT = 22;
 const MOST = 24;
 /** Room the words of the next visit need before the edge. */
 const NEXT_VISIT = 70;
+/** Under this width, px, half a year is as near as two months' names may stand. */
+const NARROW = 360;
 /** Room a month's name needs before the edge. */
 const LABEL = 48;
 const DAY_MS = 86_400_000;
@@ -49,7 +51,7 @@ export function RunOutCalendar({ parts, ofOne }: RunOutCalendarProps) {
     .range([NAMES, Math.max(NAMES + 10, width - 8)])
     .clamp(true);
   const height = HEAD + shown.length * ROW + (visitShown ? FOOT : 6);
-  const step = width < 500 ? 4 : 2;
+  const step = width < NARROW ? 6 : width < 500 ? 4 : 2;
   const months = Array.from({ length: MONTHS / step + 1 }, (_, index) => addMonths(from, index * step));
   const spoken = shown.map((part) => `${nameOf(part)} ${whenOf(part)}`).join('; ');
   return (

@@ -1,5 +1,5 @@
 import type { Visit } from '@weskopos/contract';
-import { isSigned, verdictOfVisit, worseGrade, type GradedPoint } from '@weskopos/core';
+import { isSigned, verdictOfVisit, worseGrade, type FindingPhoto, type GradedPoint } from '@weskopos/core';
 import { useLocalSearchParams } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import { Card } from '../../kit/Card';
@@ -14,6 +14,7 @@ import { rulesFor } from '../../sync/workshop';
 import { words } from '../../words/en';
 import { dayAndTime, pointWords, type Seats } from '../../words/show';
 import { PhotoStrip } from '../photo/PhotoStrip';
+import { PhotoSlider } from './PhotoSlider';
 import { NotHere } from '../../shell/NotHere';
 import { figuresOf } from '../../words/figuresOf';
 import { compare as say } from '../../words/en/pages/compare';
@@ -90,18 +91,11 @@ export function ComparePage() {
                         {`${pointWords(now.point, now.place, axles)}: ${words.grade[then?.result.grade ?? 'not-seen'].toLowerCase()} → ${words.grade[now.result.grade].toLowerCase()}`}
                       </Words>
                     </View>
-                    <View style={styles.photos}>
-                      <PhotoStrip
-                        photos={then?.finding?.photos ?? []}
-                        label={say.pointBefore(pointWords(now.point, now.place, axles))}
-                        size={110}
-                      />
-                      <PhotoStrip
-                        photos={now.finding?.photos ?? []}
-                        label={say.pointAfter(pointWords(now.point, now.place, axles))}
-                        size={110}
-                      />
-                    </View>
+                    <Pictures
+                      then={then?.finding?.photos ?? []}
+                      now={now.finding?.photos ?? []}
+                      label={pointWords(now.point, now.place, axles)}
+                    />
                   </View>
                 ))}
               </Card>
@@ -111,6 +105,24 @@ export function ComparePage() {
         </>
       )}
     </Page>
+  );
+}
+
+interface PicturesProps {
+  readonly then: readonly FindingPhoto[];
+  readonly now: readonly FindingPhoto[];
+  readonly label: string;
+}
+
+/** The last picture of each visit over each other; where only one of them has any, as they are. */
+function Pictures({ then, now, label }: PicturesProps) {
+  const [before, after] = [then.at(-1), now.at(-1)];
+  if (before && after) return <PhotoSlider {...{ before, after, label }} />;
+  return (
+    <View style={styles.photos}>
+      <PhotoStrip photos={then} label={say.pointBefore(label)} size={110} />
+      <PhotoStrip photos={now} label={say.pointAfter(label)} size={110} />
+    </View>
   );
 }
 

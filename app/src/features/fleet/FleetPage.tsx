@@ -18,6 +18,7 @@ import { dueMs, whenOf, type FleetPart } from '../charts/fleetPart';
 import { RunOutCalendar } from '../charts/lazyCharts';
 import { BayLoad } from './BayLoad';
 import { StandCard } from './StandCard';
+import { VehicleTable } from './VehicleTable';
 import { useYard } from '../yard/useYard';
 import { useBoard } from './useBoard';
 import { fleet as say } from '../../words/en/pages/fleet';
@@ -105,19 +106,22 @@ export function FleetPage() {
               <Words>{say.aPartIsOnThe}</Words>
             </Card>
           ) : (
-            <View style={wide ? styles.panes : styles.stack}>
-              <View style={wide ? styles.pane : styles.stack}>
-                <RunOutCalendar parts={parts} />
-                <ExpectedTable parts={parts} />
+            <>
+              {wide ? <VehicleTable entries={yard} boards={vehicles} /> : null}
+              <View style={wide ? styles.panes : styles.stack}>
+                <View style={wide ? styles.pane : styles.stack}>
+                  <RunOutCalendar parts={parts} />
+                  <ExpectedTable parts={parts} />
+                </View>
+                <View style={wide ? styles.pane : styles.stack}>
+                  <StandCard classOf={of} />
+                  <Soonest parts={parts} />
+                  <UnlikePeers parts={parts} />
+                  <NotAsBefore vehicles={vehicles} known={known} />
+                  <BayLoad vehicles={vehicles} />
+                </View>
               </View>
-              <View style={wide ? styles.pane : styles.stack}>
-                <StandCard classOf={of} />
-                <Soonest parts={parts} />
-                <UnlikePeers parts={parts} />
-                <NotAsBefore vehicles={vehicles} known={known} />
-                <BayLoad vehicles={vehicles} />
-              </View>
-            </View>
+            </>
           )}
         </>
       ) : null}

@@ -1,19 +1,13 @@
-import type { FleetBoard, Life } from '@weskopos/contract';
-import { isSigned, newestRulebook, rulesOf, type FleetKnowledge, type Rules } from '@weskopos/core';
-import { outlookOf, vehicleBoard, type VehicleBoard } from '@weskopos/core/outlook';
+import type { FleetBoard } from '@weskopos/contract';
+import { newestRulebook, rulesOf } from '@weskopos/core';
 import { useEffect, useMemo, useState } from 'react';
 import { useFleet, useRulebooks } from '../../sync/useLife';
 import { call, selectLife, useWorkshop } from '../../sync/workshop';
+import type { boardLine } from './boardLine';
 import { useDesk } from './useDesk';
 
+const NONE: readonly never[] = [];
 const askBoard = () => call('fleetBoard');
-
-/** A vehicle's line on the board, by what this device knows of it. */
-function lineOf({ vehicle, visits, entries }: Life, rules: Rules, fleet: FleetKnowledge): VehicleBoard {
-  const signed = visits.filter(({ inspection }) => isSigned(inspection));
-  const moments = signed.map(({ inspection }) => inspection);
-  return vehicleBoard(vehicle, moments, outlookOf(vehicle, signed, entries, rules, fleet), fleet);
-}
 
 /** The board, and where it is from. */
 export interface Board {
@@ -42,7 +36,20 @@ export function useBoard(): Board {
     return isOwn ? known : answer ? known.filter((life) => life !== lives[life.vehicle.id]) : [];
   }, [lives, pending, person, isOwn, answer]);
   const rules = useMemo(() => rulesOf(newestRulebook(rulebooks), 'full'), [rulebooks]);
-  const lines = useInTurn(own, (life) => lineOf(life, rules, fleet));
+  // Forecasting is fetched by who has something to forecast here: the yard opens without it.
+  const [sums, setSums] = useState<{ readonly boardLine: typeof boardLine } | null>(null);
+  const wanted = own.length > 0;
+  useEffect(() => {
+    let left = false;
+    if (wanted) void import('./boardLine').then((loaded) => left || setSums(loaded));
+    return () => {
+      left = true;
+    };
+  }, [wanted]);
+  const lines = useInTurn(sums ? own : NONE, (life) => {
+    if (!sums) throw new Error('nothing is worked out before it was fetched');
+    return sums.boardLine(life, rules, fleet);
+  });
   const board = useMemo(() => {
     if (isOwn) return lines.length === own.length ? { learnedAt: fleet.learnedAt, vehicles: [...lines] } : null;
     const laid = new Map(lines.map((line) => [line.vehicleId, line]));
@@ -57,7 +64,7 @@ function useInTurn<T, R>(list: readonly T[], make: (one: T) => R): readonly R[] 
     of: list,
     results: [],
   });
-  const done = made.of === list ? made.results : [];
+  const done = made.of === list ? made.results : NONE;
   useEffect(() => {
     const next = list[done.length];
     if (next === undefined) return undefined;

@@ -1,4 +1,5 @@
-import { useState } from 'react';
+import type { DeviceSession } from '@weskopos/contract';
+import { useEffect, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Card } from '../../kit/Card';
 import { Choice } from '../../kit/Choice';
@@ -10,10 +11,12 @@ import { SyncLine } from '../../shell/SyncLine';
 import { KeyList } from '../../shell/spine/KeyList';
 import { useKeys } from '../../shell/spine/keys';
 import { ONESELF, placesFor } from '../../shell/spine/places';
-import { signOut, useWorkshop } from '../../sync/workshop';
+import { call, signOut, useWorkshop } from '../../sync/workshop';
 import { words } from '../../words/en';
 import { spine as say } from '../../words/en/pages/spine';
 import { problemWords } from '../../words/problemWords';
+import { DevicesCard } from '../people/DevicesCard';
+import { OwnPin } from './OwnPin';
 
 const SWITCH = ['on', 'off'] as const;
 
@@ -22,7 +25,21 @@ export function MePage() {
   const person = useWorkshop((state) => state.person);
   const [problem, setProblem] = useState<string>();
   const { on, turn } = useKeys();
+  const [sessions, setSessions] = useState<readonly DeviceSession[]>([]);
+  useEffect(() => {
+    call('sessions').then(
+      // A lead is told of everybody's; here one sees one's own.
+      (all) => setSessions(all.filter(({ personId }) => personId === person?.id)),
+      // Without the workshop nobody can tell; the rest of the page works.
+      () => setSessions([]),
+    );
+  }, [person?.id]);
   if (!person) return null;
+  const end = ({ id }: DeviceSession) =>
+    void call('endSession', { params: { id } }).then(
+      () => setSessions((before) => before.filter((one) => one.id !== id)),
+      (error: unknown) => setProblem(problemWords(error)),
+    );
   return (
     <Page
       title={person.name}
@@ -37,6 +54,8 @@ export function MePage() {
     >
       <SyncLine told />
       {problem ? <Words role="alert">{problem}</Words> : null}
+      <OwnPin />
+      <DevicesCard sessions={sessions} onEnd={end} />
       <Card>
         <KeyList stops={[...placesFor(person.role), ONESELF]} />
         <View style={styles.switch}>

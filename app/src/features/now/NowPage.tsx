@@ -1,5 +1,5 @@
 import { isWrong, notToDrive, worstFirst } from '@weskopos/core';
-import { toDo } from '@weskopos/core/outlook';
+import { toDo } from '@weskopos/core/today';
 import { addDays } from 'date-fns/addDays';
 import { useRouter, type Href } from 'expo-router';
 import { Suspense, useState } from 'react';

@@ -1,25 +1,27 @@
 import type { z } from 'zod';
 import { zodResolver } from '@hookform/resolvers/zod';
-import { newPersonSchema, ROLES, type Person } from '@weskopos/contract';
+import { newPersonSchema, ROLES, type DeviceSession, type Member } from '@weskopos/contract';
 import { useEffect, useState } from 'react';
 import { Controller, useForm } from 'react-hook-form';
-import { Card } from '../../kit/Card';
 import { Choice } from '../../kit/Choice';
 import { Field } from '../../kit/Field';
 import { Page } from '../../shell/Page';
 import { Press } from '../../kit/Press';
-import { Heading, Label, Words } from '../../kit/Words';
+import { Heading, Words } from '../../kit/Words';
 import { usePalette } from '../../kit/theme';
 import { words } from '../../words/en';
 import { problemWords } from '../../words/problemWords';
 import { call } from '../../sync/workshop';
 import { people as say } from '../../words/en/pages/people';
+import { DevicesCard } from './DevicesCard';
+import { PersonCard } from './PersonCard';
 import { common } from '../../words/en/pages/common';
 
-/** Who works here; a lead adds inspectors and further leads. Needs the server. */
+/** Who works here, where they are signed in, and what a workshop cannot do without. Needs the server. */
 export function People() {
   const palette = usePalette();
-  const [people, setPeople] = useState<readonly Person[]>([]);
+  const [people, setPeople] = useState<readonly Member[]>([]);
+  const [sessions, setSessions] = useState<readonly DeviceSession[]>([]);
   const [problem, setProblem] = useState<string>();
   const form = useForm<z.infer<typeof newPersonSchema>>({
     resolver: zodResolver(newPersonSchema),
@@ -27,28 +29,48 @@ export function People() {
   });
 
   useEffect(() => {
-    call('people').then(setPeople, (error: unknown) => setProblem(problemWords(error)));
+    const failed = (error: unknown) => setProblem(problemWords(error));
+    call('people').then(setPeople, failed);
+    call('sessions').then(setSessions, failed);
   }, []);
 
   const add = form.handleSubmit(async (body) => {
     setProblem(undefined);
     try {
       const person = await call('addPerson', { body });
-      setPeople((before) => [...before, person]);
+      setPeople((before) => [...before, { ...person, state: 'here', invited: false }]);
       form.reset();
     } catch (error) {
       setProblem(problemWords(error));
     }
   });
 
+  const attempt = (work: () => Promise<void>) => {
+    setProblem(undefined);
+    work().catch((error: unknown) => setProblem(problemWords(error)));
+  };
+  const changed = (member: Member) => {
+    setPeople((before) => before.map((one) => (one.id === member.id ? member : one)));
+    // Whoever was changed is signed out everywhere.
+    setSessions((before) => before.filter(({ personId, here }) => personId !== member.id || here));
+  };
+  const end = ({ id }: DeviceSession) =>
+    attempt(async () => {
+      await call('endSession', { params: { id } });
+      setSessions((before) => before.filter((one) => one.id !== id));
+    });
+
   return (
     <Page title={common.people}>
-      {people.map((person) => (
-        <Card key={person.id}>
-          <Label>{person.name}</Label>
-          <Words soft>{words.role[person.role]}</Words>
-        </Card>
+      {problem ? (
+        <Words role="alert" colour={palette.fail}>
+          {problem}
+        </Words>
+      ) : null}
+      {people.map((member) => (
+        <PersonCard key={member.id} member={member} onTry={attempt} onChanged={changed} />
       ))}
+      <DevicesCard sessions={sessions} named onEnd={end} />
       <Heading>{say.addAPerson}</Heading>
       <Controller
         control={form.control}
@@ -89,11 +111,6 @@ export function People() {
           />
         )}
       />
-      {problem ? (
-        <Words role="alert" colour={palette.fail}>
-          {problem}
-        </Words>
-      ) : null}
       <Press kind="main" label={say.add} onPress={() => void add()} />
     </Page>
   );

@@ -10,7 +10,8 @@ import {
   type Rulebook,
 } from '@weskopos/core';
 import { stickerOf } from '@weskopos/core/jobs/stickerOf';
-import { meterStand, outlookOf, vehicleBoard } from '@weskopos/core/outlook';
+import { outlookOf, vehicleBoard } from '@weskopos/core/outlook';
+import { meterStand } from '@weskopos/core/today';
 import { rulesFor } from '../../sync/workshop';
 
 /** What a life comes to: by its signed visits, under each one's own rules, and what runs out and falls due by today's. */

@@ -1,3 +1,4 @@
+import { LEAST_SECRET } from '@weskopos/contract/device';
 import { useState } from 'react';
 import { Field } from '../../kit/Field';
 import { Page } from '../../shell/Page';
@@ -5,6 +6,8 @@ import { Press } from '../../kit/Press';
 import { Words } from '../../kit/Words';
 import { usePalette } from '../../kit/theme';
 import { call, signedIn } from '../../sync/workshop';
+import { ServerProblem } from '../../sync/transport';
+import { people as about } from '../../words/en/pages/people';
 import { problemWords } from '../../words/problemWords';
 import { signin as say } from '../../words/en/pages/signin';
 import { common } from '../../words/en/pages/common';
@@ -14,6 +17,8 @@ export function SignIn() {
   const palette = usePalette();
   const [name, setName] = useState('');
   const [secret, setSecret] = useState('');
+  // Chosen where what was typed lets in only once.
+  const [fresh, setFresh] = useState<string | null>(null);
   const [problem, setProblem] = useState<string>();
   const [busy, setBusy] = useState(false);
 
@@ -21,9 +26,10 @@ export function SignIn() {
     setBusy(true);
     setProblem(undefined);
     try {
-      await signedIn(await call('signIn', { body: { name, secret } }));
+      await signedIn(await call('signIn', { body: { name, secret, ...(fresh === null ? {} : { fresh }) } }));
     } catch (error) {
-      setProblem(problemWords(error));
+      if (fresh === null && error instanceof ServerProblem && error.problem.code === 'choose-secret') setFresh('');
+      else setProblem(problemWords(error));
     } finally {
       setBusy(false);
     }
@@ -40,6 +46,21 @@ export function SignIn() {
         autoComplete="current-password"
         onSubmitEditing={() => void enter()}
       />
+      {fresh !== null ? (
+        <>
+          <Words role="status">{about.chooseOwn}</Words>
+          <Field
+            label={about.newPin}
+            value={fresh}
+            onChangeText={setFresh}
+            secureTextEntry
+            autoFocus
+            autoComplete="new-password"
+            help={common.sixCharactersOrMore}
+            onSubmitEditing={() => void enter()}
+          />
+        </>
+      ) : null}
       {problem ? (
         <Words role="alert" colour={palette.fail}>
           {problem}
@@ -49,7 +70,7 @@ export function SignIn() {
         kind="main"
         label={say.signIn}
         onPress={() => void enter()}
-        disabled={busy || name.trim() === '' || secret === ''}
+        disabled={busy || name.trim() === '' || secret === '' || (fresh !== null && fresh.length < LEAST_SECRET)}
       />
     </Page>
   );

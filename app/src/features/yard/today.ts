@@ -10,7 +10,8 @@ import {
 } from '@weskopos/core';
 import type { FleetKnowledge, LifeStanding, LooseEnd, Rules, Wait } from '@weskopos/core';
 import { stickerOf } from '@weskopos/core/jobs/stickerOf';
-import { meterStand, toDo, type ToDo, type VehicleBoard } from '@weskopos/core/outlook';
+import type { VehicleBoard } from '@weskopos/core/outlook';
+import { meterStand, toDo, type ToDo } from '@weskopos/core/today';
 
 /** What today's board is told with. */
 export interface TodayGiven {

@@ -28,6 +28,11 @@ export function Spine({ places, oneself, name, vehicle, path, wide, waiting }: S
   const palette = usePalette();
   // At a vehicle its own pages carry the words; places are known by their marks.
   const brief = vehicle !== null && !wide;
+  const me = (
+    <View role="navigation" aria-label={say.oneself} style={brief ? null : styles.foot}>
+      <Stop stop={brief ? oneself : { ...oneself, word: name || oneself.word }} {...{ path, wide, brief }} waits={0} />
+    </View>
+  );
   return (
     <View
       style={[
@@ -46,8 +51,8 @@ export function Spine({ places, oneself, name, vehicle, path, wide, waiting }: S
           {places.map((stop) => (
             <Stop key={stop.id} {...{ stop, path, wide }} brief={brief} waits={waiting.get(stop.id) ?? 0} />
           ))}
-          {brief ? <Stop stop={oneself} {...{ path, wide, brief }} waits={0} /> : null}
         </View>
+        {brief ? me : null}
         {vehicle ? (
           <View
             role="navigation"
@@ -64,11 +69,7 @@ export function Spine({ places, oneself, name, vehicle, path, wide, waiting }: S
             ))}
           </View>
         ) : null}
-        {brief ? null : (
-          <View style={styles.foot}>
-            <Stop stop={{ ...oneself, word: name || oneself.word }} {...{ path, wide }} brief={false} waits={0} />
-          </View>
-        )}
+        {brief ? null : me}
       </ScrollView>
     </View>
   );

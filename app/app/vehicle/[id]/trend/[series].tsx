@@ -1,1 +1,1 @@
-export { TrendPage as default } from '../../../../src/features/trend/TrendPage';
+export { TrendPage as default } from '../../../../src/features/desk/lazyPages';

@@ -13,6 +13,7 @@ export const compare = {
   nothing: 'Nothing.',
   pointBefore: (pointWords: string) => `${pointWords}, before`,
   pointAfter: (pointWords: string) => `${pointWords}, after`,
+  slide: (label: string) => `${label}: slide between before and after`,
   figuresThatMoved: 'Figures that moved',
   point: 'Point',
   twoSignedVisitsAreNeeded: 'Two signed visits are needed to compare; there ',

@@ -1,5 +1,12 @@
 /** Words of the views in fleet. */
 export const fleet = {
+  everyVehicle: 'Every vehicle',
+  vehicle: 'Vehicle',
+  stands: 'Stands',
+  meter: 'Meter',
+  lastSeen: 'Last seen',
+  nextVisit: 'Next visit',
+  soonest: 'Runs out first',
   visitsDue: 'Visits due',
   weekOf: (format: string) => `Week of ${format}`,
   tooMany: (length: number) => `${length}: too many`,

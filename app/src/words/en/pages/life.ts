@@ -29,8 +29,6 @@ export const life = {
   beforeTheNextVisit: (part: number) => `: ${part} % before the next visit`,
   visits: 'Visits',
   compareTwo: 'Compare two',
-  noneSignedYet: 'None signed yet.',
-  betweenVisits: 'Between visits',
   usesLPer100Km: (part: string, meterWords: string) =>
     `Uses ${part} L per 100 km, full to full over the last ${meterWords}.`,
   oilUsedSinceThe: {
@@ -38,7 +36,6 @@ export const life = {
       `Engine oil used since the last change: ${amount} in 1,000 km, by the stick and what was put in.`,
     'top-ups': (amount: string) => `Engine oil topped up since the last change: ${amount} in 1,000 km.`,
   },
-  nothingWrittenDownYet: 'Nothing written down yet.',
   takeBack: 'Take back',
   takeBackEntry: (entrySentence: string) => `Take back: ${entrySentence}`,
   allOf: (length: number) => `All ${length}`,

@@ -12,6 +12,12 @@ export const sheet = {
   now: 'now',
   over: (time: string) => `${time} over`,
   dueIn: (time: string) => `in ${time}`,
+  /** Days up to two months, months up to two years. */
+  time: (days: number, months: number) => {
+    const [count, unit] =
+      months < 2 ? [days, 'day'] : months < 24 ? [months, 'month'] : [Math.floor(months / 12), 'year'];
+    return `${count} ${count === 1 ? unit : `${unit}s`}`;
+  },
   today: 'today',
   lastDone: (day: string) => `last done ${day}`,
   atMeter: (meter: string) => `at ${meter}`,
@@ -20,9 +26,6 @@ export const sheet = {
   isAt: (limit: string) => `is at ${limit}`,
   reads: (figure: string) => `reads ${figure}`,
   from: (when: string) => `from ${when}`,
-  mayRunOut: 'Runs out when',
-  nextVisit: 'next visit',
-  runsOutSpoken: (list: string) => `What runs out when: ${list}`,
   edit: 'Change the sheet',
   what: 'What it is',
   forHands: 'For the hands',
@@ -33,7 +36,6 @@ export const sheet = {
   axles: 'Axles',
   tyres: (axle: number) => `Axle ${axle}`,
   told: (word: string, value: string) => `${word}: ${value}`,
-  lineOfTime: 'Line of time',
   show: 'Show',
   all: 'All',
   visits: 'Visits',

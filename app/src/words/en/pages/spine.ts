@@ -2,6 +2,7 @@
 export const spine = {
   product: 'Weskopos',
   places: 'Places',
+  oneself: 'You',
   ofVehicle: (fleetCode: string) => `Pages of ${fleetCode}`,
   toContent: 'To the content',
   place: {
@@ -24,9 +25,6 @@ export const spine = {
   goKey: (letter: string) => `g ${letter}`,
   find: 'Find',
   thisList: 'This list',
-  inTheWalk: 'In the walk',
   close: 'Close',
   signOut: 'Sign out',
-  aboutYou: 'Signed in on this device',
-  halfDone: (fleetCode: string) => `Visit of ${fleetCode}, half done`,
 };

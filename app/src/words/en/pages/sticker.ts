@@ -2,7 +2,7 @@
 export const sticker = {
   windscreenSticker: 'Windscreen sticker',
   theSpecSheetTellsNo: 'The spec sheet tells no intervals.',
-  opensThisVehiclesLifeSheet: 'Opens this vehicle’s life sheet',
+  opensThisVehiclesLifeSheet: 'Opens this vehicle',
   bayCard: 'Bay card',
   inTheBay: (fleetCode: string) => `${fleetCode}, in the bay`,
   theKeeperSays: (complaint: string) => `The keeper says: “${complaint}”`,

@@ -38,7 +38,7 @@ export const visit = {
   seenOn: (day: string) => `Seen ${day}.`,
   giveUp: 'Give this visit up',
   giveUpAsked:
-    'Give this visit up? It counts nowhere from then on. It is kept, and can be taken up again from the life sheet.',
+    'Give this visit up? It counts nowhere from then on. It is kept, and can be taken up again from the vehicle’s life.',
   whyGivenUp: 'Why, where it helps the next one',
   yesGiveUp: 'Yes, give it up',
   voidIt: 'Void this visit',

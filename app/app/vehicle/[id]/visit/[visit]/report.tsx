@@ -1,1 +1,1 @@
-export { ReportPage as default } from '../../../../../src/features/report/ReportPage';
+export { ReportPage as default } from '../../../../../src/features/desk/lazyPages';

@@ -1,0 +1,9 @@
+export { ComparePage } from '../compare/ComparePage';
+export { FleetPage } from '../fleet/FleetPage';
+export { LifePage } from '../life/LifePage';
+export { NowPage } from '../now/NowPage';
+export { ReportPage } from '../report/ReportPage';
+export { ScorecardPage } from '../score/ScorecardPage';
+export { SpecPage } from '../spec/SpecPage';
+export { TrendPage } from '../trend/TrendPage';
+export { WearPage } from '../wear/WearPage';

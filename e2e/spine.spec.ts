@@ -1,0 +1,266 @@
+import { expect, test, type Page } from '@playwright/test';
+import { expectAccessible, signIn, signOut, toMe, toPage, toPlace, toVehicle } from './walk';
+import { Workshop } from './workshop';
+
+let workshop: Workshop;
+test.beforeAll(async () => {
+  workshop = await Workshop.start({ demo: true });
+});
+test.afterAll(() => workshop.remove());
+
+const PLACES = ['Yard', 'Fleet', 'Bench', 'Scores', 'Rules', 'People'];
+const PAGES = ['Now', 'Visit', 'Wear', 'Life', 'Spec'];
+
+/** Every view that has an address, of a vehicle whose visit is half done. */
+async function views(page: Page): Promise<string[]> {
+  await page.goto(workshop.url);
+  await toVehicle(page, 'FH 07');
+  const vehicle = new URL(page.url()).pathname;
+  const visit = await page
+    .getByRole('link', { name: 'Visit', exact: true })
+    .getAttribute('href')
+    .then((href) => href ?? '');
+  await page.goto(`${workshop.url}${vehicle}/life`);
+  const report =
+    (await page
+      .getByRole('link', { name: /Callum/ })
+      .first()
+      .getAttribute('href')) ?? '';
+  const trend = encodeURIComponent('pad.inner@1L:whole');
+  const own = ['', '/wear', '/life', '/spec', '/edit', '/history', '/compare', `/trend/${trend}`];
+  return [
+    ...['/', '/fleet', '/bench', '/scorecard', '/rules', '/people', '/me', '/vehicle/new', '/nowhere'],
+    ...own.map((path) => `${vehicle}${path}`),
+    ...[visit, `${visit}/gate`, `${visit}/ends`, `${visit}/overview`, `${visit}/arrival`],
+    ...[report, report.replace('report', 'amend'), report.replace('report', 'sticker')],
+  ];
+}
+
+for (const [name, size] of [
+  ['phone', { width: 390, height: 844 }],
+  ['desk', { width: 1280, height: 800 }],
+] as const)
+  test(`every view passes the checker by day and by night, has a title of its own, and reaches every place in one tap: ${name}`, async ({
+    page,
+  }) => {
+    test.setTimeout(400_000);
+    await page.setViewportSize(size);
+    await page.goto(workshop.url);
+    await signIn(page, 'Maren', '112358');
+    const titles = new Set<string>();
+    const all = await views(page);
+    for (const path of all) {
+      await test.step(path, async () => {
+        await page.emulateMedia({ colorScheme: 'light' });
+        await page.goto(workshop.url + path);
+        await expect(page.getByRole('heading', { level: 1 })).toHaveCount(1);
+        await expect(page.getByRole('main')).toHaveCount(1);
+        await expectAccessible(page);
+        titles.add(await page.title());
+        const isWalk = /\/visit\/[^/]+$/.test(path);
+        const places = page.getByRole('navigation', { name: 'Places' });
+        if (!isWalk || size.width > 390)
+          for (const place of PLACES)
+            await expect(places.getByRole('link', { name: place, exact: true })).toBeVisible();
+        if (!isWalk && path.startsWith('/vehicle/') && !path.endsWith('/new'))
+          for (const one of PAGES)
+            await expect(
+              page.getByRole('navigation', { name: 'Pages of FH 07' }).getByRole('link', { name: one, exact: true }),
+            ).toBeVisible();
+        await page.emulateMedia({ colorScheme: 'dark' });
+        await expectAccessible(page);
+      });
+    }
+    expect(titles.size).toBe(all.length);
+  });
+
+test('keys lead everywhere, the search finds what stands open and any page, back and forward behave; the network is gone', async ({
+  page,
+}) => {
+  await page.goto(workshop.url);
+  await signIn(page, 'Isla', '246810');
+  await expect(page.getByText('Saved and sent.')).toBeVisible();
+  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+  await page.keyboard.press('g');
+  await page.keyboard.press('f');
+  await expect(page.getByRole('heading', { name: 'Fleet' })).toBeFocused();
+  // Past the spine in one step.
+  await page.reload();
+  await page.keyboard.press('Tab');
+  await expect(page.getByRole('link', { name: 'To the content' })).toBeFocused();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Fleet' })).toBeFocused();
+  await page.keyboard.press('?');
+  await expect(page.getByRole('heading', { name: 'Keys' })).toBeVisible();
+  await expectAccessible(page);
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('heading', { name: 'Keys' })).toHaveCount(0);
+  await page.context().setOffline(true);
+
+  await page.keyboard.press('/');
+  const find = page.getByRole('textbox', { name: 'Find' });
+  await expect(find).toBeFocused();
+  // What is typed is no key.
+  await find.pressSequentially('fh07 wear');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'FH 07, wear' })).toBeVisible();
+  await page.keyboard.press('g');
+  await page.keyboard.press('l');
+  await expect(page.getByRole('heading', { name: 'FH 07, life' })).toBeFocused();
+  await page.goBack();
+  await expect(page.getByRole('heading', { name: 'FH 07, wear' })).toBeVisible();
+  await page.goForward();
+  await expect(page.getByRole('heading', { name: 'FH 07, life' })).toBeVisible();
+
+  await toPlace(page, 'Yard');
+  await find.fill('auxiliary belt');
+  await expect(page.getByRole('link', { name: /^FH 07, Auxiliary belt: advisory/ })).toBeVisible();
+  await expectAccessible(page);
+  await find.fill('no such thing');
+  await expect(page.getByText('Nothing here is called “no such thing”.')).toBeVisible();
+  await page.getByRole('button', { name: 'Clear' }).click();
+  await expect(page.getByRole('heading', { name: 'On the lift now' })).toBeVisible();
+
+  // Who turns single keys off is led nowhere by them.
+  await toMe(page);
+  await page.getByRole('radio', { name: 'Off' }).click();
+  await page.keyboard.press('g');
+  await page.keyboard.press('f');
+  await expect(page.getByRole('heading', { name: 'Isla' })).toBeVisible();
+  // Arrows lead through a choice and choose nothing; Space chooses.
+  await page.getByRole('radio', { name: 'Off' }).press('ArrowLeft');
+  await expect(page.getByRole('radio', { name: 'On' })).toBeFocused();
+  await expect(page.getByRole('radio', { name: 'Off' })).toBeChecked();
+  await page.keyboard.press('Space');
+  await expect(page.getByRole('radio', { name: 'On' })).toBeChecked();
+});
+
+test('what another person signed is new until it was seen', async ({ page }) => {
+  await page.goto(workshop.url);
+  await signIn(page, 'Callum', '135791');
+  await expect(page.getByRole('heading', { name: 'All vehicles' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Since you last looked' })).toHaveCount(0);
+  await page.evaluate(() => {
+    const key = Object.keys(localStorage).find((one) => one.startsWith('weskopos.looked.'));
+    if (key) localStorage.setItem(key, '2026-01-01T08:00:00.000Z');
+  });
+  await page.reload();
+  await expect(page.getByRole('heading', { name: 'Since you last looked' })).toBeVisible();
+  await page.getByRole('button', { name: 'Seen', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'Since you last looked' })).toHaveCount(0);
+  await expect(page.getByRole('heading', { name: 'All vehicles' })).toBeVisible();
+});
+
+test('a sticker that cannot be scanned says so, and the way in by hand stays', async ({ page }) => {
+  await page.goto(workshop.url);
+  await signIn(page, 'Isla', '246810');
+  await page.getByRole('button', { name: 'Scan the sticker' }).click();
+  await expect(page.getByText(/^This device has no camera|^Hold the sticker/)).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Close' }).click();
+  await expect(page.getByRole('textbox', { name: 'Find' })).toBeVisible();
+});
+
+test('people come and go: a code lets in once, who is suspended is out at once, the last lead stays', async ({
+  page,
+  browser,
+}) => {
+  await page.goto(workshop.url);
+  await signIn(page, 'Maren', '112358');
+  await toPlace(page, 'People');
+  await page.getByRole('button', { name: 'Make Maren an inspector' }).click();
+  await expect(page.getByText(/^This is the last lead who is here/)).toBeVisible();
+  await page.getByLabel('Name').fill('Nell');
+  await page.getByLabel('PIN or password').fill('975310');
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await page.getByRole('button', { name: 'New PIN for Nell' }).click();
+  const code = await page.getByText(/^[A-Z2-9]{4}-[A-Z2-9]{4}$/).innerText();
+  await expectAccessible(page);
+
+  const other = await browser.newContext({ locale: 'en-GB' });
+  const nell = await other.newPage();
+  await nell.goto(workshop.url);
+  await nell.getByLabel('Name').fill('Nell');
+  await nell.getByLabel('PIN or password').fill(code);
+  await nell.getByRole('button', { name: 'Sign in' }).click();
+  await nell.getByLabel('The new one').fill('864202');
+  await nell.getByRole('button', { name: 'Sign in' }).click();
+  await toMe(nell);
+  // One's own PIN, the old one mistyped first.
+  await nell.getByLabel('PIN or password now').fill('wrong');
+  await nell.getByLabel('The new one').fill('135797');
+  await nell.getByRole('button', { name: 'Change it' }).click();
+  await expect(nell.getByText(/^The PIN or password now is not right/)).toBeVisible();
+  await nell.getByLabel('PIN or password now').fill('864202');
+  await nell.getByRole('button', { name: 'Change it' }).click();
+  await expect(nell.getByText(/^Changed\./)).toBeVisible();
+  await expect(nell.getByText(/this device/)).toBeVisible();
+  await expectAccessible(nell);
+
+  await page.getByRole('button', { name: 'Suspend Nell' }).click();
+  await expect(page.getByRole('button', { name: 'Let Nell in again' })).toBeVisible();
+  await nell.reload();
+  await expect(nell.getByRole('button', { name: 'Sign in' })).toBeVisible({ timeout: 30_000 });
+  await nell.getByLabel('Name').fill('Nell');
+  await nell.getByLabel('PIN or password').fill('135797');
+  await nell.getByRole('button', { name: 'Sign in' }).click();
+  await expect(nell.getByText('Name or PIN is not right.')).toBeVisible();
+  await page.getByRole('button', { name: 'Let Nell in again' }).click();
+  await page.getByRole('button', { name: 'Let Nell go', exact: true }).click();
+  await page.getByRole('button', { name: 'Yes, let go' }).click();
+  await expect(page.getByText('inspector · gone')).toBeVisible();
+  await other.close();
+  await signOut(page);
+});
+
+test('a vehicle’s run-outs lead to its trends, and its life tells a job as one line', async ({ page }) => {
+  await page.goto(workshop.url);
+  await signIn(page, 'Isla', '246810');
+  await toVehicle(page, 'FH 06');
+  await expect(page.getByText(/^It should not be driven: Inner pad NSF/)).toBeVisible();
+  await page.getByRole('link', { name: /^Inner pad NSF 1\.0 mm Fail/ }).click();
+  await expect(page.getByRole('heading', { name: 'Trend' })).toBeVisible();
+  await toPage(page, 'Spec');
+  await expect(page.getByRole('heading', { name: 'For the hands' })).toBeVisible();
+  await toPage(page, 'Life');
+  await page.getByRole('radio', { name: 'Visits' }).click();
+  await expect(page.getByRole('link', { name: /Fail$/ }).first()).toBeVisible();
+});
+
+/** What sticks out of the page at the right, by its words. */
+const stickingOut = (page: Page) =>
+  page.evaluate(() =>
+    [...document.querySelectorAll('main *, nav *')]
+      .filter((one) => {
+        const { right, width } = one.getBoundingClientRect();
+        return width > 1 && right > window.innerWidth + 1 && !one.closest('svg, video');
+      })
+      .map((one) => `${one.tagName} ${(one.textContent ?? '').slice(0, 60)}`)
+      .slice(0, 5),
+  );
+
+test('on the narrowest phone nothing sticks out, whatever a vehicle is called', async ({ page }) => {
+  test.setTimeout(300_000);
+  await page.goto(workshop.url);
+  await signIn(page, 'Maren', '112358');
+  await page.setViewportSize({ width: 320, height: 640 });
+  const all = await views(page);
+  await page.goto(`${workshop.url}/vehicle/new`);
+  await page.getByLabel('Fleet code').fill('W'.repeat(20));
+  await page.getByLabel('Plate').fill('\u202eABC \u200f123');
+  await page.getByLabel('Make').fill('Donaudampfschifffahrtsgesellschaftswagen');
+  await page.getByLabel('Model').fill('M'.repeat(60));
+  await page.getByLabel('Use').fill('carries things '.repeat(5));
+  await page.getByLabel('Year').fill('2020');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('Never inspected')).toBeVisible();
+  const strange = new URL(page.url()).pathname;
+  const found: Record<string, string[]> = {};
+  for (const path of [...all, ...['', '/wear', '/life', '/spec', '/arrive'].map((one) => `${strange}${one}`)]) {
+    await page.goto(workshop.url + path);
+    await expect(page.getByRole('heading', { level: 1 })).toHaveCount(1);
+    const out = await stickingOut(page);
+    if (out.length > 0) found[path] = out;
+  }
+  expect(found).toEqual({});
+});
