@@ -71,7 +71,6 @@ async function main(): Promise<void> {
   await page.getByRole('radio', { name: 'Damp' }).click();
   await page.getByRole('radio', { name: 'Engine oil' }).click();
   await page.getByRole('radio', { name: 'Rear crank seal' }).click();
-  await shoot(page, 'walk-leak');
   await page.setViewportSize(DESK);
   await jump(page, 'rock nearside front');
   await shoot(page, 'walk-wide');

@@ -42,7 +42,7 @@ export const common = {
   stickerAndBayCard: 'Sticker and bay card',
   words: 'Words',
   rules: 'Rules',
-  scorecard: 'Scorecard',
+  scorecard: 'Scores',
   meter: 'Meter',
   disc: 'Disc',
   takeOut: 'Take out',
