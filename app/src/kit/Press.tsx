@@ -108,6 +108,7 @@ export function Press({
 const styles = StyleSheet.create({
   press: {
     minWidth: TOUCH.least,
+    maxWidth: '100%',
     paddingHorizontal: SPACE.m,
     borderRadius: CORNER.s,
     flexDirection: 'row',

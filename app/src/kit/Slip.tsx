@@ -79,6 +79,7 @@ const styles = StyleSheet.create({
   mark: { justifyContent: 'center' },
   text: { flex: 1, justifyContent: 'center' },
   line: { flexDirection: 'row', flexWrap: 'wrap', justifyContent: 'space-between', columnGap: SPACE.s },
-  name: { flexShrink: 1 },
+  // A code without a gap is broken, not pushed out.
+  name: { flexShrink: 1, minWidth: 0, maxWidth: '100%' },
   figure: { textAlign: 'right', marginLeft: 'auto' },
 });

@@ -2,6 +2,7 @@ import { Slot, usePathname } from 'expo-router';
 import { Suspense, useMemo } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { isOpen } from '@weskopos/core';
+import { followedByEnter } from '../kit/followedByEnter';
 import { Card } from '../kit/Card';
 import { Press } from '../kit/Press';
 import { SPACE } from '../kit/tokens';
@@ -41,6 +42,7 @@ export function Shell() {
     <View style={styles.shell}>
       <Pressable
         role="link"
+        {...followedByEnter(toContent)}
         onPress={toContent}
         style={(state) => (isFocused(state) ? [styles.skip, { backgroundColor: palette.card }] : HEARD_ONLY)}
       >

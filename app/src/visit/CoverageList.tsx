@@ -1,5 +1,6 @@
 import type { GradedPoint } from '@weskopos/core';
 import { Pressable, StyleSheet, View } from 'react-native';
+import { followedByEnter } from '../kit/followedByEnter';
 import { GradeMark } from '../kit/GradeMark';
 import { SPACE, TOUCH } from '../kit/tokens';
 import { gradeColours, usePalette } from '../kit/theme';
@@ -30,6 +31,7 @@ export function CoverageList({ points, axles, onPoint }: CoverageListProps) {
               <Pressable
                 key={point.key}
                 role="link"
+                {...followedByEnter(() => onPoint(point))}
                 onPress={() => onPoint(point)}
                 style={[styles.row, { borderColor: palette.rule }]}
               >

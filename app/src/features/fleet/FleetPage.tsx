@@ -3,6 +3,7 @@ import type { VehicleBoard } from '@weskopos/core/outlook';
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
+import { followedByEnter } from '../../kit/followedByEnter';
 import { Card } from '../../kit/Card';
 import { Choice } from '../../kit/Choice';
 import { Page } from '../../shell/Page';
@@ -143,6 +144,9 @@ function Soonest({ parts }: { readonly parts: readonly FleetPart[] }) {
         <Pressable
           key={part.vehicle.vehicleId}
           role="link"
+          {...followedByEnter(() =>
+            router.push(`/vehicle/${part.vehicle.vehicleId}/trend/${encodeURIComponent(part.key)}`),
+          )}
           onPress={() => router.push(`/vehicle/${part.vehicle.vehicleId}/trend/${encodeURIComponent(part.key)}`)}
           style={[styles.row, { borderColor: palette.rule }]}
         >

@@ -1,6 +1,7 @@
 import type { YardEntry } from '@weskopos/contract';
 import { useRouter } from 'expo-router';
 import { Pressable, StyleSheet } from 'react-native';
+import { followedByEnter } from '../../kit/followedByEnter';
 import { Card } from '../../kit/Card';
 import { GradeMark } from '../../kit/GradeMark';
 import { SPACE, TOUCH } from '../../kit/tokens';
@@ -35,6 +36,7 @@ export function StandCard({ classOf }: { readonly classOf: string }) {
           <Pressable
             key={vehicle.id}
             role="link"
+            {...followedByEnter(() => router.push(`/vehicle/${vehicle.id}`))}
             onPress={() => router.push(`/vehicle/${vehicle.id}`)}
             style={[styles.row, { borderColor: palette.rule }]}
           >

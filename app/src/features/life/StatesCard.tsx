@@ -1,6 +1,7 @@
 import type { StateTrend, Vehicle } from '@weskopos/core';
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
+import { followedByEnter } from '../../kit/followedByEnter';
 import { Card } from '../../kit/Card';
 import { Press } from '../../kit/Press';
 import { SPACE, TOUCH } from '../../kit/tokens';
@@ -35,6 +36,7 @@ export function StatesCard({ vehicle, states, onShow }: StatesCardProps) {
           <Pressable
             key={key}
             role="link"
+            {...followedByEnter(() => onShow(key))}
             onPress={() => onShow(key)}
             style={[styles.row, { borderColor: palette.rule }]}
           >

@@ -1,6 +1,6 @@
 import type { FindingPhoto } from '@weskopos/core';
 import { Suspense, useState } from 'react';
-import { Image, Pressable, StyleSheet, View } from 'react-native';
+import { Image, Pressable, StyleSheet, View, useWindowDimensions } from 'react-native';
 import { CORNER, SPACE } from '../../kit/tokens';
 import { usePalette } from '../../kit/theme';
 import { Words } from '../../kit/Words';
@@ -19,12 +19,15 @@ interface PhotoStripProps {
   readonly onChange?: (photos: readonly FindingPhoto[]) => void;
 }
 
+/** What stands beside a picture on the narrowest page: the spine, and the edges of page and card, px. */
+const BESIDE = 130;
 /** From this height on the whole picture is fetched, px. */
 const FULL_FROM = 200;
 
 /** Pictures of a finding with their marks; a tap opens one to be marked. */
-export function PhotoStrip({ photos, label, size = 88, onChange }: PhotoStripProps) {
+export function PhotoStrip({ photos, label, size: wanted = 88, onChange }: PhotoStripProps) {
   const [open, setOpen] = useState<string | null>(null);
+  const size = Math.min(wanted, ((useWindowDimensions().width - BESIDE) * 3) / 4);
   if (photos.length === 0) return null;
   const opened = photos.find(({ id }) => id === open);
   const named = (photo: FindingPhoto) => say.photo(label, photos.indexOf(photo) + 1);

@@ -1,6 +1,7 @@
 import { useRouter } from 'expo-router';
 import { Suspense, useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
+import { followedByEnter } from '../../kit/followedByEnter';
 import { Card } from '../../kit/Card';
 import { SPACE, TOUCH } from '../../kit/tokens';
 import { useIsWide, usePalette } from '../../kit/theme';
@@ -132,6 +133,7 @@ function RunsOutNext({ vehicle, outlook, onTrend }: RunsOutNextProps) {
         <Pressable
           key={series.key}
           role="link"
+          {...followedByEnter(() => onTrend(series.key))}
           onPress={() => onTrend(series.key)}
           style={[styles.row, { borderColor: palette.rule }]}
         >
