@@ -28,6 +28,7 @@ export {
   LEAK_PLACES,
   LEAK_REACHES,
   LEAK_STAGES,
+  likelyFluids,
   type Fluid,
   type LeakObservation,
   type LeakPlace,
@@ -134,7 +135,18 @@ export {
   type Repeats,
 } from './vehicle/place';
 export { JOB_CODES, jobKey, type Job, type JobCode } from './vehicle/jobs';
-export { DRIVES, GEARBOXES, POWERS, STEERINGS, USUAL_MAKE_UP, type MakeUp } from './vehicle/makeUp';
+export {
+  BODIES,
+  DRIVES,
+  ENGINE_PLACES,
+  GEARBOXES,
+  POWERS,
+  STEERINGS,
+  USUAL_MAKE_UP,
+  bodyOf,
+  type Body,
+  type MakeUp,
+} from './vehicle/makeUp';
 export {
   BATTERY_TYPES,
   BLANK_SPEC,

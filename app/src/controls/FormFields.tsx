@@ -50,6 +50,7 @@ export function FormField<Form extends FieldValues>({
           }}
           onBlur={field.onBlur}
           inputMode={figures ? 'decimal' : 'text'}
+          {...(figures ? { figures: { signed: true } } : {})}
           secureTextEntry={secret}
           problem={fieldState.error && (allowed ?? fieldState.error.message)}
           {...rest}

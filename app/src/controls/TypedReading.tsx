@@ -8,9 +8,11 @@ import {
   type Bound,
   type MeasureCode,
   type PressureUnit,
+  type Unit,
 } from '@weskopos/core';
 import { useEffect, useRef, useState } from 'react';
 import { StyleSheet, TextInput, View } from 'react-native';
+import { padded, type PadAsks } from '../kit/pad';
 import { CORNER, FONT, SIZE, SPACE, TOUCH } from '../kit/tokens';
 import { Press } from '../kit/Press';
 import { usePalette } from '../kit/theme';
@@ -34,6 +36,26 @@ type Read =
 /** Typing settles this long after the last key, ms: a half-typed `1` of `1.5` is not a reading. */
 const SETTLE_MS = 700;
 
+/** A gauge that ends before the reading does: `>8`, `over 8`; `<1`, `under 1`. */
+const BOUND = /^\s*(over|under|[<>≤≥])?\s*(.*)$/i;
+const OVER = /over|[>≥]/i;
+/** Other units a gauge may be read in, by what is measured. */
+const OTHER_UNITS: Partial<Record<MeasureCode, readonly Unit[]>> = {
+  pressure: ['kPa', 'bar', 'psi'],
+  temperature: ['°C', '°F'],
+  torque: ['N·m', 'lb·ft'],
+};
+
+function asksOf(measure: MeasureCode): PadAsks {
+  const unit = unitWord(measure);
+  return {
+    signed: MEASURES[measure].least < 0,
+    bounds: measure !== 'tyre-age',
+    fraction: measure === 'level' || measure === 'tread',
+    units: (OTHER_UNITS[measure] ?? []).filter((one) => one !== unit),
+  };
+}
+
 function readTyped(measure: MeasureCode, text: string): Read {
   if (text.trim() === '') return { status: 'empty' };
   if (measure === 'tyre-age') {
@@ -41,10 +63,12 @@ function readTyped(measure: MeasureCode, text: string): Read {
     if (week.status === 'unreadable') return { status: 'impossible' };
     return { status: 'value', stored: week.yyyyww, bound: week.before2000 ? 'under' : 'exact' };
   }
-  const parsed = parseMeasure(text, workshopUnit(measure));
+  const [, sign = '', rest = ''] = BOUND.exec(text) ?? [];
+  const parsed = parseMeasure(rest, workshopUnit(measure));
   const { least, most } = MEASURES[measure];
   if (parsed.status !== 'value' || parsed.stored < least || parsed.stored > most) return { status: 'impossible' };
-  return { status: 'value', stored: Number(parsed.stored.toFixed(4)), bound: 'exact' };
+  const bound = sign === '' ? 'exact' : OVER.test(sign) ? 'over' : 'under';
+  return { status: 'value', stored: Number(parsed.stored.toFixed(4)), bound };
 }
 
 /** What a pressure that cannot be would be in another unit: 32 on a gauge in psi, where the house reads bar. */
@@ -128,7 +152,7 @@ export function TypedReading({ measure, label, value, onValue, onClear }: TypedR
         value={typed ?? shown}
         placeholder={unitWord(measure)}
         placeholderTextColor={palette.soft}
-        inputMode={measure === 'level' ? 'text' : 'decimal'}
+        {...padded(asksOf(measure), measure === 'level' ? 'text' : 'decimal')}
         ref={input}
         {...{ onMouseDown: selectAll }}
         onChangeText={change}

@@ -1,6 +1,8 @@
-import { StyleSheet, View } from 'react-native';
+import type { ReactNode } from 'react';
+import { ScrollView, StyleSheet, View } from 'react-native';
 import { Press } from './Press';
-import { SPACE } from './tokens';
+import { SPACE, TOUCH } from './tokens';
+import { OWN_FINGER } from './ownFinger';
 import { Label } from './Words';
 
 interface ChoiceProps<T extends string> {
@@ -10,6 +12,12 @@ interface ChoiceProps<T extends string> {
   readonly value: T | null;
   readonly onChoose: (option: T) => void;
   readonly hideLabel?: boolean;
+  /** A small drawing over each word, all as broad. */
+  readonly drawn?: (option: T, chosen: boolean) => ReactNode;
+  /** What is shown where the word is too long for a drawing's breadth; the word is still what is heard. */
+  readonly short?: (option: T) => string;
+  /** On one line that slides, the likely ones first. */
+  readonly oneLine?: boolean;
 }
 
 const STEPS: Readonly<Record<string, number>> = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 };
@@ -33,8 +41,21 @@ const ARROWS = {
 };
 
 /** One of a few, all in sight. */
-export function Choice<T extends string>({ label, options, word, value, onChoose, hideLabel }: ChoiceProps<T>) {
+export function Choice<T extends string>(props: ChoiceProps<T>) {
+  const { label, options, word, value, onChoose, hideLabel, drawn, short, oneLine } = props;
   const first = value !== null && options.includes(value) ? value : options[0];
+  const presses = options.map((option) => (
+    <Press
+      key={option}
+      role="radio"
+      label={short ? short(option) : word(option)}
+      hint={word(option)}
+      {...(drawn ? { icon: drawn(option, option === value), style: styles.tile } : {})}
+      chosen={option === value}
+      tabIndex={option === first ? 0 : -1}
+      onPress={() => onChoose(option)}
+    />
+  ));
   return (
     <View role="radiogroup" aria-label={label} style={styles.choice} {...ARROWS}>
       {hideLabel ? null : (
@@ -42,18 +63,13 @@ export function Choice<T extends string>({ label, options, word, value, onChoose
           {label}
         </Label>
       )}
-      <View style={styles.row}>
-        {options.map((option) => (
-          <Press
-            key={option}
-            role="radio"
-            label={word(option)}
-            chosen={option === value}
-            tabIndex={option === first ? 0 : -1}
-            onPress={() => onChoose(option)}
-          />
-        ))}
-      </View>
+      {oneLine ? (
+        <ScrollView horizontal contentContainerStyle={styles.line} {...OWN_FINGER}>
+          {presses}
+        </ScrollView>
+      ) : (
+        <View style={styles.row}>{presses}</View>
+      )}
     </View>
   );
 }
@@ -61,4 +77,13 @@ export function Choice<T extends string>({ label, options, word, value, onChoose
 const styles = StyleSheet.create({
   choice: { gap: SPACE.xs },
   row: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s },
+  line: { gap: SPACE.s },
+  tile: {
+    flexDirection: 'column',
+    flexGrow: 1,
+    flexBasis: TOUCH.least,
+    paddingHorizontal: SPACE.xs,
+    paddingVertical: SPACE.s,
+    gap: SPACE.xs,
+  },
 });

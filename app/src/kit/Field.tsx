@@ -1,5 +1,6 @@
 import type { Ref } from 'react';
 import { StyleSheet, TextInput, View, type TextInputProps } from 'react-native';
+import { padded, type PadAsks } from './pad';
 import { CORNER, FONT, SIZE, SPACE, TOUCH } from './tokens';
 import { usePalette } from './theme';
 import { Label, Words } from './Words';
@@ -10,12 +11,14 @@ interface FieldProps extends TextInputProps {
   readonly problem?: string | undefined;
   readonly help?: string;
   readonly hideLabel?: boolean;
+  /** Figures go in: on a touch screen by the keypad. */
+  readonly figures?: PadAsks;
   /** The line itself, for who sends the hand there. */
   readonly inputRef?: Ref<TextInput>;
 }
 
 /** A labelled line to type in. */
-export function Field({ label, problem, help, hideLabel = false, inputRef, style, ...rest }: FieldProps) {
+export function Field({ label, problem, help, hideLabel = false, inputRef, figures, style, ...rest }: FieldProps) {
   const palette = usePalette();
   return (
     <View style={styles.field}>
@@ -30,6 +33,7 @@ export function Field({ label, problem, help, hideLabel = false, inputRef, style
         aria-invalid={problem !== undefined}
         placeholderTextColor={palette.soft}
         {...rest}
+        {...(figures ? padded(figures, rest.inputMode ?? 'decimal') : {})}
         style={[
           styles.input,
           { color: palette.ink, backgroundColor: palette.card, borderColor: problem ? palette.fail : palette.edge },

@@ -1,7 +1,7 @@
-import type { Grade, MeasureCode, Threshold } from '@weskopos/core';
+import { fromStored, type Grade, type MeasureCode, type Threshold } from '@weskopos/core';
 import { useRef, useState } from 'react';
 import { StyleSheet, View, type GestureResponderEvent } from 'react-native';
-import { amount } from '../words/show';
+import { amount, figureIn, workshopUnit } from '../words/show';
 import { words } from '../words/en';
 import { OWN_FINGER } from './ownFinger';
 import { TapeDrawing } from './TapeDrawing';
@@ -33,6 +33,12 @@ export interface TapeProps {
   readonly onSet: (value: number) => void;
 }
 
+/** The gauge's step as it is told; a step is a difference: where the scale begins does not count. */
+const shownStep = (measure: TapeProps['measure'], step: number) => {
+  const unit = workshopUnit(measure);
+  return figureIn(unit, fromStored(step, unit) - fromStored(0, unit), 2).replace(/\.?0+$/, '');
+};
+
 /** Px left free at both ends for the end figures. */
 export const TAPE_MARGIN = 24;
 
@@ -43,6 +49,7 @@ export function Tape(props: TapeProps) {
   const [width, setWidth] = useState(0);
   const last = useRef<number | null>(null);
   const length = across ? width : height;
+  const element = useRef<View>(null);
   const touch = ({ nativeEvent }: GestureResponderEvent) => {
     const at = across ? nativeEvent.locationX : height - nativeEvent.locationY;
     last.current = fromShare(gauge, (at - TAPE_MARGIN) / (length - 2 * TAPE_MARGIN));
@@ -58,6 +65,7 @@ export function Tape(props: TapeProps) {
   };
   return (
     <View
+      ref={element}
       role="slider"
       tabIndex={0}
       aria-label={label}
@@ -70,10 +78,17 @@ export function Tape(props: TapeProps) {
       onStartShouldSetResponder={() => true}
       onMoveShouldSetResponder={() => true}
       onResponderTerminationRequest={() => false}
-      onResponderGrant={touch}
+      onResponderGrant={(event) => {
+        element.current?.focus();
+        touch(event);
+      }}
       onResponderMove={touch}
       onResponderRelease={() => last.current !== null && onSet(last.current)}
-      {...{ onKeyDown: keyDown, ...OWN_FINGER }}
+      {...{
+        onKeyDown: keyDown,
+        ...OWN_FINGER,
+        dataSet: { ...OWN_FINGER.dataSet, step: shownStep(measure, gauge.step) },
+      }}
       style={[styles.tape, { height }]}
     >
       {width > 0 ? <TapeDrawing {...drawing} width={width} /> : null}

@@ -9,6 +9,8 @@ import { FONT, SIZE } from './tokens';
 import { gradeColours, usePalette } from './theme';
 
 const BADGE = { width: 64, height: 34 } as const;
+/** Px the bubble leaves free on a standing tape: the figures of its ticks, and the cuts of its limits. */
+const ASIDE = { ticks: 34, cuts: 18 } as const;
 /** Half the breadth of a stick's blade, px: room for its figures and its cuts. */
 const STICK_HALF = 34;
 /** Px between two tick figures. */
@@ -23,6 +25,7 @@ function looksTheSame(a: TapeDrawingProps, b: TapeDrawingProps): boolean {
   return (
     shallow(restA, restB) &&
     shallow(gaugeA.tape, gaugeB.tape) &&
+    shallow(gaugeA.stretch, gaugeB.stretch) &&
     edgesA.length === edgesB.length &&
     edgesA.every((edge, index) => edge.value === edgesB[index]?.value && edge.grade === edgesB[index].grade)
   );
@@ -46,6 +49,10 @@ export const TapeDrawing = memo(function TapeDrawing({
   const { line, wash } = gradeColours(palette, value === null ? 'not-seen' : grade);
   const frame = frameOf({ gauge, across, height, shape, width });
   const { along, box, breadth, corner, far, length, near, path, point, segment } = frame;
+  // On a standing tape the bubble stands between ticks and cuts, and covers neither.
+  const [left, right] = [near + ASIDE.ticks, far - ASIDE.cuts];
+  const badgeWidth = across ? BADGE.width : Math.max(36, Math.min(BADGE.width, right - left));
+  const badgeMiddle = (left + right) / 2;
   return (
     <Svg width={width} height={height} style={styles.drawing} aria-hidden>
       <Vessel shape={shape} frame={frame} />
@@ -91,7 +98,8 @@ export const TapeDrawing = memo(function TapeDrawing({
       )}
       {value === null ? null : (
         <Badge
-          at={point(along(value), breadth / 2)}
+          at={across ? point(along(value), breadth / 2) : point(along(value), badgeMiddle)}
+          width={badgeWidth}
           text={figure(measure, value)}
           colour={line}
           ink={palette.onFill}
@@ -191,12 +199,14 @@ function Ticks({ measure, gauge, frame }: Pick<TapeDrawingProps, 'measure' | 'ga
 
 function Badge({
   at: [x, y],
+  width,
   text,
   colour,
   ink,
   edge,
 }: {
   readonly at: Place;
+  readonly width: number;
   readonly text: string;
   readonly colour: string;
   readonly ink: string;
@@ -205,8 +215,15 @@ function Badge({
   return (
     <G>
       <Path d={edge} stroke={colour} strokeWidth={4} />
-      <Rect x={x - BADGE.width / 2} y={y - BADGE.height / 2} {...BADGE} rx={8} fill={colour} />
-      <SvgText x={x} y={y + 8} textAnchor="middle" fill={ink} fontFamily={FONT.labelStrong} fontSize={SIZE.h3}>
+      <Rect x={x - width / 2} y={y - BADGE.height / 2} width={width} height={BADGE.height} rx={8} fill={colour} />
+      <SvgText
+        x={x}
+        y={y + 8}
+        textAnchor="middle"
+        fill={ink}
+        fontFamily={FONT.labelStrong}
+        fontSize={width < BADGE.width ? SIZE.xl : SIZE.h3}
+      >
         {text}
       </SvgText>
     </G>

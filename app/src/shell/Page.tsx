@@ -2,6 +2,7 @@ import type { Href } from 'expo-router';
 import { Suspense, type ReactNode } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import ChevronLeft from 'lucide-react-native/icons/chevron-left';
+import { usePadHasHand } from '../controls/pad/usePad';
 import { SyncLine } from './SyncLine';
 import { useHeadingFocus } from './useHeadingFocus';
 import { useTitle } from './useTitle';
@@ -33,6 +34,7 @@ interface PageProps {
 export function Page({ title, over, name, back, aside, children, foot, footWidth = 420, width = 640 }: PageProps) {
   const palette = usePalette();
   const heading = useHeadingFocus();
+  const padHasHand = usePadHasHand();
   useTitle(name ?? title, over ?? '');
   return (
     <View role="main" style={[styles.page, { backgroundColor: palette.ground }]}>
@@ -64,7 +66,7 @@ export function Page({ title, over, name, back, aside, children, foot, footWidth
           <Suspense fallback={null}>{children}</Suspense>
         </View>
       </ScrollView>
-      {foot ? (
+      {foot && !padHasHand ? (
         <View
           style={[styles.foot, { borderColor: palette.rule, backgroundColor: palette.ground }]}
           {...{ dataSet: { print: 'hide' } }}

@@ -3,6 +3,7 @@ import { Suspense, useMemo } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { isOpen } from '@weskopos/core';
 import { followedByEnter } from '../kit/followedByEnter';
+import { HandPad } from '../controls/pad/HandPad';
 import { Card } from '../kit/Card';
 import { Press } from '../kit/Press';
 import { SPACE } from '../kit/tokens';
@@ -64,9 +65,12 @@ export function Shell() {
             <Press label={say.close} onPress={() => list(false)} />
           </Card>
         ) : null}
-        <Suspense fallback={null}>
-          <Slot />
-        </Suspense>
+        <View style={styles.page}>
+          <Suspense fallback={null}>
+            <Slot />
+          </Suspense>
+        </View>
+        <HandPad />
       </View>
     </View>
   );

@@ -12,21 +12,25 @@ interface CoverageListProps {
   readonly points: readonly GradedPoint[];
   readonly axles: Seats;
   readonly onPoint: (point: GradedPoint) => void;
+  /** In the order given, the best find first, instead of by stop. */
+  readonly ranked?: boolean;
 }
 
 /** Every point the vehicle has, by stop, looked at or not: what is not seen stays visible. */
-export function CoverageList({ points, axles, onPoint }: CoverageListProps) {
+export function CoverageList({ points, axles, onPoint, ranked = false }: CoverageListProps) {
   const palette = usePalette();
-  const stops = [...new Set(points.map(({ stop }) => stop))];
+  const stops = ranked ? [null] : [...new Set(points.map(({ stop }) => stop))];
   return (
     <View style={styles.list}>
       {stops.map((stop) => (
         <View key={stop}>
-          <Heading level={3} size="m" soft>
-            {stopWords(stop, axles)}
-          </Heading>
+          {stop === null ? null : (
+            <Heading level={2} size="m" soft>
+              {stopWords(stop, axles)}
+            </Heading>
+          )}
           {points
-            .filter((point) => point.stop === stop)
+            .filter((point) => stop === null || point.stop === stop)
             .map((point) => (
               <Pressable
                 key={point.key}

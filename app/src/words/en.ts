@@ -103,6 +103,7 @@ export const en = {
   notJudged: rules.notJudged,
   ruleProblem: rules.ruleProblem,
   makeUp: rules.makeUp,
+  body: rules.body,
   battery: rules.battery,
   load: { light: 'Light load', full: 'Full load' } satisfies Record<Load, string>,
   bound: { exact: '', over: 'more than', under: 'at most' } satisfies Record<Bound, string>,

@@ -185,9 +185,12 @@ export function placeWords(place: string, seats: Seats): string {
   const [, number, side, twin] = match;
   const axle = number === '1' ? 'front' : Number(number) === axleCount(seats) ? 'rear' : `axle ${number}`;
   if (!side) return axle.startsWith('axle') ? axle : `${axle} axle`;
-  const called = words.side[house.positionWords][nearOrOff(side === 'L' ? 'L' : 'R', seats)];
+  const called = sideWords(side === 'L' ? 'L' : 'R', seats);
   return `${called} ${axle}${twin ? (twin === 'o' ? ', outer' : ', inner') : ''}`;
 }
+
+/** A side of a vehicle as the house calls it. */
+export const sideWords = (side: Side, seats: Seats): string => words.side[house.positionWords][nearOrOff(side, seats)];
 
 /** `1L` → `NSF`. */
 export function placeInitials(place: string, seats: Seats): string {

@@ -1,9 +1,11 @@
 import {
   BATTERY_TYPES,
   BLANK_SPEC,
+  BODIES,
   BRAKE_FLUID_GRADES,
   CRANK_STANDARDS,
   DRIVES,
+  ENGINE_PLACES,
   FASTENERS,
   GEARBOXES,
   METER_UNITS,
@@ -52,6 +54,8 @@ const makeUpSchema = z.strictObject({
   hydraulicClutch: z.boolean(),
   winterTyres: z.boolean(),
   driverSide: z.enum(['L', 'R']).nullable(),
+  body: z.enum(BODIES).nullable(),
+  enginePlace: z.enum(ENGINE_PLACES),
 }) satisfies z.ZodType<MakeUp>;
 
 const overZero = (most: number) => z.number().positive().max(most);
@@ -165,7 +169,7 @@ const withJob = (one: unknown) => (isNamed(one) ? { ...one, job: jobNamed(one.jo
 const namedIntervals = ({ spec }: Raw) =>
   isRaw(spec) && Array.isArray(spec.intervals) ? spec.intervals.filter(isNamed) : [];
 
-const lacksWork = ({ makeUp }: Raw) => isRaw(makeUp) && !('driverSide' in makeUp);
+const lacks = (field: string, { makeUp }: Raw) => isRaw(makeUp) && !(field in makeUp);
 const withWork = (spec: Raw): Raw => ({
   stickWhileFilling: null,
   filterThread: '',
@@ -181,7 +185,7 @@ const withWork = (spec: Raw): Raw => ({
 export const vehicleRecord = recordKind<Vehicle>({
   name: 'vehicle',
   schema: vehicleSchema,
-  versionOf: (raw) => (!('makeUp' in raw) ? 1 : namedIntervals(raw).length > 0 ? 2 : lacksWork(raw) ? 3 : 4),
+  versionOf: (raw) => (!('makeUp' in raw) ? 1 : namedIntervals(raw).length > 0 ? 2 : lacks('driverSide', raw) ? 3 : lacks('body', raw) ? 4 : 5),
   upgrades: [
     // Only the first axle steered and was driven, everything else was as usual.
     (raw) => ({
@@ -203,6 +207,11 @@ export const vehicleRecord = recordKind<Vehicle>({
       makeUp: isRaw(raw.makeUp) ? { driverSide: null, ...raw.makeUp } : raw.makeUp,
       axles: mapped(raw.axles, (axle) => (isRaw(axle) ? { suspension: null, ...axle } : axle)),
       spec: isRaw(raw.spec) ? withWork(raw.spec) : raw.spec,
+    }),
+    // Every vehicle was drawn alike.
+    (raw) => ({
+      ...raw,
+      makeUp: isRaw(raw.makeUp) ? { body: null, enginePlace: 'front', ...raw.makeUp } : raw.makeUp,
     }),
   ],
 });

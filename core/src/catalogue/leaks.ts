@@ -104,3 +104,48 @@ export const DRY: LeakObservation = {
   dropsPerMinute: null,
   onlyRunning: null,
 };
+
+/** What lies behind each place that mostly leaks one thing. */
+const FLUID_AT: Partial<Record<LeakPlace, Fluid>> = {
+  'under-engine': 'engine-oil',
+  'under-gearbox': 'gear-oil',
+  'under-radiator': 'coolant',
+  'at-wheel': 'brake-fluid',
+  'under-tank': 'fuel',
+  'front-cover': 'engine-oil',
+  'rocker-cover': 'engine-oil',
+  'sump-joint': 'engine-oil',
+  'drain-plug': 'engine-oil',
+  'filter-seat': 'engine-oil',
+  'rear-crank-seal': 'engine-oil',
+  'bell-housing': 'engine-oil',
+  'output-seal-left': 'gear-oil',
+  'output-seal-right': 'gear-oil',
+  'input-seal': 'gear-oil',
+  'pinion-seal': 'gear-oil',
+  'axle-cover': 'gear-oil',
+  'wheel-cylinder': 'brake-fluid',
+  calliper: 'brake-fluid',
+  'master-cylinder': 'brake-fluid',
+  'rack-boot-left': 'steering-hydraulic',
+  'rack-boot-right': 'steering-hydraulic',
+  'steering-box-shaft': 'steering-hydraulic',
+  'damper-rod': 'damper-oil',
+  'radiator-side': 'coolant',
+  'radiator-bottom': 'coolant',
+  'pump-weep-hole': 'coolant',
+  'heater-pipe': 'coolant',
+  'expansion-tank': 'coolant',
+  'filter-head': 'fuel',
+  ram: 'steering-hydraulic',
+};
+
+/**
+ * Fluids in the order they are likely at a point: what leaked here before, what lies behind its places, then what mostly
+ * drips from an engine bay, *unknown* among them.
+ */
+export function likelyFluids(places: readonly LeakPlace[], before: readonly Pick<LeakObservation, 'fluid'>[]): Fluid[] {
+  const known = before.map(({ fluid }) => fluid).filter((fluid) => fluid !== 'unknown');
+  const behind = places.flatMap((place) => FLUID_AT[place] ?? []);
+  return [...new Set<Fluid>([...known, ...behind, ...COMMON_FLUIDS])];
+}

@@ -1,6 +1,12 @@
+import type { Vehicle, VehicleClass } from './vehicle';
+
 export const POWERS = ['petrol', 'diesel', 'hybrid', 'electric'] as const;
 export const STEERINGS = ['hydraulic', 'electric', 'unassisted'] as const;
 export const GEARBOXES = ['manual', 'automatic', 'single-speed'] as const;
+/** How a body is built, as far as its drawing shows. */
+export const BODIES = ['hatchback', 'saloon', 'estate', 'van', 'pick-up', 'box', 'flatbed', 'bus', 'tractor', 'set'] as const;
+export type Body = (typeof BODIES)[number];
+export const ENGINE_PLACES = ['front', 'middle', 'rear'] as const;
 export const DRIVES = ['front', 'rear', 'four-permanent', 'four-selectable'] as const;
 
 /** What a vehicle is made of, as far as it decides which points it has. */
@@ -18,6 +24,9 @@ export interface MakeUp {
   readonly winterTyres: boolean;
   /** The side its driver sits on; null where it is the usual one: away from the kerb. */
   readonly driverSide: 'L' | 'R' | null;
+  /** Null where it is the usual one of the vehicle's class. */
+  readonly body: Body | null;
+  readonly enginePlace: (typeof ENGINE_PLACES)[number];
 }
 
 export const USUAL_MAKE_UP: MakeUp = {
@@ -33,4 +42,20 @@ export const USUAL_MAKE_UP: MakeUp = {
   hydraulicClutch: true,
   winterTyres: false,
   driverSide: null,
+  body: null,
+  enginePlace: 'front',
 };
+
+const USUAL_BODY: Record<VehicleClass, Body> = {
+  car: 'hatchback',
+  'light-goods': 'van',
+  goods: 'box',
+  minibus: 'van',
+  bus: 'bus',
+  plant: 'tractor',
+};
+
+/** How a vehicle is built: as it was told, else as is usual for its class. */
+export function bodyOf({ makeUp, class: kind }: Pick<Vehicle, 'makeUp' | 'class'>): Body {
+  return makeUp.body ?? USUAL_BODY[kind];
+}

@@ -16,7 +16,7 @@ import type { Target } from '../../visit/findings';
 import { gradingOf, historyOf } from '../../visit/visitContext';
 import { amend as say } from '../../words/en/pages/amend';
 import { pointShort, pointWords } from '../../words/show';
-import { Step } from '../walk/Step';
+import { StepInPage } from '../walk/Step';
 import { StepActions, type Panel } from '../walk/StepActions';
 import { amendedSteps } from './amendedSteps';
 
@@ -117,7 +117,7 @@ function OnePoint({ found, pointKey: key, onLeave }: OnePointProps) {
         </>
       }
     >
-      <Step
+      <StepInPage
         step={step}
         position={say.asSigned(pointShort(point.point, point.place, vehicle))}
         vehicle={vehicle}

@@ -92,7 +92,13 @@ function OpenEnd({ vehicle, visitId, acts, onDone }: OpenEndProps & { readonly o
         />
       ) : null}
       {end && isFastened(end) ? (
-        <Field label={say.howManyFastenersHoldIt} inputMode="numeric" value={count || studs} onChangeText={setCount} />
+        <Field
+          label={say.howManyFastenersHoldIt}
+          inputMode="numeric"
+          figures={{}}
+          value={count || studs}
+          onChangeText={setCount}
+        />
       ) : null}
       {missing ? <Words soft>{missing}</Words> : null}
       {odd ? (

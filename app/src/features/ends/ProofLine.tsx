@@ -47,6 +47,7 @@ export function ProofLine(props: ProofLineProps) {
           label={say.fastenersBackInOf(end.opened.fasteners ?? 0)}
           aria-label={label}
           inputMode="numeric"
+          figures={{}}
           defaultValue={proof.fasteners === null ? '' : String(proof.fasteners)}
           onChangeText={(text) => onChange({ fasteners: /^\d{1,2}$/.test(text.trim()) ? Number(text) : null })}
         />

@@ -101,7 +101,7 @@ function Drawn({ life: { vehicle }, sheet: { last, standing }, most }: SheetProp
   const wrong = worstFirst(points).filter(({ result }) => isWrong(result.grade));
   const decks = [...new Set(wrong.flatMap((graded) => DECKS.filter((deck) => isOnDeck(deck, graded))))];
   if (!last) return null;
-  return <Decks axles={vehicle.axles} points={points} only={decks.length > 0 ? decks.slice(0, most) : ['wheels']} />;
+  return <Decks vehicle={vehicle} points={points} only={decks.length > 0 ? decks.slice(0, most) : ['wheels']} />;
 }
 
 function WhatToDo({ life: { vehicle }, sheet }: SheetProps) {

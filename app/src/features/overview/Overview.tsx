@@ -117,7 +117,7 @@ export function Overview() {
               ))}
             </Card>
           ) : null}
-          <Decks axles={vehicle.axles} points={verdict.points} />
+          <Decks vehicle={vehicle} points={verdict.points} />
           {inspection.signedAt ? null : (
             <>
               <Press label={aboutVisit.correctArrival} onPress={() => router.push(`${walk}/arrival`)} />

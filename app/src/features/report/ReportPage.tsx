@@ -91,7 +91,7 @@ export function ReportPage() {
       ) : null}
       <RunOut runOut={report.runOut} vehicle={vehicle} />
       <View {...WHOLE}>
-        <Decks axles={vehicle.axles} points={report.verdict.points} />
+        <Decks vehicle={vehicle} points={report.verdict.points} />
       </View>
       <Heading level={2}>{common.everyPoint}</Heading>
       <EveryPoint points={report.verdict.rows} axles={axles} />

@@ -1,4 +1,4 @@
-import { DRIVES, GEARBOXES, POWERS, STEERINGS } from '@weskopos/core';
+import { BODIES, DRIVES, ENGINE_PLACES, GEARBOXES, POWERS, STEERINGS } from '@weskopos/core';
 import type { Control } from 'react-hook-form';
 import { StyleSheet, View } from 'react-native';
 import { Card } from '../../kit/Card';
@@ -24,6 +24,7 @@ const HAS = [
 export function MakeUpFields({ control }: { readonly control: Control<VehicleForm> }) {
   const choices = [
     ['makeUp.power', say.drivenBy, POWERS],
+    ['makeUp.enginePlace', say.engineIs, ENGINE_PLACES],
     ['makeUp.drive', common.drivenWheels, DRIVES],
     ['makeUp.gearbox', say.gearbox, GEARBOXES],
     ['makeUp.steering', say.steering, STEERINGS],
@@ -44,6 +45,13 @@ export function MakeUpFields({ control }: { readonly control: Control<VehicleFor
           word={(one) => words.makeUp[one] ?? one}
         />
       ))}
+      <FormChoice
+        control={control}
+        name="makeUp.body"
+        label={say.builtAs}
+        options={['', ...BODIES]}
+        word={(one) => (one === '' ? say.usualBody : words.body[one])}
+      />
       <FormChoice
         control={control}
         name="makeUp.driverSide"

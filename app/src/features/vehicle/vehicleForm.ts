@@ -52,7 +52,7 @@ const PLAIN_FIGURES = [
   'everyHours',
 ];
 /** Fields where nothing chosen is told as an empty text. */
-const NULLABLE_CHOICES = ['standard', 'brakeFluid', 'driverSide', 'stickWhileFilling', 'suspension'];
+const NULLABLE_CHOICES = ['standard', 'brakeFluid', 'driverSide', 'body', 'stickWhileFilling', 'suspension'];
 /** Lists of figures that are typed on one line. */
 const LINES = ['stagesNm'];
 

@@ -1,34 +1,51 @@
-import type { GradedPoint, Vehicle } from '@weskopos/core';
-import { useState } from 'react';
+import type { GradedPoint, Vehicle, WalkStep } from '@weskopos/core';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Field } from '../../kit/Field';
 import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
 import { Heading, Words } from '../../kit/Words';
-import { pointWords } from '../../words/show';
 import { Decks } from '../decks/Decks';
 import { CoverageList } from '../../visit/CoverageList';
 import { visit as aboutVisit } from '../../words/en/pages/visit';
 import { walk as say } from '../../words/en/pages/walk';
+import { pointFinder, type FindPoint } from './findPoint';
+import { RouteList } from './RouteList';
+import type { WalkRoute } from './useRoute';
 
 interface JumpPanelProps {
   readonly vehicle: Vehicle;
   readonly points: readonly GradedPoint[];
+  /** The way on as planned; null while it is not known. */
+  readonly route: WalkRoute | null;
   readonly onPoint: (key: string) => void;
+  readonly onStep: (step: WalkStep) => void;
+  readonly onEnds: () => void;
   readonly onClose: () => void;
   /** To what was said on arrival, to correct it. */
   readonly onArrival: () => void;
 }
 
-/** Any point of the visit by search, on the decks, or from the list. */
-export function JumpPanel({ vehicle, points, onPoint, onClose, onArrival }: JumpPanelProps) {
+/** Any point of the visit by search, on the decks, along the route, or from the list. */
+export function JumpPanel({ vehicle, points, route, onPoint, onStep, onEnds, onClose, onArrival }: JumpPanelProps) {
   const [search, setSearch] = useState('');
-  const axles = vehicle.axles.length;
-  const wanted = search.trim().toLowerCase().split(/\s+/).filter(Boolean);
-  const found = points.filter(({ point, place, key }) => {
-    const name = `${pointWords(point, place, axles)} ${key}`.toLowerCase();
-    return wanted.every((word) => name.includes(word));
-  });
+  const find = useFinder(points, vehicle);
+  const asked = search.trim() !== '';
+  const found = useMemo(() => {
+    if (!asked) return points;
+    const byKey = new Map(points.map((point) => [point.key, point]));
+    return (find?.(search) ?? []).flatMap((key) => byKey.get(key) ?? []);
+  }, [asked, find, search, points]);
+  // Enter before the index is there waits for it.
+  const entered = useRef(false);
+  const first = found[0]?.key;
+  const enter = () => {
+    entered.current = find === null;
+    if (asked && find && first) onPoint(first);
+  };
+  useEffect(() => {
+    if (entered.current && find && asked && first) onPoint(first);
+  }, [find, asked, first, onPoint]);
   return (
     <ScrollView contentContainerStyle={styles.scroll}>
       <View style={styles.column}>
@@ -44,18 +61,35 @@ export function JumpPanel({ vehicle, points, onPoint, onClose, onArrival }: Jump
           onChangeText={setSearch}
           autoFocus
           placeholder={say.eGPadRear}
-          onSubmitEditing={() => found[0] && onPoint(found[0].key)}
+          onSubmitEditing={enter}
         />
-        {wanted.length === 0 ? (
-          <Decks axles={vehicle.axles} points={points} onPoint={onPoint} />
-        ) : found.length === 0 ? (
-          <Words>{say.noPointOfThisVisit}</Words>
-        ) : null}
-        {wanted.length === 0 ? <Press label={aboutVisit.correctArrival} onPress={onArrival} /> : null}
-        <CoverageList points={found} axles={axles} onPoint={({ key }) => onPoint(key)} />
+        {asked ? null : (
+          <>
+            <Decks vehicle={vehicle} points={points} onPoint={onPoint} />
+            {route ? <RouteList route={route} axles={vehicle} onGo={onStep} onEnds={onEnds} /> : null}
+            <Press label={aboutVisit.correctArrival} onPress={onArrival} />
+          </>
+        )}
+        {asked && find && found.length === 0 ? <Words role="status">{say.noPointOfThisVisit}</Words> : null}
+        <CoverageList points={found} axles={vehicle} onPoint={({ key }) => onPoint(key)} ranked={asked} />
       </View>
     </ScrollView>
   );
+}
+
+/** The finder of these points; null until its package has come. */
+function useFinder(points: readonly GradedPoint[], vehicle: Vehicle): FindPoint | null {
+  const [find, setFind] = useState<FindPoint | null>(null);
+  useEffect(() => {
+    let left = false;
+    void import('minisearch').then(({ default: Index }) => {
+      if (!left) setFind(() => pointFinder(Index, points, vehicle));
+    });
+    return () => {
+      left = true;
+    };
+  }, [points, vehicle]);
+  return find;
 }
 
 const styles = StyleSheet.create({

@@ -1,10 +1,10 @@
 import type { Presence } from '@weskopos/contract';
-import { worstGrade, type Grade, type GradedPoint, type WalkStep } from '@weskopos/core';
-import LayoutList from 'lucide-react-native/icons/layout-list';
+import { worstGrade, type Act, type Grade, type GradedPoint, type WalkStep } from '@weskopos/core';
 import Search from 'lucide-react-native/icons/search';
-import { memo } from 'react';
-import { Pressable, StyleSheet, View } from 'react-native';
-import Svg, { Path } from 'react-native-svg';
+import Warehouse from 'lucide-react-native/icons/warehouse';
+import { memo, useEffect, useRef } from 'react';
+import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
+import Svg from 'react-native-svg';
 import { SPACE, TOUCH } from '../../kit/tokens';
 import { gradeColours, usePalette } from '../../kit/theme';
 import { Label } from '../../kit/Words';
@@ -12,29 +12,32 @@ import { words } from '../../words/en';
 import { placeInitials, stopWords, type Seats } from '../../words/show';
 import { walk as say } from '../../words/en/pages/walk';
 import { common } from '../../words/en/pages/common';
-
-/** Hooks drawn at most; the number under them tells the rest. */
-const MOST_HOOKS = 4;
+import { DeckMark } from '../decks/DeckMark';
+import { EndsStop } from './EndsStop';
+import { NextByRoute } from './NextByRoute';
+import type { RouteNext } from './routeWay';
 
 interface SpineProps {
   readonly steps: readonly WalkStep[];
   readonly points: readonly GradedPoint[];
   readonly current: string;
   readonly axles: Seats;
-  readonly onStop: (stop: string) => void;
-  /** How many things hang open. */
-  readonly open: number;
+  /** What was done to the vehicle: what hangs open and what runs by itself stand on the line. */
+  readonly acts: readonly Act[];
+  /** Where the route goes on; null while it is not known. */
+  readonly next: RouteNext | null;
   /** Who else is at this visit, and where. */
   readonly others: Presence;
+  readonly onStop: (stop: string) => void;
   readonly onLooseEnds: () => void;
   readonly onEnd: () => void;
   readonly onYard: () => void;
   readonly onJump: () => void;
 }
 
-/** The walk as a line of stops: where you are, what is behind you, what is left. */
+/** The walk as a line of stops: where you are, what is behind you, what is left, and which stop the route takes next. */
 export const Spine = memo(function Spine(props: SpineProps) {
-  const { steps, points, current, axles, open, others, onStop, onLooseEnds, onEnd, onYard, onJump } = props;
+  const { steps, points, current, axles, acts, next, others, onStop, onLooseEnds, onEnd, onYard, onJump } = props;
   const palette = usePalette();
   const stops = [...new Set(steps.map((step) => step.stop))];
   return (
@@ -43,70 +46,55 @@ export const Spine = memo(function Spine(props: SpineProps) {
       aria-label={say.stopsOfTheWalk}
       style={[styles.spine, { backgroundColor: palette.panel, borderColor: palette.rule }]}
     >
-      <View style={[styles.line, { backgroundColor: palette.rule }]} />
-      <Pressable
-        role="button"
-        aria-label={say.toTheYard}
-        onPress={onYard}
-        style={[styles.stop, { backgroundColor: palette.panel }]}
-      >
-        <LayoutList color={palette.ink} size={22} />
-      </Pressable>
-      <Pressable
-        role="button"
-        aria-label={say.jumpToAPoint}
-        onPress={onJump}
-        style={[styles.stop, { backgroundColor: palette.panel }]}
-      >
-        <Search color={palette.ink} size={20} />
-      </Pressable>
-      {stops.map((stop) => {
-        const here = points.filter((point) => point.stop === stop);
-        const seen = here.filter((point) => point.result.grade !== 'not-seen');
-        return (
-          <Stop
-            key={stop}
-            stop={stop}
-            seen={seen.length}
-            all={here.length}
-            grade={seen.length === 0 ? 'not-seen' : worstGrade(seen.map((point) => point.result.grade))}
-            isCurrent={stop === current}
-            axles={axles}
-            with={others
-              .filter((other) => other.stop === stop)
-              .map(({ name }) => name)
-              .join(', ')}
-            onStop={onStop}
-          />
-        );
-      })}
-      <Pressable
-        role="button"
-        aria-label={say.looseEndsOpen(open)}
-        onPress={onLooseEnds}
-        style={[styles.stop, { backgroundColor: palette.panel }]}
-      >
-        <Svg width={46} height={20} aria-hidden>
-          {Array.from({ length: Math.max(1, Math.min(open, MOST_HOOKS)) }, (_, hook) => (
-            <Path
-              key={hook}
-              d={`M${23 + (hook - (Math.max(1, Math.min(open, MOST_HOOKS)) - 1) / 2) * 11} 1 v9 a4 4 0 1 1 -7 2`}
-              stroke={open > 0 ? palette.advisory : palette.rule}
-              strokeWidth={2.5}
-              fill="none"
+      <ScrollView contentContainerStyle={styles.inside}>
+        <View style={[styles.line, { backgroundColor: palette.rule }]} />
+        <Pressable
+          role="button"
+          aria-label={say.toTheYard}
+          onPress={onYard}
+          style={[styles.stop, { backgroundColor: palette.panel }]}
+        >
+          <Warehouse color={palette.ink} size={22} />
+        </Pressable>
+        <Pressable
+          role="button"
+          aria-label={say.jumpToAPoint}
+          onPress={onJump}
+          style={[styles.stop, { backgroundColor: palette.panel }]}
+        >
+          <Search color={palette.ink} size={20} />
+        </Pressable>
+        {stops.map((stop) => {
+          const here = points.filter((point) => point.stop === stop);
+          const seen = here.filter((point) => point.result.grade !== 'not-seen');
+          const isNext = next?.stop === stop && stop !== current;
+          return (
+            <Stop
+              key={stop}
+              stop={stop}
+              seen={seen.length}
+              all={here.length}
+              grade={seen.length === 0 ? 'not-seen' : worstGrade(seen.map((point) => point.result.grade))}
+              isCurrent={stop === current}
+              isNext={isNext}
+              saves={isNext ? next.saves : ''}
+              axles={axles}
+              with={others
+                .filter((other) => other.stop === stop)
+                .map(({ name }) => name)
+                .join(', ')}
+              onStop={onStop}
             />
-          ))}
-        </Svg>
-        <Label size="s" soft={open === 0}>
-          {open > 0 ? say.open(open) : say.ends}
-        </Label>
-      </Pressable>
-      <Pressable role="button" aria-label={say.overviewAndSigning} onPress={onEnd} style={styles.stop}>
-        <View style={[styles.end, { borderColor: palette.ink }]} />
-        <Label size="s" soft>
-          {common.sign}
-        </Label>
-      </Pressable>
+          );
+        })}
+        <EndsStop acts={acts} next={next && next.stop === null ? next : null} onPress={onLooseEnds} />
+        <Pressable role="button" aria-label={say.overviewAndSigning} onPress={onEnd} style={styles.stop}>
+          <View style={[styles.end, { borderColor: palette.ink }]} />
+          <Label size="s" soft>
+            {common.sign}
+          </Label>
+        </Pressable>
+      </ScrollView>
     </View>
   );
 });
@@ -117,6 +105,9 @@ interface StopProps {
   readonly all: number;
   readonly grade: Grade;
   readonly isCurrent: boolean;
+  readonly isNext: boolean;
+  /** What going there by the route saves; empty for nothing worth a word. */
+  readonly saves: string;
   readonly axles: Seats;
   /** Names of others who are there now; empty for none. */
   readonly with: string;
@@ -124,13 +115,27 @@ interface StopProps {
 }
 
 /** One stop; drawn anew only when something on it changed. */
-const Stop = memo(function Stop({ stop, seen, all, grade, isCurrent, axles, with: company, onStop }: StopProps) {
+const Stop = memo(function Stop(props: StopProps) {
+  const { stop, seen, all, grade, isCurrent, isNext, saves, axles, with: company, onStop } = props;
   const palette = usePalette();
-  const { line } = gradeColours(palette, grade);
+  const element = useRef<View>(null);
+  // On a vehicle of many axles the line is longer than the screen.
+  useEffect(() => {
+    if (isCurrent) (element.current as unknown as HTMLElement | null)?.scrollIntoView({ block: 'nearest' });
+  }, [isCurrent]);
+  const name = stopWords(stop, axles);
+  const told = [
+    say.ofSeen(name, seen, all),
+    seen > 0 && words.grade[grade],
+    company && say.isHere(company),
+    isNext && say.nextByTheRoute(name),
+    saves && say.saves(saves),
+  ];
   return (
     <Pressable
+      ref={element}
       role="button"
-      aria-label={say.ofSeen(stopWords(stop, axles), seen, all, company ? say.isHere(company) : '')}
+      aria-label={told.filter(Boolean).join(', ')}
       aria-current={isCurrent ? 'step' : undefined}
       onPress={() => onStop(stop)}
       style={styles.stop}
@@ -140,7 +145,7 @@ const Stop = memo(function Stop({ stop, seen, all, grade, isCurrent, axles, with
           <Label size="m" colour={palette.ground}>{`${seen}/${all}`}</Label>
         </View>
       ) : (
-        <View style={[styles.node, { borderColor: line, backgroundColor: seen === all ? line : palette.panel }]} />
+        <StopMark grade={grade} isDone={seen === all} />
       )}
       {company ? (
         <View style={[styles.company, { backgroundColor: palette.forecast }]}>
@@ -152,18 +157,30 @@ const Stop = memo(function Stop({ stop, seen, all, grade, isCurrent, axles, with
       <Label size="s" soft={!isCurrent}>
         {words.stopShort[stop] ?? placeInitials(stop, axles)}
       </Label>
+      {isNext ? <NextByRoute saves={saves} /> : null}
     </Pressable>
   );
 });
 
+/** How a stop stands, by shape: broken and notched as everywhere, a full disc when all is seen and well, a ring until then. */
+function StopMark({ grade, isDone }: { readonly grade: Grade; readonly isDone: boolean }) {
+  const palette = usePalette();
+  if (isDone || grade === 'fail' || grade === 'advisory')
+    return (
+      <View style={{ backgroundColor: palette.panel }}>
+        <Svg width={20} height={20} aria-hidden>
+          <DeckMark grade={grade} x={10} y={10} />
+        </Svg>
+      </View>
+    );
+  return (
+    <View style={[styles.node, { borderColor: gradeColours(palette, grade).line, backgroundColor: palette.panel }]} />
+  );
+}
+
 const styles = StyleSheet.create({
-  spine: {
-    width: 54,
-    borderRightWidth: 1,
-    paddingVertical: SPACE.s,
-    justifyContent: 'space-between',
-    alignItems: 'center',
-  },
+  spine: { width: 54, borderRightWidth: 1 },
+  inside: { flexGrow: 1, justifyContent: 'space-between', alignItems: 'center', paddingVertical: SPACE.s },
   line: { position: 'absolute', width: 2, top: SPACE.xl, bottom: SPACE.xl, left: 26 },
   stop: { minHeight: TOUCH.least, width: 54, alignItems: 'center', justifyContent: 'center', gap: 2 },
   node: { width: 14, height: 14, borderRadius: 7, borderWidth: 2 },

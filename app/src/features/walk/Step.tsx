@@ -1,7 +1,5 @@
 import {
-  answeredBy,
   cataloguePoint,
-  gradePoint,
   isOwnCode,
   pointKey,
   type CataloguePoint,
@@ -12,28 +10,33 @@ import {
   entryOf,
 } from '@weskopos/core';
 import { doubtsAbout } from '@weskopos/core/walk';
-import { memo, useState } from 'react';
-import { StyleSheet, View } from 'react-native';
+import { memo, useMemo, useState, type ReactNode } from 'react';
+import { ScrollView, StyleSheet, View } from 'react-native';
 import { Choice } from '../../kit/Choice';
-import { PhotoStrip } from '../photo/PhotoStrip';
+import { usePadHasHand } from '../../controls/pad/usePad';
+import { FilmStrip } from './FilmStrip';
 import { CORNER, SPACE } from '../../kit/tokens';
 import { usePalette } from '../../kit/theme';
 import { Heading, Words } from '../../kit/Words';
+import { useHeadingFocus } from '../../shell/useHeadingFocus';
+import { SyncLine } from '../../shell/SyncLine';
 import { words } from '../../words/en';
-import { capital, houseRules, placeWords, pointWords, pointName } from '../../words/show';
+import { capital, houseRules, placeWords, pointName } from '../../words/show';
 import { CloseCall } from './CloseCall';
 import { Controls } from './controls/Controls';
 import type { PutFinding } from './controls/control';
 import { DoubtCard } from './DoubtCard';
 import { putFinding, type Target } from '../../visit/findings';
+import { PointPlace } from '../decks/PointPlace';
 import { GhostNote } from './GhostNote';
 import { LapsedGrade } from './LapsedGrade';
 import { SpecKey, SpecLine } from './SpecLine';
 import { readingChange } from '../../visit/readings';
 import { EarlierToday } from './EarlierToday';
 import { fitNewPart } from './fitNewPart';
-import { ReasonCard } from './ReasonCard';
-import { canPutRight, partnerOf, withDraft, type Background, type Draft } from '../../visit/visitContext';
+import { VerdictBar } from './VerdictBar';
+import { canPutRight, partnerOf, type Background, type Draft } from '../../visit/visitContext';
+import { verdictsOf, type Verdict } from './verdicts';
 import { walk as say } from '../../words/en/pages/walk';
 
 interface StepProps {
@@ -42,46 +45,90 @@ interface StepProps {
   readonly vehicle: Vehicle;
   readonly background: Background;
   readonly target: Target;
+  /** What is to be done to the vehicle before this step. */
+  readonly first: ReactNode;
+  /** The hand zone, under the verdict. */
+  readonly hand: ReactNode;
 }
 
-/** Whether the verdict fits under the control: a tape does not scroll, a list of words may. */
-const measuredFirst = (point: CataloguePoint) => point.measures.some(({ need }) => need !== 'extra');
-
-/** One step of the walk: cautions, last look, control, grade and why. */
-export const Step = memo(function Step({ step, position, vehicle, background, target }: StepProps) {
+/** One step of the walk: what is looked at scrolls where it must, the verdict and the hand zone stay. */
+export function Step({ first, hand, ...about }: StepProps) {
   const palette = usePalette();
-  const [draft, setDraft] = useState<Draft | null>(null);
-  const [phase, setPhase] = useState<Phase>('found');
+  const heading = useHeadingFocus();
+  const padHasHand = usePadHasHand();
+  const { verdicts, ...drafting } = useVerdicts(about);
+  return (
+    <>
+      <ScrollView style={styles.grow} contentContainerStyle={styles.scroll} {...{ tabIndex: 0 }}>
+        <View style={styles.column}>
+          <StepHead {...about} heading={heading} />
+          {first}
+          <StepBody {...about} {...drafting} verdicts={verdicts} />
+          <SyncLine />
+        </View>
+      </ScrollView>
+      <View style={[styles.hand, { borderColor: palette.rule }]}>
+        <View style={styles.handColumn}>
+          <VerdictBar verdicts={verdicts} named={about.step.points.length > 1} />
+          {padHasHand ? null : hand}
+        </View>
+      </View>
+    </>
+  );
+}
+
+type About = Omit<StepProps, 'first' | 'hand'>;
+
+/** A step as part of another page, under that page's own title. */
+export function StepInPage(about: About) {
+  const { verdicts, ...drafting } = useVerdicts(about);
+  return (
+    <View style={styles.step}>
+      <StepHead {...about} />
+      <StepBody {...about} {...drafting} verdicts={verdicts} />
+      <VerdictBar verdicts={verdicts} named={about.step.points.length > 1} />
+    </View>
+  );
+}
+
+/** What is in hand, and what the step is judged to be with it. */
+function useVerdicts({ step, background }: About) {
+  const [draft, onDraft] = useState<Draft | null>(null);
+  const verdicts = useMemo(() => verdictsOf(step, background, draft), [step, background, draft]);
+  return { verdicts, draft, onDraft };
+}
+
+interface StepHeadProps extends About {
+  /** Where the step is a view of its own, its heading. */
+  readonly heading?: ReturnType<typeof useHeadingFocus>;
+}
+
+/** Where one is, what to mind, and what was read here before. */
+const StepHead = memo(function StepHead({ step, position, vehicle, background, heading }: StepHeadProps) {
+  const palette = usePalette();
   const [spec, setSpec] = useState(false);
   const [first] = step.points;
   if (!first) return null;
-  const point = cataloguePoint(first.point);
-  const findingOf = (ref: PointRef) => background.grading.standing.get(pointKey(ref.point, ref.place));
-  const put: PutFinding = (ref, change) => void putFinding(target, ref, change);
-  const title = words.step[point.step] ?? pointName(first.point);
+  const title = words.step[cataloguePoint(first.point).step] ?? pointName(first.point);
   const place = placeWords(first.place, vehicle);
-  const hasFound = findingOf(first)?.readings.some((reading) => reading.phase === 'found') ?? false;
   const cautions = [...new Set(step.points.flatMap((ref) => cataloguePoint(ref.point).cautions))].filter(
     // The wheel's own caution says it already.
     (caution) => !(caution === 'stands' && step.station === 'wheel'),
   );
-  const verdicts = (
-    <Verdicts
-      step={step}
-      background={background}
-      draft={draft}
-      phase={phase}
-      put={put}
-      vehicle={vehicle}
-      target={target}
-    />
-  );
-
   return (
-    <View style={styles.step}>
-      <View>
-        <Words size="m" soft>{`${vehicle.fleetCode} · ${vehicle.make} ${vehicle.model} · ${position}`}</Words>
-        <Heading level={1}>{place ? `${capital(place)} · ${title.toLowerCase()}` : title}</Heading>
+    <>
+      <View style={styles.head}>
+        <View style={styles.grow}>
+          <Words
+            size="m"
+            soft
+            numberOfLines={1}
+          >{`${vehicle.fleetCode} · ${vehicle.make} ${vehicle.model} · ${position}`}</Words>
+          <Heading level={heading ? 1 : 2} size="h3" {...(heading ? { ref: heading, tabIndex: -1 } : {})}>
+            {place ? `${capital(place)} · ${title.toLowerCase()}` : title}
+          </Heading>
+        </View>
+        <PointPlace vehicle={vehicle} at={first} />
       </View>
       <View style={styles.head}>
         <Words size="s" style={[styles.caution, { borderColor: palette.advisory }]}>
@@ -95,6 +142,28 @@ export const Step = memo(function Step({ step, position, vehicle, background, ta
       <OwnLook point={first.point} />
       <SpecLine point={first.point} spec={vehicle.spec} open={spec} />
       <GhostNote refs={step.points} history={background.history} unit={vehicle.meterUnit} axles={vehicle} />
+    </>
+  );
+});
+
+interface StepBodyProps extends About {
+  readonly verdicts: readonly Verdict[];
+  readonly draft: Draft | null;
+  readonly onDraft: (draft: Draft | null) => void;
+}
+
+/** What the step is read with, and what that asks. */
+const StepBody = memo(function StepBody({ step, background, target, verdicts, draft, onDraft }: StepBodyProps) {
+  const [phase, setPhase] = useState<Phase>('found');
+  const [first] = step.points;
+  if (!first) return null;
+  const findingOf = (ref: PointRef) => background.grading.standing.get(pointKey(ref.point, ref.place));
+  const put: PutFinding = (ref, change) => void putFinding(target, ref, change);
+  const hasFound = findingOf(first)?.readings.some((reading) => reading.phase === 'found') ?? false;
+  const asked = verdicts.map((verdict) => <Asked key={verdict.key} {...{ verdict, background, phase, put, target }} />);
+  const measured = measuredFirst(cataloguePoint(first.point));
+  return (
+    <View style={styles.step}>
       {step.points.length === 1 ? <EarlierToday pointRef={first} background={background} put={put} /> : null}
       {canPutRight(first) && hasFound ? (
         <Choice
@@ -106,13 +175,17 @@ export const Step = memo(function Step({ step, position, vehicle, background, ta
           onChoose={setPhase}
         />
       ) : null}
-      {measuredFirst(point) ? null : verdicts}
-      <Controls step={step} background={background} phase={phase} draft={draft} onDraft={setDraft} put={put}>
-        {measuredFirst(point) ? verdicts : null}
+      {measured ? null : asked}
+      <Controls step={step} background={background} phase={phase} draft={draft} onDraft={onDraft} put={put}>
+        {measured ? asked : null}
       </Controls>
+      <FilmStrip {...{ step, background, put }} vehicle={background.grading.vehicle} />
     </View>
   );
 });
+
+/** Whether what a reading asks stands under the control: a tape does not scroll, a list of words may. */
+const measuredFirst = (point: CataloguePoint) => point.measures.some(({ need }) => need !== 'extra');
 
 /** What the workshop wants looked at, where the point is its own. */
 function OwnLook({ point }: Pick<PointRef, 'point'>) {
@@ -120,66 +193,54 @@ function OwnLook({ point }: Pick<PointRef, 'point'>) {
   return look ? <Words>{look}</Words> : null;
 }
 
-interface VerdictsProps {
-  readonly step: WalkStep;
+interface AskedProps {
+  readonly verdict: Verdict;
   readonly background: Background;
-  readonly draft: Draft | null;
   readonly phase: Phase;
   readonly put: PutFinding;
-  readonly vehicle: Vehicle;
   readonly target: Target;
 }
 
-function Verdicts({ step, background, draft, phase, put, vehicle, target }: VerdictsProps) {
+/** What a finding asks of the inspector: a lapsed grade, a close call, what is doubtful. */
+function Asked({ verdict: { ref, result, finding }, background, phase, put, target }: AskedProps) {
   const { grading, history } = background;
-  return step.points.map((ref) => {
-    const key = pointKey(ref.point, ref.place);
-    const finding = grading.standing.get(key);
-    // What another moment of the visit has read answers here too, until it is read again.
-    const other = draft?.key === key ? null : answeredBy(ref, grading.standing);
-    const result = gradePoint(other ?? ref, withDraft(grading, ref, draft?.key === key ? draft : null));
-    // Nothing said of the disc between two pads is told by its own line in the control.
-    if (step.points.length > 1 && result.reasons[0]?.rule === 'not-looked-at') return null;
-    const lapsed = background.lapsed?.(ref) ?? null;
-    const last = history.renewedSince(ref) ? undefined : history.lastLook(ref)?.finding;
-    const doubts = finding
-      ? doubtsAbout(finding, last, partnerOf(ref, background), grading.inspection.startedAt, grading.rules.house)
-      : [];
-    return (
-      <View key={key} style={styles.point}>
-        <ReasonCard {...(step.points.length > 1 ? { title: pointName(ref.point) } : {})} result={result} />
-        {lapsed ? (
-          <LapsedGrade lapsed={lapsed} result={result} onAgain={(override) => put(ref, () => ({ override }))} />
-        ) : null}
-        <CloseCall
-          pointRef={ref}
-          result={result}
-          finding={finding}
-          onAgain={(measure, spot, value) =>
-            put(ref, (before) => readingChange(before, { measure, spot, phase }, value, { again: true }))
-          }
+  const lapsed = background.lapsed?.(ref) ?? null;
+  const last = history.renewedSince(ref) ? undefined : history.lastLook(ref)?.finding;
+  const doubts = finding
+    ? doubtsAbout(finding, last, partnerOf(ref, background), grading.inspection.startedAt, grading.rules.house)
+    : [];
+  return (
+    <>
+      {lapsed ? (
+        <LapsedGrade lapsed={lapsed} result={result} onAgain={(override) => put(ref, () => ({ override }))} />
+      ) : null}
+      <CloseCall
+        pointRef={ref}
+        result={result}
+        finding={finding}
+        onAgain={(measure, spot, value) =>
+          put(ref, (before) => readingChange(before, { measure, spot, phase }, value, { again: true }))
+        }
+      />
+      {doubts.map((doubt) => (
+        <DoubtCard
+          key={`${doubt.code}${doubt.spot}`}
+          doubt={doubt}
+          onAnswer={(change) => put(ref, change)}
+          onNewPart={() => void fitNewPart(target, ref)}
         />
-        {doubts.map((doubt) => (
-          <DoubtCard
-            key={`${doubt.code}${doubt.spot}`}
-            doubt={doubt}
-            onAnswer={(change) => put(ref, change)}
-            onNewPart={() => void fitNewPart(target, ref)}
-          />
-        ))}
-        <PhotoStrip
-          photos={finding?.photos ?? []}
-          label={pointWords(ref.point, ref.place, vehicle)}
-          onChange={(photos) => put(ref, () => ({ photos }))}
-        />
-      </View>
-    );
-  });
+      ))}
+    </>
+  );
 }
 
 const styles = StyleSheet.create({
+  grow: { flex: 1 },
+  scroll: { padding: SPACE.m, alignItems: 'center' },
+  column: { width: '100%', maxWidth: 560, gap: SPACE.m, alignSelf: 'center' },
+  hand: { borderTopWidth: 1, padding: SPACE.s },
+  handColumn: { width: '100%', maxWidth: 560, gap: SPACE.s, alignSelf: 'center' },
   step: { gap: SPACE.m },
-  point: { gap: SPACE.s },
   head: { flexDirection: 'row', gap: SPACE.s, alignItems: 'center' },
   caution: { borderLeftWidth: 3, paddingLeft: SPACE.s, borderRadius: CORNER.s, flex: 1 },
 });

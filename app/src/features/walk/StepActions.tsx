@@ -7,10 +7,10 @@ import Undo from 'lucide-react-native/icons/undo-2';
 import { Suspense, memo, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Choice } from '../../kit/Choice';
+import { NudgeRow, useTouchedTape } from '../../controls/pad/NudgeRow';
 import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
 import { usePalette } from '../../kit/theme';
-import { Words } from '../../kit/Words';
 import { pointName } from '../../words/show';
 import { PhotoTaker } from '../photo/PhotoTaker';
 import { WordPicker } from './controls/WordPicker';
@@ -24,7 +24,7 @@ import { walk as say } from '../../words/en/pages/walk';
 import { common } from '../../words/en/pages/common';
 
 /** What is open below a step of the walk; null for nothing. */
-export type Panel = 'words' | 'note' | 'access' | 'more' | 'photo' | null;
+export type Panel = 'note' | 'access' | 'more' | 'photo' | null;
 
 interface StepActionsProps {
   readonly step: WalkStep;
@@ -42,15 +42,13 @@ interface StepActionsProps {
 export const StepActions = memo(function StepActions(props: StepActionsProps) {
   const { step, background, panel, onPanel, undoable, onUndo } = props;
   const palette = usePalette();
+  const tape = useTouchedTape();
   const toggle = (one: Panel) => onPanel(panel === one ? null : one);
-  const wordsAside = step.points.some(({ point: code }) => {
-    const one = cataloguePoint(code);
-    return one.vocabulary !== null && (step.points.length > 1 || !soundByEye(one));
-  });
   return (
     <View style={styles.actions}>
       {panel && background ? <OpenPanel {...props} panel={panel} background={background} /> : null}
-      <View style={styles.row}>
+      {tape && !panel ? <NudgeRow tape={tape} /> : null}
+      <View style={[styles.row, tape && !panel ? styles.away : null]}>
         <Press
           label=""
           hint={say.undoTheLastChange}
@@ -67,17 +65,9 @@ export const StepActions = memo(function StepActions(props: StepActionsProps) {
           onPress={() => toggle('photo')}
           style={styles.tight}
         />
-        {wordsAside ? (
-          <Press
-            label={common.words}
-            expanded={panel === 'words'}
-            onPress={() => toggle('words')}
-            style={styles.tight}
-          />
-        ) : null}
         <Press
           label=""
-          hint={common.note}
+          hint={wordsAside(step) ? say.wordsAndNote : common.note}
           icon={<PencilLine color={panel === 'note' ? palette.onFill : palette.ink} size={22} />}
           expanded={panel === 'note'}
           onPress={() => toggle('note')}
@@ -104,6 +94,13 @@ export const StepActions = memo(function StepActions(props: StepActionsProps) {
   );
 });
 
+/** Whether a point of the step has words that do not stand under its control. */
+const wordsAside = ({ points }: WalkStep): boolean =>
+  points.some(({ point }) => {
+    const one = cataloguePoint(point);
+    return one.vocabulary !== null && (points.length > 1 || !soundByEye(one));
+  });
+
 interface OpenPanelProps extends StepActionsProps {
   readonly panel: NonNullable<Panel>;
   readonly background: Background;
@@ -127,18 +124,18 @@ function OpenPanel({ step, steps, background, target, panel, onPanel }: OpenPane
           onChoose={(index) => setWhich(Number(index))}
         />
       ) : null}
-      {panel === 'words' && point.vocabulary ? (
+      {panel === 'note' && point.vocabulary && wordsAside(step) ? (
         <WordPicker
           vocabulary={point.vocabulary}
           finding={finding}
           onWord={(word) => void putFinding(target, ref, (before) => wordChange(before, word))}
         />
       ) : null}
-      {panel === 'words' && !point.vocabulary ? <Words soft>{say.thereAreNoWordsFor}</Words> : null}
       {panel === 'note' ? (
         <NotePanel
           key={ref.point}
           note={finding?.note ?? ''}
+          alone={!wordsAside(step)}
           onNote={(note) => void putFinding(target, ref, () => ({ note }))}
         />
       ) : null}
@@ -176,6 +173,7 @@ const styles = StyleSheet.create({
   actions: { gap: SPACE.s },
   // A long panel scrolls inside the hand zone, so that the buttons never leave the screen.
   panels: { flexGrow: 0, maxHeight: 400 },
-  row: { flexDirection: 'row', gap: SPACE.xs },
+  row: { flexDirection: 'row', gap: SPACE.s },
+  away: { display: 'none' },
   tight: { paddingHorizontal: SPACE.xs, flexGrow: 1 },
 });

@@ -10,10 +10,12 @@ import {
   type WalkStep,
 } from '@weskopos/core';
 import { stepActs } from '@weskopos/core/walk';
+import Square from 'lucide-react-native/icons/square';
 import { memo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Field } from '../../kit/Field';
 import { Press } from '../../kit/Press';
+import { usePalette } from '../../kit/theme';
 import { SPACE } from '../../kit/tokens';
 import { Label, Words } from '../../kit/Words';
 import { words } from '../../words/en';
@@ -34,6 +36,7 @@ const FASTENERS_MOST = 99;
 
 /** What this step wants done to the vehicle first, a tap each: what is opened here hangs among the loose ends until it is closed. */
 export const StepActsLine = memo(function StepActsLine({ step, visit, grading, onEnds }: StepActsLineProps) {
+  const palette = usePalette();
   const [counting, setCounting] = useState<Extract<StepAct, { kind: 'open' }> | null>(null);
   const [count, setCount] = useState('');
   const { inspection, acts } = visit;
@@ -66,12 +69,18 @@ export const StepActsLine = memo(function StepActsLine({ step, visit, grading, o
       : `${words.end[act.end]}${act.place ? `, ${placeWords(act.place, vehicle)}` : ''}`;
   return (
     <View style={styles.stack}>
-      <Label size="m" soft>
-        {say.forThisStepTapWhat}
-      </Label>
       <View role="group" aria-label={say.doneToTheVehicleFor} style={styles.row}>
+        <Label size="l" soft>
+          {say.first}
+        </Label>
         {wanted.map((act) => (
-          <Press key={JSON.stringify(act)} label={label(act)} onPress={() => take(act)} />
+          <Press
+            key={JSON.stringify(act)}
+            label={label(act)}
+            icon={<Square color={palette.soft} size={18} />}
+            onPress={() => take(act)}
+            style={styles.act}
+          />
         ))}
       </View>
       {counting ? (
@@ -81,6 +90,7 @@ export const StepActsLine = memo(function StepActsLine({ step, visit, grading, o
             value={count}
             onChangeText={setCount}
             inputMode="numeric"
+            figures={{}}
             problem={count !== '' && !countRight ? say.fasteners1To(FASTENERS_MOST) : undefined}
           />
           <Press
@@ -94,9 +104,9 @@ export const StepActsLine = memo(function StepActsLine({ step, visit, grading, o
           />
         </>
       ) : null}
-      {opens.length > 0 ? (
+      {cautions.length > 0 ? (
         <Words size="s" soft>
-          {[...cautions.map((caution) => words.atPoint[caution]), say.whatIsOpenedHangsOn].join(' ')}
+          {cautions.map((caution) => words.atPoint[caution]).join(' ')}
         </Words>
       ) : null}
     </View>
@@ -105,5 +115,6 @@ export const StepActsLine = memo(function StepActsLine({ step, visit, grading, o
 
 const styles = StyleSheet.create({
   stack: { gap: SPACE.xs },
-  row: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s },
+  row: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: SPACE.s },
+  act: { flexShrink: 1, paddingHorizontal: SPACE.s },
 });

@@ -1,4 +1,4 @@
-import { isOpen, openEnds } from '@weskopos/core';
+import { isOpen } from '@weskopos/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { Suspense, useEffect, useMemo } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
@@ -11,17 +11,15 @@ import { useUndo } from '../../visit/findings';
 import { useTogether } from '../../visit/useTogether';
 import { NotHere } from '../../shell/NotHere';
 import { Words } from '../../kit/Words';
-import { SyncLine } from '../../shell/SyncLine';
 import { JumpPanel } from './JumpPanel';
 import { KeyHelp } from './KeyHelp';
 import { NextRow } from './NextRow';
-import { RouteLine } from './RouteLine';
+import { routeNext } from './routeWay';
 import { Spine } from './Spine';
 import { Step } from './Step';
 import { StepActions } from './StepActions';
 import { StepActsLine } from './StepActsLine';
 import { SwipeArea } from './SwipeArea';
-import { WaitStrip } from './WaitStrip';
 import { useReturn } from './useReturn';
 import { useRoute } from './useRoute';
 import { useSteady } from './useSteady';
@@ -77,7 +75,7 @@ function WalkThrough({ found, at }: WalkThroughProps) {
   });
   useReturn(visit, () => router.replace(`/vehicle/${target.vehicleId}/visit/${target.visitId}/ends?back=1`));
   useWalkKeys((act, key) => acts[act](key));
-  const open = useMemo(() => openEnds(visit.acts).length, [visit.acts]);
+  const next = useMemo(() => (route && step ? routeNext(route, step, vehicle) : null), [route, step, vehicle]);
   const toEnds = useSteady(way.toEnds);
   const toStop = useSteady(way.toStop);
   const onGo = useSteady(way.goTo);
@@ -94,7 +92,8 @@ function WalkThrough({ found, at }: WalkThroughProps) {
         points={points}
         current={stop}
         axles={vehicle}
-        open={open}
+        acts={visit.acts}
+        next={next}
         others={others}
         onStop={toStop}
         onLooseEnds={toEnds}
@@ -108,40 +107,32 @@ function WalkThrough({ found, at }: WalkThroughProps) {
             <JumpPanel
               vehicle={vehicle}
               points={points}
+              route={route}
               onPoint={way.goToPoint}
+              onStep={onGo}
+              onEnds={toEnds}
               onClose={() => way.setJumping(false)}
               onArrival={() => router.push(`/vehicle/${target.vehicleId}/visit/${target.visitId}/arrival`)}
             />
           </Suspense>
         ) : (
-          <>
-            <ScrollView key={step.id} contentContainerStyle={styles.scroll}>
-              <View style={styles.column}>
+          <Step
+            key={step.id}
+            step={step}
+            position={say.positionOf(way.index + 1, steps.length)}
+            vehicle={vehicle}
+            background={background}
+            target={target}
+            first={
+              <>
                 {way.help ? <KeyHelp onClose={() => acts.help('')} /> : null}
-                <Step
-                  key={step.id}
-                  step={step}
-                  position={say.positionOf(way.index + 1, steps.length)}
-                  vehicle={vehicle}
-                  background={background}
-                  target={target}
-                />
-                <StepActsLine
-                  key={`${step.id} acts`}
-                  {...{ step, visit }}
-                  grading={background.grading}
-                  onEnds={toEnds}
-                />
-                {route ? <RouteLine route={route} current={step} axles={vehicle} onGo={onGo} onEnds={toEnds} /> : null}
-                <SyncLine />
-              </View>
-            </ScrollView>
-            <View style={[styles.foot, { borderColor: palette.rule }]}>
-              <View style={styles.column}>
-                <WaitStrip acts={visit.acts} onPress={toEnds} />
+                <StepActsLine {...{ step, visit }} grading={background.grading} onEnds={toEnds} />
+              </>
+            }
+            hand={
+              <>
                 {way.overtaken ? <Words role="alert">{say.overtaken}</Words> : null}
                 <StepActions
-                  key={step.id}
                   step={step}
                   steps={steps}
                   background={way.panel === null ? null : background}
@@ -151,10 +142,10 @@ function WalkThrough({ found, at }: WalkThroughProps) {
                   undoable={undoable}
                   onUndo={undo}
                 />
-              </View>
-              <NextRow way={way} />
-            </View>
-          </>
+                <NextRow way={way} />
+              </>
+            }
+          />
         )}
       </SwipeArea>
       {wide && !jumping ? (
@@ -179,9 +170,6 @@ function Ended({ onReport }: { readonly onReport: () => void }) {
 
 const styles = StyleSheet.create({
   walk: { flex: 1, flexDirection: 'row' },
-  scroll: { padding: SPACE.m, alignItems: 'center' },
-  column: { width: '100%', maxWidth: 560, gap: SPACE.m, alignSelf: 'center' },
-  foot: { borderTopWidth: 1, padding: SPACE.s, gap: SPACE.s },
   side: { maxWidth: 360, borderLeftWidth: 1 },
   sideInside: { padding: SPACE.l },
   signed: { flex: 1, justifyContent: 'center', padding: SPACE.l },

@@ -2,6 +2,7 @@
 import { CAR, contextOf, findingOf, readingOf, rulesWith } from '@weskopos/core/tests/builders';
 import { LAMPS, gradePoint, gradedPoints, nextFinding, walkSteps } from '@weskopos/core';
 import { drawMark } from '../photo/drawMark';
+import { DRAWING } from '../decks/vehicleShape';
 import { nearestPoint } from '../decks/nearestPoint';
 import { quickLook } from '../../visit/quickLook';
 import { WALK_ACTS, WALK_KEYS, swipeAct, walkAct } from './walkKeys';
@@ -104,12 +105,12 @@ describe('a tap on a deck', () => {
     contextOf(CAR, [findingOf('tyre.tread', '1L', { readings: [readingOf('tread', 5, 'outer')] })]),
   );
   const at = (deck: 'bonnet' | 'wheels' | 'under', x: number, y: number) =>
-    nearestPoint(deck, { x, y }, CAR.axles, points)?.key;
+    nearestPoint(deck, { x: x * DRAWING.width, y: y * DRAWING.height }, CAR, points)?.key;
   test('means the nearest point, at a wheel the first that is not seen', () => {
     expect(at('bonnet', 0.1, 0.55)).toBe('belt.aux');
     expect(at('under', 0.24, 0.5)).toBe('leak.engine');
     expect(at('wheels', 0.15, 0.05)).toBe('tyre.tread@1L');
     expect(at('wheels', 0.8, 0.9)).toMatch(/@2R$/);
-    expect(nearestPoint('bonnet', { x: 0, y: 0 }, CAR.axles, [])).toBeUndefined();
+    expect(nearestPoint('bonnet', { x: 0, y: 0 }, CAR, [])).toBeUndefined();
   });
 });

@@ -89,7 +89,7 @@ function Sits({ life, sheet: { outlook, standing, last } }: WearProps) {
   const { vehicle } = life;
   return (
     <Suspense fallback={null}>
-      {last ? <Decks axles={vehicle.axles} points={standing.points.map(({ graded }) => graded)} /> : null}
+      {last ? <Decks vehicle={vehicle} points={standing.points.map(({ graded }) => graded)} /> : null}
       <PartsCard life={life} parts={outlook.parts} meter={last?.inspection.meter ?? null} />
     </Suspense>
   );

@@ -64,6 +64,15 @@ export const fluid = spelt(FLUIDS, {
   water: 'water (condensate)',
 });
 
+export const stageShort = {
+  dry: 'Dry',
+  stain: 'Stain',
+  damp: 'Damp',
+  drop: 'Drop',
+  drip: 'Drips',
+  run: 'Runs',
+} satisfies Record<LeakStage, string>;
+
 export const stage = {
   dry: 'Dry',
   stain: 'Stain',

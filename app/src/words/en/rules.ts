@@ -1,5 +1,6 @@
 import type {
   BatteryType,
+  Body,
   HouseChoice,
   HouseQuestion,
   LeakGrade,
@@ -135,6 +136,19 @@ export const ruleProblem: Readonly<Record<string, string>> = {
   'own-twice': 'Two points of your own have one name.',
   'no-sheet': 'A workshop needs a limit sheet.',
 };
+
+export const body = {
+  hatchback: 'Hatchback',
+  saloon: 'Saloon',
+  estate: 'Estate',
+  van: 'Van or minibus',
+  'pick-up': 'Pick-up',
+  box: 'Box lorry',
+  flatbed: 'Flat bed',
+  bus: 'Bus',
+  tractor: 'Tractor',
+  set: 'Generator or pump set',
+} satisfies Record<Body, string>;
 
 export const makeUp: Readonly<Record<string, string>> = {
   petrol: 'Petrol',

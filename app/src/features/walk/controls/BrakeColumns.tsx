@@ -22,7 +22,7 @@ interface BrakeColumnsProps extends SlidingProps {
   readonly put: PutFinding;
 }
 
-const DISC = { width: 64, height: 150 } as const;
+const DISC = { width: 64, height: 100 } as const;
 /** Disc thicknesses drawn to scale up to this, mm. */
 const MOST_DRAWN_MM = 36;
 /** Drawn where neither thickness nor minimum is known, mm. */

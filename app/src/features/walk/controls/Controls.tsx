@@ -11,7 +11,7 @@ import {
   type MeasureSlot,
   type WalkStep,
 } from '@weskopos/core';
-import { useState, type ReactNode } from 'react';
+import { Fragment, useState, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Choice } from '../../../kit/Choice';
 import { Press } from '../../../kit/Press';
@@ -56,42 +56,47 @@ export function Controls({ step, background, phase, draft, onDraft, put, childre
         <BrakeColumns step={step} background={background} phase={phase} put={put} {...sliding} />
       ) : null}
       {many ? children : null}
-      {step.points.map((pointRef) => {
-        const finding = standing.get(pointKey(pointRef.point, pointRef.place));
-        const props: ControlProps = { pointRef, finding, background, phase, put };
-        const point = cataloguePoint(pointRef.point);
-        return (
-          <View key={pointKey(pointRef.point, pointRef.place)} style={styles.controls}>
-            {many ? null : <Measures {...props} {...sliding} />}
-            {many ? null : children}
-            {pointRef === step.points[0] ? <GaugeLine measure={gaugedBy(point)} /> : null}
-            <Aids {...props} />
-            {point.counted ? <CountPicker {...props} /> : null}
-            {point.codes ? <CodesPicker {...props} /> : null}
-            {point.leakWanted ? <LeakPicker {...props} /> : null}
-            {many && point.code === 'disc' ? <RunOut {...props} /> : null}
-            {many && soundByEye(point) ? (
-              <Press
-                role="checkbox"
-                label={say.looksSound(pointName(pointRef.point))}
-                chosen={finding?.access === 'seen' && finding.words.length === 0}
-                onPress={() => put(pointRef, (before) => lookChange(before, { words: [] }))}
-              />
-            ) : null}
-            {!many && soundByEye(point) ? (
-              <WordPicker
-                vocabulary={point.vocabulary ?? 'general'}
-                finding={finding}
-                onWord={(word) => put(pointRef, (before) => wordChange(before, word))}
-                onSound={() => put(pointRef, (before) => lookChange(before, { words: [] }))}
-              />
-            ) : null}
-            {asksExtent(props) ? <Extents {...props} /> : null}
-            <GlitterQuestions {...props} />
-            {!many && point.leakPlaces.length > 0 && !point.leakWanted ? <ExtraLeak {...props} /> : null}
-          </View>
-        );
-      })}
+      <View style={many ? styles.row : styles.controls}>
+        {step.points.map((pointRef) => {
+          const finding = standing.get(pointKey(pointRef.point, pointRef.place));
+          const props: ControlProps = { pointRef, finding, background, phase, put };
+          const point = cataloguePoint(pointRef.point);
+          return (
+            <Fragment key={pointKey(pointRef.point, pointRef.place)}>
+              {many ? null : <Measures {...props} {...sliding} />}
+              {many ? null : children}
+              {pointRef === step.points[0] ? <GaugeLine measure={gaugedBy(point)} /> : null}
+              <Aids {...props} />
+              {point.counted ? <CountPicker {...props} /> : null}
+              {point.codes ? <CodesPicker {...props} /> : null}
+              {point.leakWanted ? <LeakPicker {...props} /> : null}
+              {many && point.code === 'disc' ? <RunOut {...props} /> : null}
+              {many && soundByEye(point) ? (
+                <Press
+                  role="checkbox"
+                  label={say.looksSound(pointName(pointRef.point))}
+                  chosen={finding?.access === 'seen' && finding.words.length === 0}
+                  onPress={() => put(pointRef, (before) => lookChange(before, { words: [] }))}
+                />
+              ) : null}
+              {!many && soundByEye(point) ? (
+                <WordPicker
+                  vocabulary={point.vocabulary ?? 'general'}
+                  finding={finding}
+                  onWord={(word) => put(pointRef, (before) => wordChange(before, word))}
+                  // While nothing is said, *sound* is the one key in the hand zone.
+                  {...(finding && finding.access !== 'open'
+                    ? { onSound: () => put(pointRef, (before) => lookChange(before, { words: [] })) }
+                    : {})}
+                />
+              ) : null}
+              {asksExtent(props) ? <Extents {...props} /> : null}
+              <GlitterQuestions {...props} />
+              {!many && point.leakPlaces.length > 0 && !point.leakWanted ? <ExtraLeak {...props} /> : null}
+            </Fragment>
+          );
+        })}
+      </View>
     </View>
   );
 }

@@ -1,11 +1,10 @@
 import {
-  COMMON_FLUIDS,
   DRY,
   FLUIDS,
   LEAK_REACHES,
   LEAK_STAGES,
   cataloguePoint,
-  type Fluid,
+  likelyFluids,
   type LeakObservation,
 } from '@weskopos/core';
 import { useState } from 'react';
@@ -20,12 +19,17 @@ import { capital } from '../../../words/show';
 import { lookChange } from '../../../visit/readings';
 import type { ControlProps } from './control';
 import { DropTimer } from './DropTimer';
+import { StageDrop } from './StageDrop';
 import { WhichFluid } from './WhichFluid';
 import { controls as say } from '../../../words/en/pages/controls';
 import { common as commonly } from '../../../words/en/pages/common';
 
+/** While nothing is said, *dry* is the one key in the hand zone. */
+const WET = LEAK_STAGES.filter((stage) => stage !== 'dry');
+
 /** Every leak of a point, each at its own place; stage first, the rest only when it is not dry. */
-export function LeakPicker({ pointRef, finding, put }: ControlProps) {
+export function LeakPicker({ pointRef, finding, background, put }: ControlProps) {
+  const before = background.history.lastLook(pointRef)?.finding.leaks ?? [];
   const leaks = finding?.leaks ?? [];
   const [chosen, setChosen] = useState(0);
   const index = Math.min(chosen, Math.max(0, leaks.length - 1));
@@ -53,12 +57,14 @@ export function LeakPicker({ pointRef, finding, put }: ControlProps) {
       ) : null}
       <Choice
         label={say.stage}
-        options={LEAK_STAGES}
+        options={leak ? LEAK_STAGES : WET}
         word={(stage) => words.stage[stage]}
+        short={(stage) => words.stageShort[stage]}
+        drawn={(stage, chosen) => <StageDrop stage={stage} chosen={chosen} />}
         value={leak?.stage ?? null}
         onChoose={(stage) => set(stage === 'dry' ? DRY : { stage })}
       />
-      {leak && leak.stage !== 'dry' ? <LeakDetails key={index} leak={leak} pointRef={pointRef} set={set} /> : null}
+      {leak && leak.stage !== 'dry' ? <LeakDetails key={index} {...{ leak, pointRef, before, set }} /> : null}
       {leak && leak.stage !== 'dry' && leak.place ? (
         <Press
           label={say.anotherLeakHere}
@@ -77,20 +83,26 @@ export function LeakPicker({ pointRef, finding, put }: ControlProps) {
 interface LeakDetailsProps {
   readonly leak: LeakObservation;
   readonly pointRef: ControlProps['pointRef'];
+  /** What leaked here at the last look. */
+  readonly before: readonly LeakObservation[];
   readonly set: (change: Partial<LeakObservation>) => void;
 }
 
-function LeakDetails({ leak, pointRef, set }: LeakDetailsProps) {
+function LeakDetails({ leak, pointRef, before, set }: LeakDetailsProps) {
   const [all, setAll] = useState(false);
   const [asking, setAsking] = useState(false);
-  const common: readonly Fluid[] = COMMON_FLUIDS;
-  const fluids = all || !common.includes(leak.fluid) ? FLUIDS : common;
+  const { leakPlaces } = cataloguePoint(pointRef.point);
+  const likely = likelyFluids(leakPlaces, before);
+  const fluids = all || !likely.includes(leak.fluid) ? FLUIDS : likely;
+  // Where it leaked before comes first.
+  const places = [...new Set([...before.flatMap(({ place }) => place ?? []), ...leakPlaces])];
   const drips = leak.stage === 'drop' || leak.stage === 'drip' || leak.stage === 'run';
   return (
     <>
       {leak.stage === 'damp' ? <HouseLine question="dampSeal" /> : null}
       <Choice
         label={commonly.fluid}
+        oneLine={!all}
         options={fluids}
         word={(fluid) => capital(words.fluid[fluid])}
         value={leak.fluid}
@@ -112,7 +124,8 @@ function LeakDetails({ leak, pointRef, set }: LeakDetailsProps) {
       ) : null}
       <Choice
         label={say.place}
-        options={cataloguePoint(pointRef.point).leakPlaces}
+        oneLine
+        options={places}
         word={(place) => capital(words.leakPlace[place])}
         value={leak.place}
         onChoose={(place) => set({ place })}

@@ -47,6 +47,7 @@ export function LineEntry({ measure, wanted, label, help, onValues }: LineEntryP
       onSubmitEditing={() => take()}
       onBlur={() => take(true)}
       inputMode="text"
+      figures={{ line: true, fraction: unitOf(measure) === unitOf('tread') }}
       placeholder={help}
       problem={problem}
     />

@@ -14,7 +14,7 @@ import {
 import { tapeThresholds } from '@weskopos/core/walk';
 import { StyleSheet, View, useWindowDimensions } from 'react-native';
 import { Tape, type TapeProps } from '../../../kit/Tape';
-import { fittedTape } from '../../../kit/tapeScale';
+import { fittedTape, stretchedTape } from '../../../kit/tapeScale';
 import { SPACE } from '../../../kit/tokens';
 import { Label } from '../../../kit/Words';
 import { words } from '../../../words/en';
@@ -118,7 +118,7 @@ function TapeColumn({ slot, across, height, background, phase, draft, onDraft, p
         gauge={
           across
             ? fittedTape(MEASURES[measure], [...thresholds.map((edge) => edge.value), ghost, known])
-            : MEASURES[measure]
+            : stretchedTape(MEASURES[measure], measure === 'level' ? [] : thresholds.map((edge) => edge.value))
         }
         value={value}
         grade={grade}

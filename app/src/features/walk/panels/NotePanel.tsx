@@ -2,8 +2,15 @@ import { useState } from 'react';
 import { Field } from '../../../kit/Field';
 import { common } from '../../../words/en/pages/common';
 
+interface NotePanelProps {
+  readonly note: string;
+  /** Nothing else is in the panel: the hand is here to type. */
+  readonly alone: boolean;
+  readonly onNote: (note: string) => void;
+}
+
 /** Free words to a point, kept when the field is left. */
-export function NotePanel({ note, onNote }: { readonly note: string; readonly onNote: (note: string) => void }) {
+export function NotePanel({ note, alone, onNote }: NotePanelProps) {
   const [text, setText] = useState(note);
   return (
     <Field
@@ -12,7 +19,7 @@ export function NotePanel({ note, onNote }: { readonly note: string; readonly on
       onChangeText={setText}
       onBlur={() => text !== note && onNote(text)}
       multiline
-      autoFocus
+      autoFocus={alone}
       maxLength={2000}
     />
   );

@@ -1,0 +1,69 @@
+import Ellipsis from 'lucide-react-native/icons/ellipsis';
+import { useEffect, useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { KEEPS_FOCUS } from '../../kit/pad';
+import { Press } from '../../kit/Press';
+import { SPACE } from '../../kit/tokens';
+import { usePalette } from '../../kit/theme';
+import { pad as say } from '../../words/en/pages/pad';
+
+/** The tape a finger was last on; null when it is on something else. */
+export function useTouchedTape(): HTMLElement | null {
+  const [tape, setTape] = useState<HTMLElement | null>(null);
+  useEffect(() => {
+    const follow = ({ target }: FocusEvent) =>
+      setTape(target instanceof HTMLElement && target.dataset['step'] !== undefined ? target : null);
+    const left = ({ relatedTarget }: FocusEvent) => relatedTarget === null && setTape(null);
+    document.addEventListener('focusin', follow);
+    document.addEventListener('focusout', left);
+    return () => {
+      document.removeEventListener('focusin', follow);
+      document.removeEventListener('focusout', left);
+    };
+  }, []);
+  return tape;
+}
+
+const arrow = (tape: HTMLElement, key: 'ArrowUp' | 'ArrowDown') =>
+  tape.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true }));
+
+/** Steps of the tape under the thumb: finer than a gloved finger can slide. */
+export function NudgeRow({ tape }: { readonly tape: HTMLElement }) {
+  const palette = usePalette();
+  const step = tape.dataset['step'] ?? '';
+  const label = tape.getAttribute('aria-label') ?? '';
+  return (
+    <View style={styles.row} {...KEEPS_FOCUS}>
+      <Press
+        label={say.less(step)}
+        hint={say.lessOf(label, step)}
+        onPress={() => arrow(tape, 'ArrowDown')}
+        style={styles.key}
+      />
+      <Press
+        label={say.more(step)}
+        hint={say.moreOf(label, step)}
+        onPress={() => arrow(tape, 'ArrowUp')}
+        style={styles.key}
+      />
+      <Press
+        label={say.typeIt}
+        hint={say.typeItHint}
+        onPress={() => tape.parentElement?.querySelector('input')?.focus()}
+        style={styles.key}
+      />
+      <Press
+        label=""
+        hint={say.other}
+        icon={<Ellipsis color={palette.ink} size={22} />}
+        onPress={() => tape.blur()}
+        style={styles.key}
+      />
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  row: { flexDirection: 'row', gap: SPACE.s },
+  key: { flex: 1, paddingHorizontal: SPACE.xs },
+});
