@@ -82,6 +82,9 @@ test('a brake: disc between the pads with its minimum, lip and run-out', async (
   await page.keyboard.press('Enter');
   await card(/Very far from the other pad/).toBeVisible();
   await page.getByRole('button', { name: 'It is right, keep it' }).first().click();
+  // The disc is the worst; the pads stand behind it.
+  await card('Disc: Fail').toBeVisible();
+  await page.getByRole('button', { name: 'Why, and by which limit' }).click();
   await card('Inner pad: Advisory').toBeVisible();
   await expectAccessible(page);
 });
@@ -184,7 +187,7 @@ test('one tap says sound, the rest of the station in one stroke, and one undo ta
   await more();
   await page.getByRole('button', { name: /^The rest of this station is sound/ }).click();
   await card(/Looked at and sound: .*What wants a measure stays open/).toBeVisible();
-  const seen = page.getByRole('button', { name: /^Under the bonnet, \d+ of \d+ seen$/ });
+  const seen = page.getByRole('button', { name: /^Under the bonnet, \d+ of \d+ seen/ });
   const before = await seen.getAttribute('aria-label');
   await page.getByRole('button', { name: /^Yes, these \d+ are sound$/ }).click();
   await expect(seen).not.toHaveAttribute('aria-label', before ?? '');

@@ -13,12 +13,22 @@ test('a lead changes a limit: sees what it would change first, and new visits ar
   await signIn(page, 'Maren', '112358');
   await toPlace(page, 'Rules');
   await expectAccessible(page);
+  await page.getByRole('button', { name: /^Pressure in\?: / }).click();
   await page.getByRole('radiogroup', { name: 'Pressure' }).getByRole('radio', { name: 'psi' }).click();
+  await page.getByRole('button', { name: /^Wheel positions are called: / }).click();
   await page
     .getByRole('radiogroup', { name: 'Wheel positions are called' })
     .getByRole('radio', { name: 'left, right' })
     .click();
   await page.getByRole('radio', { name: 'Limits' }).click();
+  // Found by what it is called in the bay; it says whom it governs and how many readings lie near it.
+  await page.getByLabel('Find a limit').fill('tread house light');
+  await expect(page.getByText(/^\d+ of \d+ limits$/)).toBeVisible();
+  await page
+    .getByRole('button', { name: /^Tread, spare wheel: depth.*Car, /s })
+    .first()
+    .click();
+  await expect(page.getByText(/^Tread, spare wheel: depth, by the reading: /).first()).toBeVisible();
   const advisory = page.getByRole('textbox', { name: 'Advisory under, mm' }).first();
   // A tired hand: advisory inside fail is refused, at its field, and nothing can be saved.
   await advisory.fill('1');
@@ -154,6 +164,7 @@ test('a report names the rules it was graded by; old visits keep theirs after a 
   await signIn(page, 'Maren', '112358');
   await toPlace(page, 'Rules');
   const version = Number(/\d+/.exec(await page.getByText(/^Version \d+$/).innerText())?.[0]);
+  await page.getByRole('button', { name: /^Judging near a limit: / }).click();
   const near = page.getByRole('radiogroup', { name: 'Judging near a limit' });
   await near.getByRole('radio', { name: /^guarded/ }).click();
   await page.getByRole('button', { name: 'What would change?' }).click();

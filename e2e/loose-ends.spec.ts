@@ -119,9 +119,10 @@ test('the cold gate keeps the engine off; an oil service drains, fills in stages
 
   // The route is planned anew and says what comes next.
   await page.getByRole('button', { name: 'To the walk' }).click();
-  await page.getByRole('button', { name: 'Route', exact: true }).click();
+  await page.getByRole('button', { name: 'Jump to a point' }).click();
   await expect(page.getByText(/ min: Underside/).first()).toBeVisible();
   await expect(page.getByText(/min to go/)).toBeVisible();
+  await page.getByRole('button', { name: 'Close', exact: true }).click();
   await toEnds(page);
 
   // While it runs the stick tells nothing true: kept, marked, asked again.

@@ -50,7 +50,9 @@ export function Choice<T extends string>(props: ChoiceProps<T>) {
       role="radio"
       label={short ? short(option) : word(option)}
       hint={word(option)}
-      {...(drawn ? { icon: drawn(option, option === value), style: styles.tile } : {})}
+      {...(drawn
+        ? { icon: drawn(option, option === value), style: options.length > 5 ? styles.third : styles.tile }
+        : {})}
       chosen={option === value}
       tabIndex={option === first ? 0 : -1}
       onPress={() => onChoose(option)}
@@ -74,16 +76,18 @@ export function Choice<T extends string>(props: ChoiceProps<T>) {
   );
 }
 
+const TILE = {
+  flexDirection: 'column',
+  flexGrow: 1,
+  paddingHorizontal: SPACE.xs,
+  paddingVertical: SPACE.s,
+  gap: SPACE.xs,
+} as const;
+
 const styles = StyleSheet.create({
   choice: { gap: SPACE.xs },
   row: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s },
   line: { gap: SPACE.s },
-  tile: {
-    flexDirection: 'column',
-    flexGrow: 1,
-    flexBasis: TOUCH.least,
-    paddingHorizontal: SPACE.xs,
-    paddingVertical: SPACE.s,
-    gap: SPACE.xs,
-  },
+  tile: { ...TILE, flexBasis: TOUCH.least },
+  third: { ...TILE, flexBasis: '30%' },
 });

@@ -50,7 +50,7 @@ export const TapeDrawing = memo(function TapeDrawing({
   const frame = frameOf({ gauge, across, height, shape, width });
   const { along, box, breadth, corner, far, length, near, path, point, segment } = frame;
   // On a standing tape the bubble stands between ticks and cuts, and covers neither.
-  const [left, right] = [near + ASIDE.ticks, far - ASIDE.cuts];
+  const [left, right] = shape === 'stick' ? [far + 4, breadth] : [near + ASIDE.ticks, far - ASIDE.cuts];
   const badgeWidth = across ? BADGE.width : Math.max(36, Math.min(BADGE.width, right - left));
   const badgeMiddle = (left + right) / 2;
   return (

@@ -16,7 +16,7 @@ import { KeyList } from './spine/KeyList';
 import { useKeys, useSpineKeys } from './spine/keys';
 import { ONESELF, placesFor } from './spine/places';
 import { Spine } from './spine/Spine';
-import { isWalk, vehicleOf, vehiclePages } from './spine/vehiclePages';
+import { hasOwnSpine, isWalk, vehicleOf, vehiclePages } from './spine/vehiclePages';
 
 const NOTHING_WAITS: ReadonlyMap<string, number> = new Map();
 
@@ -49,7 +49,7 @@ export function Shell() {
       >
         <Label>{say.toContent}</Label>
       </Pressable>
-      {walking && !wide ? null : (
+      {hasOwnSpine(path) && !wide ? null : (
         <Spine
           {...{ places, path, wide }}
           oneself={ONESELF}

@@ -16,7 +16,9 @@ export function HandPad() {
   const { field, asks } = usePad();
   const palette = usePalette();
   // The page has just become shorter: what is typed into stays in sight.
-  useEffect(() => field?.scrollIntoView({ block: 'center' }), [field]);
+  useEffect(() => {
+    field?.scrollIntoView({ block: 'center' });
+  }, [field]);
   if (!field || !asks) return null;
   const after = fieldAfter(field);
   const press = (key: PadKey) => {

@@ -5,14 +5,14 @@ import Svg, { Path, Text as SvgText } from 'react-native-svg';
 import { FONT, SIZE, SPACE } from '../../kit/tokens';
 import { gradeColours, usePalette } from '../../kit/theme';
 import { Label, Words } from '../../kit/Words';
-import { pointShort, sideWords } from '../../words/show';
+import { pointShort, sideWords, unitOf } from '../../words/show';
 import { words } from '../../words/en';
 import { DECKS, isOnDeck, type DeckName } from './deckNames';
 import { placeLabels, pointSpot } from './deckShape';
 import { Floor } from './Floor';
 import { nearestPoint } from './nearestPoint';
 import { DRAWING, vehicleShape, type DrawnVehicle, type VehicleShape } from './vehicleShape';
-import { Wheels } from './Wheels';
+import { hasFigures, Wheels } from './Wheels';
 import { decks as say } from '../../words/en/pages/decks';
 
 interface DecksProps {
@@ -31,7 +31,7 @@ export function Decks({ only = DECKS, ...props }: DecksProps) {
   return (
     <View style={styles.decks}>
       {only.map((deck) => (
-        <Deck key={deck} deck={deck} shape={shape} {...props} />
+        <Deck key={deck} deck={deck} shape={shape} isFirst={deck === only[0]} {...props} />
       ))}
     </View>
   );
@@ -40,12 +40,14 @@ export function Decks({ only = DECKS, ...props }: DecksProps) {
 interface DeckProps extends Omit<DecksProps, 'only'> {
   readonly deck: DeckName;
   readonly shape: VehicleShape;
+  /** Which way the drawings lie is said once. */
+  readonly isFirst: boolean;
 }
 
 /** Most names on one deck; the rest is counted. */
 const MOST_NAMED = 5;
 
-function Deck({ deck, shape, vehicle, points, onPoint }: DeckProps) {
+function Deck({ deck, shape, isFirst, vehicle, points, onPoint }: DeckProps) {
   const palette = usePalette();
   const [width, setWidth] = useState(0);
   const here = useMemo(() => points.filter((point) => isOnDeck(deck, point)), [deck, points]);
@@ -97,9 +99,16 @@ function Deck({ deck, shape, vehicle, points, onPoint }: DeckProps) {
         <Label size="m" soft>
           {words.deck[deck]}
         </Label>
-        <Label size="m" soft>
-          {say.sides(sideWords('L', vehicle), sideWords('R', vehicle))}
-        </Label>
+        {deck === 'wheels' && hasFigures(here) ? (
+          <Label size="m" soft>
+            {say.leastTreadOuterInnerPad(unitOf('lining'))}
+          </Label>
+        ) : null}
+        {isFirst ? (
+          <Label size="m" soft>
+            {say.sides(sideWords('L', vehicle), sideWords('R', vehicle))}
+          </Label>
+        ) : null}
       </View>
       {onPoint ? (
         <Pressable
@@ -162,7 +171,7 @@ function deckWords(deck: DeckName, here: readonly GradedPoint[], vehicle: DrawnV
 const styles = StyleSheet.create({
   decks: { gap: SPACE.m },
   deck: { gap: SPACE.xs },
-  head: { flexDirection: 'row', justifyContent: 'space-between', gap: SPACE.s },
+  head: { flexDirection: 'row', flexWrap: 'wrap', justifyContent: 'space-between', columnGap: SPACE.s },
   drawing: { width: '100%', aspectRatio: DRAWING.width / DRAWING.height },
   // Places are told by the deck, not by the mark under the finger.
   through: { pointerEvents: 'none' },

@@ -13,8 +13,7 @@ import {
 import { G, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { FONT, SIZE } from '../../kit/tokens';
 import { gradeColours, usePalette } from '../../kit/theme';
-import { figure, unitOf } from '../../words/show';
-import { decks as say } from '../../words/en/pages/decks';
+import { figure } from '../../words/show';
 import { hubSpot, type Box, type DrawnVehicle, type VehicleShape } from './vehicleShape';
 
 interface WheelsProps {
@@ -24,6 +23,13 @@ interface WheelsProps {
   readonly points: readonly GradedPoint[];
 }
 
+/** What is told at a wheel, in this order. */
+const FIGURES: readonly string[] = ['tyre.tread', 'pad.outer', 'pad.inner'];
+
+/** Whether any wheel has figures to tell. */
+export const hasFigures = (points: readonly GradedPoint[]): boolean =>
+  points.some((point) => FIGURES.includes(point.point) && lowest(point) !== null);
+
 /** From so many axles on only the wheels that are not well have room for their figures. */
 const CROWDED = 3;
 
@@ -31,7 +37,6 @@ const CROWDED = 3;
 export function Wheels({ shape, vehicle: { axles }, points }: WheelsProps) {
   const palette = usePalette();
   const { box, outline, lines } = shape;
-  const middle = box.y + box.height / 2;
   return (
     <G>
       <Path d={outline} fill={palette.card} stroke={palette.ink} strokeWidth={1.5} />
@@ -52,9 +57,9 @@ export function Wheels({ shape, vehicle: { axles }, points }: WheelsProps) {
               .map(({ result }) => result.grade),
           );
         const isTold = axles.length < CROWDED || tyres.some((tyre) => isWrong(graded(tyre)));
-        const text = ['tyre.tread', 'pad.outer', 'pad.inner']
-          .flatMap((code) => atHub.filter(({ point }) => point === code))
-          .flatMap((point) => lowest(point) ?? []);
+        const text = FIGURES.flatMap((code) => atHub.filter(({ point }) => point === code)).flatMap(
+          (point) => lowest(point) ?? [],
+        );
         const at = hubSpot(shape, hub);
         const rear = at.x > box.x + box.width / 2;
         const away = Math.max(...tyres.map((tyre) => shape.tyres.get(tyre)?.width ?? 0)) / 2 + 8;
@@ -79,16 +84,6 @@ export function Wheels({ shape, vehicle: { axles }, points }: WheelsProps) {
           </G>
         );
       })}
-      <SvgText
-        x={box.x + box.width / 2}
-        y={middle - 8}
-        textAnchor="middle"
-        fill={palette.soft}
-        fontFamily={FONT.label}
-        fontSize={SIZE.m}
-      >
-        {say.leastTreadOuterInnerPad(unitOf('lining'))}
-      </SvgText>
     </G>
   );
 }

@@ -1,5 +1,5 @@
 import { cataloguePoint, pointKey, soundByEye, type GateLine, type PointRef } from '@weskopos/core';
-import { doubtsAbout } from '@weskopos/core/walk';
+import { doubtId, doubtsAbout } from '@weskopos/core/walk';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Press } from '../../kit/Press';
@@ -9,7 +9,7 @@ import { putFinding, type Target } from '../../visit/findings';
 import { lookChange, wordChange } from '../../visit/readings';
 import type { Background, Draft } from '../../visit/visitContext';
 import { words } from '../../words/en';
-import { DoubtCard } from '../walk/DoubtCard';
+import { alike, DoubtCard } from '../walk/DoubtCard';
 import { LeakPicker } from '../walk/controls/LeakPicker';
 import { TapeColumns, type TapeSlot } from '../walk/controls/TapeColumns';
 import { WordPicker } from '../walk/controls/WordPicker';
@@ -67,8 +67,8 @@ function GateDoubts({ line, background, put }: GateEyeProps) {
   const finding = grading.standing.get(pointKey(line.point, ''));
   if (!finding) return null;
   const last = history.renewedSince(ref) ? undefined : history.lastLook(ref)?.finding;
-  return doubtsAbout(finding, last, undefined, grading.inspection.startedAt, grading.rules.house).map((doubt) => (
-    <DoubtCard key={doubt.code} doubt={doubt} onAnswer={(change) => put(ref, change)} />
+  return alike(doubtsAbout(finding, last, undefined, grading.inspection.startedAt, grading.rules.house)).map((some) => (
+    <DoubtCard key={some.map(doubtId).join()} doubts={some} onAnswer={(change) => put(ref, change)} />
   ));
 }
 

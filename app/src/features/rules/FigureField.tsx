@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { Field } from '../../kit/Field';
+import { plainFigure } from './plainFigure';
 import { rules as say } from '../../words/en/pages/rules';
 
 interface FigureFieldProps {
@@ -27,7 +28,7 @@ export function FigureField({ label, value, least, most, problem, read = plain, 
   return (
     <Field
       label={label}
-      value={typed ?? (value === null ? '' : String(Number(value.toFixed(4))))}
+      value={typed ?? (value === null ? '' : plainFigure(value))}
       onChangeText={(text) => {
         setTyped(text);
         if (onEmpty && text.trim() === '') {

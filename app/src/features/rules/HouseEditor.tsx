@@ -22,6 +22,9 @@ import { Heading, Label } from '../../kit/Words';
 import { words } from '../../words/en';
 import { CapsCard } from './CapsCard';
 import { FigureField } from './FigureField';
+import { plainFigure } from './plainFigure';
+import { RuleLine } from './RuleLine';
+import { figureEffect, figureQuestion, ruleEffect, unitLine } from '../../words/en/ruleEffects';
 import { rules as say } from '../../words/en/pages/rules';
 import { common } from '../../words/en/pages/common';
 
@@ -30,8 +33,20 @@ interface HouseEditorProps {
   readonly onChange: (rulebook: Rulebook) => void;
 }
 
-/** Figures of the house that are plain numbers. */
-const FIGURES = ['altitudeM', 'carryDays', 'carryKm'] as const;
+const celsius = (text: string) => {
+  const parsed = parseMeasure(text, '°C');
+  return parsed.status === 'value' ? parsed.stored : NaN;
+};
+/** Figures of the house, the unit they are told in, and how they are read where they are no plain numbers. */
+const FIGURES = [
+  { field: 'designLowC', unit: '°C', read: celsius },
+  { field: 'hardUseFactor', unit: '', read: undefined },
+  { field: 'lookAhead', unit: '', read: undefined },
+  { field: 'altitudeM', unit: 'm', read: undefined },
+  { field: 'carryDays', unit: say.days, read: undefined },
+  { field: 'carryKm', unit: 'km', read: undefined },
+] as const;
+const RANGES = { ...HOUSE_RANGES, hardUseFactor: { least: 0.05, most: 1 }, lookAhead: { least: 0.01, most: 1 } };
 const MONTHS = Array.from({ length: 12 }, (_, index) => index + 1);
 const monthWord = (month: number) => new Date(2026, month - 1, 1).toLocaleDateString('en-GB', { month: 'short' });
 
@@ -43,52 +58,37 @@ export function HouseEditor({ rulebook, onChange }: HouseEditorProps) {
     <>
       <Card>
         <Heading level={2}>{say.judging}</Heading>
-        <Choice
-          label={say.limitSheet}
-          options={rulebook.sheets.map(({ code }) => code)}
-          word={(code) => code}
-          value={house.sheet}
-          onChoose={(sheet) => set({ sheet })}
-        />
-        <FigureField
-          label={say.lowestTemperatureToExpectC}
-          value={house.designLowC}
-          least={HOUSE_RANGES.designLowC.least}
-          most={HOUSE_RANGES.designLowC.most}
-          read={(text) => {
-            const parsed = parseMeasure(text, '°C');
-            return parsed.status === 'value' ? parsed.stored : NaN;
-          }}
-          onValue={(designLowC) => set({ designLowC })}
-        />
-        <FigureField
-          label={say.shareOfAnIntervalThat}
-          value={house.hardUseFactor}
-          least={0.05}
-          most={1}
-          onValue={(hardUseFactor) => set({ hardUseFactor })}
-        />
-        <FigureField
-          label={say.chanceOfFallingUnderThe}
-          value={house.lookAhead}
-          least={0.01}
-          most={1}
-          onValue={(lookAhead) => set({ lookAhead })}
-        />
-        {FIGURES.map((field) => (
-          <FigureField
-            key={field}
-            label={say.houseFigure[field]}
-            value={house[field]}
-            least={HOUSE_RANGES[field].least}
-            most={HOUSE_RANGES[field].most}
-            onValue={(value) => set({ [field]: value })}
+        <RuleLine question={figureQuestion.sheet} answer={house.sheet} effect={figureEffect.sheet}>
+          <Choice
+            label={say.limitSheet}
+            options={rulebook.sheets.map(({ code }) => code)}
+            word={(code) => code}
+            value={house.sheet}
+            onChoose={(sheet) => set({ sheet })}
           />
+        </RuleLine>
+        {FIGURES.map(({ field, unit, read }) => (
+          <RuleLine
+            key={field}
+            question={figureQuestion[field]}
+            answer={`${plainFigure(house[field])} ${unit}`.trim()}
+            effect={figureEffect[field]}
+          >
+            <FigureField
+              label={say.houseFigure[field]}
+              value={house[field]}
+              least={RANGES[field].least}
+              most={RANGES[field].most}
+              {...(read ? { read } : {})}
+              onValue={(value) => set({ [field]: value })}
+            />
+          </RuleLine>
         ))}
-        <View style={styles.group}>
-          <Label size="m" soft>
-            {say.winterTyresAreJudgedAs}
-          </Label>
+        <RuleLine
+          question={figureQuestion.winterMonths}
+          answer={house.winterMonths.map(monthWord).join(', ') || unitLine.none}
+          effect={figureEffect.winterMonths}
+        >
           <View style={styles.row}>
             {MONTHS.map((month) => {
               const chosen = house.winterMonths.includes(month);
@@ -109,34 +109,48 @@ export function HouseEditor({ rulebook, onChange }: HouseEditorProps) {
               );
             })}
           </View>
-        </View>
+        </RuleLine>
       </Card>
       <CapsCard caps={house.changeCaps} onChange={(changeCaps) => set({ changeCaps })} />
       <Repeatability house={house} onChange={(repeatability) => set({ repeatability })} />
       <Card>
         <Heading level={2}>{say.schools}</Heading>
         {HOUSE_QUESTIONS.map((question) => (
-          <Choice
+          <RuleLine
             key={question}
-            label={words.house[question]}
-            options={schoolsOf(question)}
-            word={(school) => schoolWord(question, school)}
-            value={house[question]}
-            onChoose={(school) => set({ [question]: school })}
-          />
+            question={words.house[question]}
+            answer={schoolWord(question, house[question])}
+            effect={ruleEffect[question]}
+          >
+            <Choice
+              label={words.house[question]}
+              hideLabel
+              options={schoolsOf(question)}
+              word={(school) => schoolWord(question, school)}
+              value={house[question]}
+              onChoose={(school) => set({ [question]: school })}
+            />
+          </RuleLine>
         ))}
       </Card>
       <Card>
         <Heading level={2}>{common.units}</Heading>
         {UNIT_QUESTIONS.map((question) => (
-          <Choice
+          <RuleLine
             key={question}
-            label={words.unitQuestion[question]}
-            options={unitsOf(question)}
-            word={(unit) => unit}
-            value={house.units[question]}
-            onChoose={(unit) => set({ units: { ...house.units, [question]: unit } })}
-          />
+            question={unitLine.of(words.unitQuestion[question])}
+            answer={house.units[question]}
+            effect={figureEffect.units}
+          >
+            <Choice
+              label={words.unitQuestion[question]}
+              hideLabel
+              options={unitsOf(question)}
+              word={(unit) => unit}
+              value={house.units[question]}
+              onChoose={(unit) => set({ units: { ...house.units, [question]: unit } })}
+            />
+          </RuleLine>
         ))}
       </Card>
     </>

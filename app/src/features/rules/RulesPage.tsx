@@ -2,9 +2,12 @@ import { type RulebookPreview } from '@weskopos/contract';
 import { newestRulebook, rulebookProblems, type Rulebook } from '@weskopos/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
 import { Choice } from '../../kit/Choice';
 import { Page } from '../../shell/Page';
 import { Press } from '../../kit/Press';
+import { SPACE } from '../../kit/tokens';
+import { useIsWide } from '../../kit/theme';
 import { Words } from '../../kit/Words';
 import { useRulebooks } from '../../sync/useLife';
 import { call, record, useWorkshop } from '../../sync/workshop';
@@ -32,6 +35,7 @@ export function RulesPage() {
 
 function Editor({ newest }: { readonly newest: Rulebook }) {
   const router = useRouter();
+  const wide = useIsWide();
   const person = useWorkshop((state) => state.person);
   const [part, setPart] = useState<(typeof PARTS)[number]>('house');
   const { repeat } = useLocalSearchParams<{ repeat?: string }>();
@@ -69,8 +73,7 @@ function Editor({ newest }: { readonly newest: Rulebook }) {
     <Page
       title={common.rules}
       over={say.version(newest.version)}
-
-      width={760}
+      width={wide ? 1120 : 760}
       foot={
         preview ? (
           <Press kind="main" label={say.saveAsVersion(next.version)} onPress={() => void save()} style={{ flex: 1 }} />
@@ -88,24 +91,44 @@ function Editor({ newest }: { readonly newest: Rulebook }) {
       <Words size="m" soft>
         {say.localLawComesFirstCheck}
       </Words>
-      {told ? <Words role="status">{told}</Words> : null}
-      {preview ? <PreviewCard preview={preview} /> : null}
-      {problems.map(({ field, code }) => (
-        <Words key={`${field}${code}`} role="alert">
-          {words.ruleProblem[code] ?? code}
-        </Words>
-      ))}
-      <Choice
-        label={common.part}
-        hideLabel
-        options={PARTS}
-        word={(one) => PART_WORDS[one]}
-        value={part}
-        onChoose={setPart}
-      />
-      {part === 'house' ? <HouseEditor rulebook={draft} onChange={change} /> : null}
-      {part === 'limits' ? <LimitEditor rulebook={draft} problems={problems} onChange={change} /> : null}
-      {part === 'templates' ? <TemplateEditor rulebook={draft} onChange={change} /> : null}
+      <View style={wide ? styles.beside : styles.under}>
+        <View style={wide ? styles.rules : styles.under}>
+          <Choice
+            label={common.part}
+            hideLabel
+            options={PARTS}
+            word={(one) => PART_WORDS[one]}
+            value={part}
+            onChoose={setPart}
+          />
+          {part === 'house' ? <HouseEditor rulebook={draft} onChange={change} /> : null}
+          {part === 'limits' ? <LimitEditor rulebook={draft} problems={problems} onChange={change} /> : null}
+          {part === 'templates' ? <TemplateEditor rulebook={draft} onChange={change} /> : null}
+        </View>
+        {/* Beside the rules on a desk; before them where there is one column. */}
+        <View style={wide ? styles.aside : styles.first}>
+          {told ? <Words role="status">{told}</Words> : null}
+          {preview ? <PreviewCard preview={preview} /> : null}
+          {problems.map(({ field, code }) => (
+            <Words key={`${field}${code}`} role="alert">
+              {words.ruleProblem[code] ?? code}
+            </Words>
+          ))}
+          {changed || told || preview ? null : (
+            <Words size="m" soft>
+              {say.nothingChangedYet}
+            </Words>
+          )}
+        </View>
+      </View>
     </Page>
   );
 }
+
+const styles = StyleSheet.create({
+  beside: { flexDirection: 'row', gap: SPACE.xl, alignItems: 'flex-start' },
+  under: { gap: SPACE.l, flexDirection: 'column' },
+  rules: { flex: 1, gap: SPACE.l, minWidth: 0 },
+  aside: { width: 300, gap: SPACE.m, ...({ position: 'sticky', top: SPACE.l } as object) },
+  first: { gap: SPACE.m, ...({ order: -1 } as object) },
+});

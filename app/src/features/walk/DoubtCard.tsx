@@ -12,37 +12,54 @@ import { readingChange } from '../../visit/readings';
 import { walk as say } from '../../words/en/pages/walk';
 import { common } from '../../words/en/pages/common';
 
+/** What is doubted alike is asked once. */
+export function alike(doubts: readonly Doubt[]): readonly (readonly Doubt[])[] {
+  const kind = ({ code, looksLike }: Doubt) => `${code} ${looksLike ?? ''}`;
+  return [...new Set(doubts.map(kind))].map((one) => doubts.filter((doubt) => kind(doubt) === one));
+}
+
 interface DoubtCardProps {
-  readonly doubt: Doubt;
+  /** Of one kind, each at its own place: asked together, answered together. */
+  readonly doubts: readonly Doubt[];
   readonly onAnswer: (change: (standing: Finding | undefined) => FindingChange) => void;
   /** The part was put on new since the last visit: its trend begins anew. Left out where it has no identity. */
   readonly onNewPart?: (() => void) | undefined;
 }
 
 /** An odd reading, asked once; the answer is kept with it and nothing is blocked. */
-export function DoubtCard({ doubt, onAnswer, onNewPart }: DoubtCardProps) {
-  const { measure } = doubt;
+export function DoubtCard({ doubts, onAnswer, onNewPart }: DoubtCardProps) {
   const palette = usePalette();
+  const [first] = doubts;
   const keep = (answer: string) =>
     onAnswer((standing) => ({
-      kept: [...(standing?.kept ?? []), doubtId(doubt), ...(answer ? [`${answer}:${doubt.spot}`] : [])],
+      kept: [
+        ...(standing?.kept ?? []),
+        ...doubts.flatMap((doubt) => [doubtId(doubt), ...(answer ? [`${answer}:${doubt.spot}`] : [])]),
+      ],
     }));
-  const where = words.spot[doubt.spot];
-  const { looksLike: unit, inThat } = doubt;
+  if (!first) return null;
+  const told = doubts.map(({ spot, measure, value, last }) => {
+    const where = words.spot[spot];
+    return `${where ? `${where}: ` : ''}${amount(measure, value)}${last === null ? '' : say.lastTime(amount(measure, last))}`;
+  });
+  const { looksLike: unit } = first;
   return (
     <Card ground={palette.advisoryWash}>
-      <Label colour={palette.advisory}>{words.doubt[doubt.code]}</Label>
-      <Words>{`${where ? `${where}: ` : ''}${amount(measure, doubt.value)}${doubt.last === null ? '' : say.lastTime(amount(measure, doubt.last))}.`}</Words>
+      <Label colour={palette.advisory}>{words.doubt[first.code]}</Label>
+      <Words>{`${told.join('; ')}.`}</Words>
       <View style={styles.row}>
-        {unit && inThat !== null ? (
+        {unit && first.inThat !== null ? (
           <Press
             label={say.itIs(unit)}
             onPress={() =>
-              onAnswer((standing) => readingChange(standing, { measure, spot: doubt.spot, phase: 'found' }, inThat))
+              doubts.forEach(({ measure, spot, inThat }) => {
+                if (inThat !== null)
+                  onAnswer((standing) => readingChange(standing, { measure, spot, phase: 'found' }, inThat));
+              })
             }
           />
         ) : null}
-        {doubt.code === 'better-than-last' ? (
+        {first.code === 'better-than-last' ? (
           <>
             <Press
               label={common.newPart}

@@ -9,7 +9,7 @@ import {
   type WalkStep,
   entryOf,
 } from '@weskopos/core';
-import { doubtsAbout } from '@weskopos/core/walk';
+import { doubtId, doubtsAbout } from '@weskopos/core/walk';
 import { memo, useMemo, useState, type ReactNode } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Choice } from '../../kit/Choice';
@@ -25,7 +25,7 @@ import { capital, houseRules, placeWords, pointName } from '../../words/show';
 import { CloseCall } from './CloseCall';
 import { Controls } from './controls/Controls';
 import type { PutFinding } from './controls/control';
-import { DoubtCard } from './DoubtCard';
+import { alike, DoubtCard } from './DoubtCard';
 import { putFinding, type Target } from '../../visit/findings';
 import { PointPlace } from '../decks/PointPlace';
 import { GhostNote } from './GhostNote';
@@ -222,10 +222,10 @@ function Asked({ verdict: { ref, result, finding }, background, phase, put, targ
           put(ref, (before) => readingChange(before, { measure, spot, phase }, value, { again: true }))
         }
       />
-      {doubts.map((doubt) => (
+      {alike(doubts).map((some) => (
         <DoubtCard
-          key={`${doubt.code}${doubt.spot}`}
-          doubt={doubt}
+          key={some.map(doubtId).join()}
+          doubts={some}
           onAnswer={(change) => put(ref, change)}
           onNewPart={() => void fitNewPart(target, ref)}
         />

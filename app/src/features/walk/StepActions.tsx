@@ -7,7 +7,7 @@ import Undo from 'lucide-react-native/icons/undo-2';
 import { Suspense, memo, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Choice } from '../../kit/Choice';
-import { NudgeRow, useTouchedTape } from '../../controls/pad/NudgeRow';
+import { NudgeKeys, useTouchedTape } from '../../controls/pad/NudgeKeys';
 import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
 import { usePalette } from '../../kit/theme';
@@ -47,8 +47,7 @@ export const StepActions = memo(function StepActions(props: StepActionsProps) {
   return (
     <View style={styles.actions}>
       {panel && background ? <OpenPanel {...props} panel={panel} background={background} /> : null}
-      {tape && !panel ? <NudgeRow tape={tape} /> : null}
-      <View style={[styles.row, tape && !panel ? styles.away : null]}>
+      <View style={styles.row}>
         <Press
           label=""
           hint={say.undoTheLastChange}
@@ -57,38 +56,44 @@ export const StepActions = memo(function StepActions(props: StepActionsProps) {
           onPress={onUndo}
           style={styles.tight}
         />
-        <Press
-          label=""
-          hint={say.photo}
-          icon={<Camera color={panel === 'photo' ? palette.onFill : palette.ink} size={22} />}
-          expanded={panel === 'photo'}
-          onPress={() => toggle('photo')}
-          style={styles.tight}
-        />
-        <Press
-          label=""
-          hint={wordsAside(step) ? say.wordsAndNote : common.note}
-          icon={<PencilLine color={panel === 'note' ? palette.onFill : palette.ink} size={22} />}
-          expanded={panel === 'note'}
-          onPress={() => toggle('note')}
-          style={styles.tight}
-        />
-        <Press
-          label=""
-          hint={say.notReached}
-          icon={<EyeOff color={panel === 'access' ? palette.onFill : palette.ink} size={22} />}
-          expanded={panel === 'access'}
-          onPress={() => toggle('access')}
-          style={styles.tight}
-        />
-        <Press
-          label=""
-          hint={say.moreForThisPoint}
-          icon={<Ellipsis color={panel === 'more' ? palette.onFill : palette.ink} size={22} />}
-          expanded={panel === 'more'}
-          onPress={() => toggle('more')}
-          style={styles.tight}
-        />
+        {tape && !panel ? (
+          <NudgeKeys tape={tape} />
+        ) : (
+          <>
+            <Press
+              label=""
+              hint={say.photo}
+              icon={<Camera color={panel === 'photo' ? palette.onFill : palette.ink} size={22} />}
+              expanded={panel === 'photo'}
+              onPress={() => toggle('photo')}
+              style={styles.tight}
+            />
+            <Press
+              label=""
+              hint={wordsAside(step) ? say.wordsAndNote : common.note}
+              icon={<PencilLine color={panel === 'note' ? palette.onFill : palette.ink} size={22} />}
+              expanded={panel === 'note'}
+              onPress={() => toggle('note')}
+              style={styles.tight}
+            />
+            <Press
+              label=""
+              hint={say.notReached}
+              icon={<EyeOff color={panel === 'access' ? palette.onFill : palette.ink} size={22} />}
+              expanded={panel === 'access'}
+              onPress={() => toggle('access')}
+              style={styles.tight}
+            />
+            <Press
+              label=""
+              hint={say.moreForThisPoint}
+              icon={<Ellipsis color={panel === 'more' ? palette.onFill : palette.ink} size={22} />}
+              expanded={panel === 'more'}
+              onPress={() => toggle('more')}
+              style={styles.tight}
+            />
+          </>
+        )}
       </View>
     </View>
   );
@@ -174,6 +179,5 @@ const styles = StyleSheet.create({
   // A long panel scrolls inside the hand zone, so that the buttons never leave the screen.
   panels: { flexGrow: 0, maxHeight: 400 },
   row: { flexDirection: 'row', gap: SPACE.s },
-  away: { display: 'none' },
   tight: { paddingHorizontal: SPACE.xs, flexGrow: 1 },
 });

@@ -10,6 +10,7 @@ import { CoverageList } from '../../visit/CoverageList';
 import { useUndo } from '../../visit/findings';
 import { useTogether } from '../../visit/useTogether';
 import { NotHere } from '../../shell/NotHere';
+import { useTitle } from '../../shell/useTitle';
 import { Words } from '../../kit/Words';
 import { JumpPanel } from './JumpPanel';
 import { KeyHelp } from './KeyHelp';
@@ -27,6 +28,7 @@ import { useWalkKeys } from './useWalkKeys';
 import { useWalkPoints } from './useWalkPoints';
 import { useWalkWay } from './useWalkWay';
 import { takeGaugesOf } from '../../visit/gauges';
+import { spine } from '../../words/en/pages/spine';
 import { walk as say } from '../../words/en/pages/walk';
 
 /** The walk: a spine of stops, one thing at a time, the last visit behind every reading. */
@@ -76,8 +78,12 @@ function WalkThrough({ found, at }: WalkThroughProps) {
   useReturn(visit, () => router.replace(`/vehicle/${target.vehicleId}/visit/${target.visitId}/ends?back=1`));
   useWalkKeys((act, key) => acts[act](key));
   const next = useMemo(() => (route && step ? routeNext(route, step, vehicle) : null), [route, step, vehicle]);
+  useTitle(spine.page.visit, vehicle.fleetCode);
   const toEnds = useSteady(way.toEnds);
-  const toStop = useSteady(way.toStop);
+  const gate = `/vehicle/${target.vehicleId}/visit/${target.visitId}/gate` as const;
+  const hasGate = steps.some(({ stop: one }) => one === 'cold') && vehicle.makeUp.power !== 'electric';
+  // The gate's points are seen on one screen.
+  const toStop = useSteady((one: string) => (one === 'cold' && hasGate ? router.push(gate) : way.toStop(one)));
   const onGo = useSteady(way.goTo);
   const toOverview = useSteady(() => acts.overview(''));
   const undo = useSteady(() => acts.undo(''));

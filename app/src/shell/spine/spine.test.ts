@@ -1,6 +1,6 @@
 /** @jest-environment node */
 import { ONESELF, placesFor } from './places';
-import { isWalk, vehicleOf, vehiclePages } from './vehiclePages';
+import { hasOwnSpine, isWalk, vehicleOf, vehiclePages } from './vehiclePages';
 
 /** Where one is by the spine: exactly one of its stops. */
 const here = (path: string, open: string | null = null) => {
@@ -59,4 +59,5 @@ test('a vehicle that is being added has no pages yet; the walk has a line of its
   expect(vehicleOf('/fleet')).toBeNull();
   expect(isWalk('/vehicle/a/visit/v')).toBe(true);
   expect(isWalk('/vehicle/a/visit/v/ends')).toBe(false);
+  expect([isWalk('/vehicle/a/visit/v/gate'), hasOwnSpine('/vehicle/a/visit/v/gate')]).toEqual([false, true]);
 });

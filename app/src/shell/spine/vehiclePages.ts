@@ -8,8 +8,11 @@ export function vehicleOf(path: string): string | null {
   return id === undefined || id === 'new' ? null : id;
 }
 
-/** The walk has a spine of its own: its stops. */
+/** The walk itself, with keys of its own. */
 export const isWalk = (path: string): boolean => /^\/vehicle\/[^/]+\/visit\/[^/]+$/.test(path);
+
+/** The walk, and the gate before it, have a spine of their own on a phone: the stops of the walk. */
+export const hasOwnSpine = (path: string): boolean => /^\/vehicle\/[^/]+\/visit\/[^/]+(\/gate)?$/.test(path);
 
 /**
  * The pages of a vehicle, in the order one asks: may it be driven, how far is the visit, what wears, what was, what it is.

@@ -28,12 +28,12 @@ const arrow = (tape: HTMLElement, key: 'ArrowUp' | 'ArrowDown') =>
   tape.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true }));
 
 /** Steps of the tape under the thumb: finer than a gloved finger can slide. */
-export function NudgeRow({ tape }: { readonly tape: HTMLElement }) {
+export function NudgeKeys({ tape }: { readonly tape: HTMLElement }) {
   const palette = usePalette();
   const step = tape.dataset['step'] ?? '';
   const label = tape.getAttribute('aria-label') ?? '';
   return (
-    <View style={styles.row} {...KEEPS_FOCUS}>
+    <View role="group" aria-label={label} style={styles.keys} {...KEEPS_FOCUS}>
       <Press
         label={say.less(step)}
         hint={say.lessOf(label, step)}
@@ -64,6 +64,6 @@ export function NudgeRow({ tape }: { readonly tape: HTMLElement }) {
 }
 
 const styles = StyleSheet.create({
-  row: { flexDirection: 'row', gap: SPACE.s },
-  key: { flex: 1, paddingHorizontal: SPACE.xs },
+  keys: { flex: 1, flexDirection: 'row', gap: SPACE.s },
+  key: { flexGrow: 1, flexBasis: 48, paddingHorizontal: SPACE.xs },
 });
