@@ -5,7 +5,7 @@ export const MOST_OPERATIONS = 100;
 
 /** Today's version of the record each kind of operation carries; held to the records by a test. */
 export const OPERATION_VERSIONS = {
-  'vehicle.put': 4,
+  'vehicle.put': 5,
   'inspection.start': 6,
   'finding.put': 4,
   'inspection.sign': 1,

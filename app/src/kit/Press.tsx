@@ -18,6 +18,8 @@ interface PressProps {
   /** For a button that opens something beside it. */
   readonly expanded?: boolean;
   readonly style?: ViewStyle;
+  /** What a long press does; a tap stays a tap. */
+  readonly onHold?: () => void;
   readonly hint?: string;
   readonly fill?: string;
   /** −1 where the arrows of its group lead to it. */
@@ -62,6 +64,7 @@ export function Press({
   fill,
   expanded,
   tabIndex,
+  onHold,
 }: PressProps) {
   const palette = usePalette();
   const taken = chosen || expanded;
@@ -82,6 +85,7 @@ export function Press({
       {...(expanded === undefined ? {} : { 'aria-expanded': expanded })}
       disabled={disabled || deaf}
       onPress={onPress}
+      {...(onHold ? { onLongPress: onHold } : {})}
       style={({ pressed }) => [
         styles.press,
         { minHeight: kind === 'main' ? TOUCH.hand : TOUCH.least, backgroundColor: disabled ? palette.panel : ground },

@@ -2,7 +2,7 @@ import { MEASURES, MEASURE_CODES, fromStored } from '@weskopos/core';
 import { findingOf, readingOf } from '@weskopos/core/tests/builders';
 import fc from 'fast-check';
 import { readingChange, withReading, wordChange } from '../visit/readings';
-import { fittedTape, fromShare, keyMoves, stepped, tapeTicks, toShare } from './tapeScale';
+import { fittedTape, fromShare, keyMoves, stepped, stretchedTape, tapeTicks, toShare } from './tapeScale';
 
 const TAPES = MEASURE_CODES.filter((code) => MEASURES[code].taken === 'tape');
 
@@ -29,6 +29,24 @@ test('a tape of a state closes in on its limits; one of wear keeps its zero and 
   expect(high).toBeGreaterThan(253);
   expect(fittedTape(MEASURES.tread, [3, 12, null]).tape).toEqual([0, 12]);
   expect(fittedTape(MEASURES.pressure, [null])).toBe(MEASURES.pressure);
+});
+
+test('limits are drawn apart, and a finger still sets what lies under it', () => {
+  const tape = stretchedTape(MEASURES.tread, [1.6, 3]);
+  const apart = (gauge: typeof tape) => toShare(gauge, 3) - toShare(gauge, 1.6);
+  expect(apart(tape)).toBeGreaterThan(2 * apart(MEASURES.tread));
+  expect([toShare(tape, tape.tape[0]), toShare(tape, tape.tape[1])]).toEqual([0, 1]);
+  fc.assert(
+    fc.property(fc.double({ min: 0, max: 10, noNaN: true }), fc.double({ min: 0, max: 10, noNaN: true }), (a, b) => {
+      const [less, more] = [Math.min(a, b), Math.max(a, b)];
+      expect(toShare(tape, less)).toBeLessThanOrEqual(toShare(tape, more));
+      expect(Math.abs(fromShare(tape, toShare(tape, a)) - a)).toBeLessThanOrEqual(tape.step / 2 + 1e-6);
+    }),
+  );
+  const shares = tapeTicks(tape, 'mm', 4).map((tick) => toShare(tape, tick));
+  shares.slice(1).forEach((share, n) => expect(share - (shares[n] ?? 0)).toBeGreaterThan(0.15));
+  expect(stretchedTape(MEASURES.tread, [1.6])).toBe(MEASURES.tread);
+  expect(stretchedTape(MEASURES.tread, [2, 2])).toBe(MEASURES.tread);
 });
 
 test('ticks are round in the unit that is shown', () => {

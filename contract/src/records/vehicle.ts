@@ -185,7 +185,16 @@ const withWork = (spec: Raw): Raw => ({
 export const vehicleRecord = recordKind<Vehicle>({
   name: 'vehicle',
   schema: vehicleSchema,
-  versionOf: (raw) => (!('makeUp' in raw) ? 1 : namedIntervals(raw).length > 0 ? 2 : lacks('driverSide', raw) ? 3 : lacks('body', raw) ? 4 : 5),
+  versionOf: (raw) =>
+    !('makeUp' in raw)
+      ? 1
+      : namedIntervals(raw).length > 0
+        ? 2
+        : lacks('driverSide', raw)
+          ? 3
+          : lacks('body', raw)
+            ? 4
+            : 5,
   upgrades: [
     // Only the first axle steered and was driven, everything else was as usual.
     (raw) => ({

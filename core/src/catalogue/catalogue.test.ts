@@ -3,7 +3,7 @@ import { USUAL_MAKE_UP } from '../vehicle/makeUp';
 import { hubPlaces, otherAxlePlace, type Vehicle, type Hub } from '../vehicle/vehicle';
 import { restOfStop, visitPoints, walkSteps, type WalkPlan } from '../inspection/walkSteps';
 import { CATALOGUE, POINT_CODES, cataloguePoint, isPointCode, mainSlot, pointKey, soundByEye } from './catalogue';
-import { LEAK_PLACES } from './leaks';
+import { COMMON_FLUIDS, LEAK_PLACES, likelyFluids } from './leaks';
 import { MEASURES, namedSteps } from './measures';
 import { CAUTIONS, STATIONS, SYSTEMS } from './points/point';
 import { BUILT_IN_TEMPLATES, templateBy } from './templates';
@@ -259,4 +259,18 @@ describe('what is it? from its looks', () => {
   test('nothing told is no guess', () => {
     expect(whichFluid(none)).toEqual([]);
   });
+});
+
+test('fluids come in the order they are likely: what leaked here before, what lies behind the places, the common ones', () => {
+  expect(likelyFluids(['output-seal-left', 'wheel-cylinder'], [{ fluid: 'coolant' }, { fluid: 'unknown' }])).toEqual([
+    'coolant',
+    'gear-oil',
+    'brake-fluid',
+    'engine-oil',
+    'fuel',
+    'water',
+    'unknown',
+  ]);
+  for (const { leakPlaces } of CATALOGUE)
+    expect(likelyFluids(leakPlaces, [])).toEqual(expect.arrayContaining([...COMMON_FLUIDS]));
 });

@@ -4,7 +4,18 @@ export const POWERS = ['petrol', 'diesel', 'hybrid', 'electric'] as const;
 export const STEERINGS = ['hydraulic', 'electric', 'unassisted'] as const;
 export const GEARBOXES = ['manual', 'automatic', 'single-speed'] as const;
 /** How a body is built, as far as its drawing shows. */
-export const BODIES = ['hatchback', 'saloon', 'estate', 'van', 'pick-up', 'box', 'flatbed', 'bus', 'tractor', 'set'] as const;
+export const BODIES = [
+  'hatchback',
+  'saloon',
+  'estate',
+  'van',
+  'pick-up',
+  'box',
+  'flatbed',
+  'bus',
+  'tractor',
+  'set',
+] as const;
 export type Body = (typeof BODIES)[number];
 export const ENGINE_PLACES = ['front', 'middle', 'rear'] as const;
 export const DRIVES = ['front', 'rear', 'four-permanent', 'four-selectable'] as const;

@@ -58,11 +58,14 @@ const CLOSE = 0.115;
 /** Where each axle lies, share of the length: steered ones behind the first, the others before the last. */
 function axleShares({ axles }: DrawnVehicle, { first, last }: (typeof FORMS)[Body]): number[] {
   if (axles.length <= 1) return axles.map(() => (first + last) / 2);
-  const ahead = Math.max(
-    1,
-    axles.findIndex(({ steered }, index) => index > 0 && !steered),
+  const plain = axles.findIndex(({ steered }, index) => index > 0 && !steered);
+  const ahead = plain < 0 ? axles.length - 1 : plain;
+  const shares = axles.map((_, index) =>
+    index < ahead ? first + index * CLOSE : last - (axles.length - 1 - index) * CLOSE,
   );
-  return axles.map((_, index) => (index < ahead ? first + index * CLOSE : last - (axles.length - 1 - index) * CLOSE));
+  const isApart = shares.every((share, index) => index === 0 || share - (shares[index - 1] ?? 0) >= CLOSE * 0.99);
+  // So many that the two groups meet: evenly from the first to the last.
+  return isApart ? shares : axles.map((_, index) => first + (index * (last - first)) / (axles.length - 1));
 }
 
 const rect = ({ x, y, width, height }: Box) => `M${x} ${y}h${width}v${height}h${-width}Z`;
@@ -136,7 +139,10 @@ export function vehicleShape(vehicle: DrawnVehicle): VehicleShape {
   const width = Math.min(DRAWING.width - 2 * MARGIN, height * form.ratio);
   const box: Box = { x: (DRAWING.width - width) / 2, y: (DRAWING.height - height) / 2, width, height };
   const at = axleShares(vehicle, form).map((share) => box.x + share * width);
-  const lengths = axles.map(({ driven }) => (body === 'tractor' && driven ? TYRE.length * 1.7 : TYRE.length));
+  const gap = Math.min(...at.slice(1).map((x, index) => x - (at[index] ?? x)), Infinity);
+  const lengths = axles.map(({ driven }) =>
+    Math.min(body === 'tractor' && driven ? TYRE.length * 1.7 : TYRE.length, gap * 0.9),
+  );
   const tyres = new Map<Place, Box>();
   for (const hub of hubPlaces(axles)) {
     const index = Number.parseInt(hub, 10) - 1;

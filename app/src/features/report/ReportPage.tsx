@@ -1,5 +1,6 @@
 import { composeReport, worstFirst, type Vehicle } from '@weskopos/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
+import { Suspense } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Card } from '../../kit/Card';
 import { Page } from '../../shell/Page';
@@ -23,6 +24,7 @@ import {
   type Seats,
 } from '../../words/show';
 import { Decks } from '../decks/Decks';
+import { SaidDrawings } from '../help/lazyHelp';
 import { PointLine } from '../../visit/PointLine';
 import { SystemsCard } from '../overview/SystemsCard';
 import { VerdictCard } from '../overview/VerdictCard';
@@ -155,6 +157,11 @@ function WorstFirst({ points, axles }: PointsProps) {
             label={pointWords(graded.point, graded.place, axles)}
             size={220}
           />
+          {graded.finding ? (
+            <Suspense fallback={null}>
+              <SaidDrawings point={graded.point} finding={graded.finding} />
+            </Suspense>
+          ) : null}
         </View>
       ))}
     </Card>

@@ -12,12 +12,6 @@ import { readingChange } from '../../visit/readings';
 import { walk as say } from '../../words/en/pages/walk';
 import { common } from '../../words/en/pages/common';
 
-/** What is doubted alike is asked once. */
-export function alike(doubts: readonly Doubt[]): readonly (readonly Doubt[])[] {
-  const kind = ({ code, looksLike }: Doubt) => `${code} ${looksLike ?? ''}`;
-  return [...new Set(doubts.map(kind))].map((one) => doubts.filter((doubt) => kind(doubt) === one));
-}
-
 interface DoubtCardProps {
   /** Of one kind, each at its own place: asked together, answered together. */
   readonly doubts: readonly Doubt[];

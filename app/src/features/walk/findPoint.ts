@@ -27,7 +27,7 @@ export function pointFinder(Index: typeof MiniSearch, points: readonly GradedPoi
       prefix: true,
       combineWith: 'AND',
       boost: { name: 6, place: 3 },
-      fuzzy: (term) => (term.length > 5 ? 0.2 : 0),
+      fuzzy: (term) => (term.length > 3 ? 0.2 : 0),
     },
   });
   index.addAll(

@@ -108,7 +108,7 @@ export const everyday: Partial<Record<PointCode, string>> = {
   'mount.gearbox': 'gearbox mounting',
   'chassis.rust': 'corrosion frame',
   'sill.jacking': 'jacking points corrosion',
-  'cable.parkbrake': 'handbrake cable hand brake',
+  'cable.parkbrake': 'handbrake wires under the floor adjuster',
   'axle.oil.level': 'diff oil differential',
   'gearbox.oil.level': 'gear oil',
   'difflock.kind': 'diff lock limited slip',

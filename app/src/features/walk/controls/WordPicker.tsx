@@ -7,10 +7,15 @@ import {
   type Vocabulary,
   type Word,
 } from '@weskopos/core';
-import { memo } from 'react';
+import Info from 'lucide-react-native/icons/info';
+import { Suspense, memo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Press } from '../../../kit/Press';
+import { usePalette } from '../../../kit/theme';
 import { SPACE } from '../../../kit/tokens';
+import { HelpGallery } from '../../help/lazyHelp';
+import { DRAWN } from '../../help/drawn';
+import { help } from '../../../words/en/pages/help';
 import { words } from '../../../words/en';
 import { capital } from '../../../words/show';
 import { useSteady } from '../useSteady';
@@ -29,7 +34,12 @@ const isSaidFirst = (word: Word) => !oneOf(PAN_ANSWERS, word) && !oneOf(ENGINE_A
 
 /** What was observed, in the words of the trade; sound is said, never assumed. */
 export function WordPicker({ vocabulary, finding, onWord, onSound }: WordPickerProps) {
+  const palette = usePalette();
   const steadyWord = useSteady(onWord);
+  // Which word is asked about; `all` for none in particular.
+  const [asked, setAsked] = useState<Word | 'all' | null>(null);
+  const ask = useSteady((word: Word) => setAsked(word));
+  const isDrawn = DRAWN.includes(vocabulary);
   const sound = finding !== undefined && finding.access === 'seen' && finding.words.length === 0;
   return (
     <View style={styles.picker}>
@@ -45,9 +55,29 @@ export function WordPicker({ vocabulary, finding, onWord, onSound }: WordPickerP
       ) : null}
       <View style={styles.row}>
         {VOCABULARIES[vocabulary].filter(isSaidFirst).map((word) => (
-          <WordChip key={word} word={word} chosen={finding?.words.includes(word) ?? false} onWord={steadyWord} />
+          <WordChip
+            key={word}
+            word={word}
+            chosen={finding?.words.includes(word) ?? false}
+            onWord={steadyWord}
+            {...(isDrawn ? { onHold: ask } : {})}
+          />
         ))}
+        {isDrawn ? (
+          <Press
+            label=""
+            hint={help.whatDoTheyLookLike}
+            icon={<Info color={asked ? palette.onFill : palette.soft} size={22} />}
+            expanded={asked !== null}
+            onPress={() => setAsked(asked ? null : 'all')}
+          />
+        ) : null}
       </View>
+      {asked ? (
+        <Suspense fallback={null}>
+          <HelpGallery vocabulary={vocabulary} first={asked === 'all' ? null : asked} onClose={() => setAsked(null)} />
+        </Suspense>
+      ) : null}
     </View>
   );
 }
@@ -56,11 +86,21 @@ interface WordChipProps {
   readonly word: Word;
   readonly chosen: boolean;
   readonly onWord: (word: Word) => void;
+  /** A long press asks what the word looks like. */
+  readonly onHold?: (word: Word) => void;
 }
 
 /** One word; drawn anew only when it is ticked on or off. */
-const WordChip = memo(function WordChip({ word, chosen, onWord }: WordChipProps) {
-  return <Press role="checkbox" label={capital(words.word[word])} chosen={chosen} onPress={() => onWord(word)} />;
+const WordChip = memo(function WordChip({ word, chosen, onWord, onHold }: WordChipProps) {
+  return (
+    <Press
+      role="checkbox"
+      label={capital(words.word[word])}
+      chosen={chosen}
+      onPress={() => onWord(word)}
+      {...(onHold ? { onHold: () => onHold(word) } : {})}
+    />
+  );
 });
 
 const styles = StyleSheet.create({
