@@ -46,9 +46,9 @@ test('a no at the gate waits for a lead, who says why it may be started', async 
   await page.goto(`${visit}/gate`);
   await expect(page.getByRole('heading', { name: 'Cold gate' })).toBeVisible();
   const why = (question: string) => page.getByLabel(`${question} No. Why it may be started all the same`);
-  await why('Nothing pooled under it?').fill('Overflow of the bottle; wiped and dry since.');
+  await why('Ground dry under it?').fill('Overflow of the bottle; wiped and dry since.');
   await page.getByRole('button', { name: 'Let it be started' }).click();
-  await expect(page.getByText('Nothing pooled under it? No. A lead lets it start: Overflow')).toBeVisible();
+  await expect(page.getByText('Ground dry under it? No. A lead lets it start: Overflow')).toBeVisible();
   await expect(page.getByText('The engine may be started.')).toBeVisible();
   // Over that no, and over nothing else.
   await lookAtGate(page, { oil: '-0.3' });

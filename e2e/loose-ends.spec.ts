@@ -99,12 +99,12 @@ test('the cold gate keeps the engine off; an oil service drains, fills in stages
   await lookAtGate(page, { oil: '-0.2', coolant: '0.7', belts: 'sound' });
   await expect(page.getByText('Oil on the stick? No: do not start the engine.')).toBeVisible();
   // What lies on the ground is told as the leak it is.
-  const ground = page.getByRole('group', { name: 'Nothing pooled under it?' });
+  const ground = page.getByRole('group', { name: 'Ground dry under it?' });
   await ground.getByRole('button', { name: 'Something lies there…' }).click();
   await ground.getByRole('radio', { name: 'Drop forming' }).click();
-  await expect(page.getByText('Nothing pooled under it? No: do not start the engine.')).toBeVisible();
+  await expect(page.getByText('Ground dry under it? No: do not start the engine.')).toBeVisible();
   await ground.getByRole('checkbox', { name: 'Dry', exact: true }).click();
-  await expect(page.getByText('Nothing pooled under it? No')).toBeHidden();
+  await expect(page.getByText('Ground dry under it? No')).toBeHidden();
   await page.getByRole('button', { name: 'To the walk' }).click();
   await toEnds(page);
   const start = page.getByRole('button', { name: 'Start engine' });

@@ -40,7 +40,7 @@ async function main(): Promise<void> {
   await page.getByRole('radio', { name: 'Stood cold' }).click();
   await page.getByRole('button', { name: 'To the cold gate' }).click();
   await lookAtGate(page, { oil: '0.7', coolant: '0.6', belts: 'sound' });
-  const ground = page.getByRole('group', { name: 'Nothing pooled under it?' });
+  const ground = page.getByRole('group', { name: 'Ground dry under it?' });
   await ground.getByRole('button', { name: 'Something lies there…' }).click();
   await ground.getByRole('radio', { name: 'Drop forming' }).click();
   await shoot(page, 'cold-gate');

@@ -17,7 +17,7 @@ async function views(page: Page): Promise<string[]> {
   await toVehicle(page, 'FH 07');
   const vehicle = new URL(page.url()).pathname;
   const visit = await page
-    .getByRole('link', { name: 'Visit', exact: true })
+    .getByRole('link', { name: /^Visit(, \d+)?$/ })
     .getAttribute('href')
     .then((href) => href ?? '');
   await page.goto(`${workshop.url}${vehicle}/life`);

@@ -8,9 +8,15 @@ export async function signIn(page: Page, name: string, pin: string): Promise<voi
   await expect(page.getByRole('navigation', { name: 'Places' })).toBeVisible();
 }
 
+/** A stop of the spine, with or without what waits there. */
+const orWithFigure = (name: string) => new RegExp(`^${name}(, \\d+)?$`);
+
 /** To a place of the spine; from a vehicle it is known by its mark, to whoever listens by its name. */
 export async function toPlace(page: Page, name: string): Promise<void> {
-  await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name, exact: true }).click();
+  await page
+    .getByRole('navigation', { name: 'Places' })
+    .getByRole('link', { name: orWithFigure(name) })
+    .click();
 }
 
 /** To one's own page. */
@@ -22,7 +28,7 @@ export async function toMe(page: Page): Promise<void> {
 export async function toPage(page: Page, name: string): Promise<void> {
   await page
     .getByRole('navigation', { name: /^Pages of / })
-    .getByRole('link', { name, exact: true })
+    .getByRole('link', { name: orWithFigure(name) })
     .click();
 }
 
@@ -103,7 +109,7 @@ export async function lookAtGate(
     if (level !== undefined) await type(page, label, level);
   const group = (name: string) => page.getByRole('group', { name });
   if (seen.belts) await group('Belts on and whole?').getByRole('checkbox', { name: 'Sound' }).click();
-  if (seen.ground) await group('Nothing pooled under it?').getByRole('checkbox', { name: 'Dry', exact: true }).click();
+  if (seen.ground) await group('Ground dry under it?').getByRole('checkbox', { name: 'Dry', exact: true }).click();
 }
 
 /** No fault that the accessibility checker can find on what is shown now. */

@@ -16,9 +16,8 @@ import { KeyList } from './spine/KeyList';
 import { useKeys, useSpineKeys } from './spine/keys';
 import { ONESELF, placesFor } from './spine/places';
 import { Spine } from './spine/Spine';
+import { useWaiting } from './spine/useWaiting';
 import { hasOwnSpine, isWalk, vehicleOf, vehiclePages } from './spine/vehiclePages';
-
-const NOTHING_WAITS: ReadonlyMap<string, number> = new Map();
 
 /** The spine, and beside it the page one is at. In the walk on a phone the spine is the walk's own line of stops. */
 export function Shell() {
@@ -36,6 +35,7 @@ export function Shell() {
     [life, vehicleId, openVisit],
   );
   const stops = useMemo(() => [...places, ONESELF, ...pages], [places, pages]);
+  const waiting = useWaiting(life);
   const walking = isWalk(path);
   useSpineKeys(stops, walking);
   const { listed, list } = useKeys();
@@ -55,7 +55,7 @@ export function Shell() {
           oneself={ONESELF}
           name={person?.name ?? ''}
           vehicle={life ? { fleetCode: life.vehicle.fleetCode, pages } : null}
-          waiting={NOTHING_WAITS}
+          waiting={waiting}
         />
       )}
       <View style={styles.page}>

@@ -99,6 +99,9 @@ function OfferedFields({ control, offered: { offered, chosen, steps, pointCount 
         value={chosen?.code ?? null}
         onChoose={onChoose}
       />
+      {chosen && words.templateFor[chosen.code] ? (
+        <Words size="m">{`${words.templateFor[chosen.code] ?? ''}.`}</Words>
+      ) : null}
       <Words size="m" soft>
         {pointCount === 0
           ? words.arrival.nothingWatched

@@ -1,6 +1,7 @@
 import type { GradedPoint, Vehicle, WalkStep } from '@weskopos/core';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
+import { useEnterWaits } from '../../controls/useEnterWaits';
 import { Field } from '../../kit/Field';
 import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
@@ -36,16 +37,7 @@ export function JumpPanel({ vehicle, points, route, onPoint, onStep, onEnds, onC
     const byKey = new Map(points.map((point) => [point.key, point]));
     return (find?.(search) ?? []).flatMap((key) => byKey.get(key) ?? []);
   }, [asked, find, search, points]);
-  // Enter before the index is there waits for it.
-  const entered = useRef(false);
-  const first = found[0]?.key;
-  const enter = () => {
-    entered.current = find === null;
-    if (asked && find && first) onPoint(first);
-  };
-  useEffect(() => {
-    if (entered.current && find && asked && first) onPoint(first);
-  }, [find, asked, first, onPoint]);
+  const enter = useEnterWaits(search.trim(), asked ? found[0]?.key : undefined, onPoint);
   return (
     <ScrollView contentContainerStyle={styles.scroll}>
       <View style={styles.column}>

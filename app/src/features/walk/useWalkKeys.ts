@@ -1,18 +1,17 @@
 import { useEffect, useRef } from 'react';
+import { isTyping, useKeys } from '../../shell/spine/keys';
 import { walkAct, type WalkAct } from './walkKeys';
 
-const TYPING = ['INPUT', 'TEXTAREA'];
-
-/** Listens to the walk's keys while it is shown; never while something is being typed. */
+/** Listens to the walk's keys while it is shown; never while something is being typed, nor where single keys are turned off. */
 export function useWalkKeys(onAct: (act: WalkAct, key: string) => void): void {
   const act = useRef(onAct);
+  const { on } = useKeys();
   useEffect(() => {
     act.current = onAct;
   });
   useEffect(() => {
     const listen = (event: KeyboardEvent) => {
-      const target = event.target instanceof HTMLElement ? event.target : null;
-      if (target && (TYPING.includes(target.tagName) || target.getAttribute('role') === 'slider')) return;
+      if (!on || isTyping(event)) return;
       const meant = walkAct(event);
       if (!meant) return;
       event.preventDefault();
@@ -20,5 +19,5 @@ export function useWalkKeys(onAct: (act: WalkAct, key: string) => void): void {
     };
     window.addEventListener('keydown', listen);
     return () => window.removeEventListener('keydown', listen);
-  }, []);
+  }, [on]);
 }

@@ -8,6 +8,7 @@ import { Card } from '../../kit/Card';
 import { Choice } from '../../kit/Choice';
 import { Field } from '../../kit/Field';
 import { GradeMark } from '../../kit/GradeMark';
+import { useEnterWaits } from '../../controls/useEnterWaits';
 import { Press } from '../../kit/Press';
 import { Slip } from '../../kit/Slip';
 import { SPACE, TOUCH } from '../../kit/tokens';
@@ -43,6 +44,7 @@ export function Yard() {
     router.setParams({ find: undefined });
   }, [find, router]);
   const results = useFinder(entries, wanted.trim());
+  const enter = useEnterWaits(wanted.trim(), results?.[0]?.href, (href) => router.push(href));
   const quiet = [today.onLift, today.stopped, today.due, today.fresh].every((list) => list.length === 0);
   return (
     <Page
@@ -75,7 +77,7 @@ export function Yard() {
                 value={wanted}
                 onChangeText={setWanted}
                 placeholder={say.findWhat}
-                onSubmitEditing={() => results?.[0] && router.push(results[0].href)}
+                onSubmitEditing={enter}
                 returnKeyType="search"
               />
             </View>

@@ -4,7 +4,7 @@ import { CORNER, SPACE, TOUCH } from '../../kit/tokens';
 import { usePalette } from '../../kit/theme';
 import { Label } from '../../kit/Words';
 import { spine as say } from '../../words/en/pages/spine';
-import type { SpineStop } from './places';
+import type { SpineId, SpineStop } from './places';
 import { SPINE_ICONS } from './spineIcons';
 
 /** As wide as the walk's line of stops; with words beside the marks on a wide page. */
@@ -20,7 +20,7 @@ interface SpineProps {
   readonly path: string;
   readonly wide: boolean;
   /** What waits at a stop, by its id. */
-  readonly waiting: ReadonlyMap<string, number>;
+  readonly waiting: ReadonlyMap<SpineId, number>;
 }
 
 /** The one way to move: places, the pages of the vehicle one is at, and oneself at the foot. */
@@ -30,7 +30,11 @@ export function Spine({ places, oneself, name, vehicle, path, wide, waiting }: S
   const brief = vehicle !== null && !wide;
   const me = (
     <View role="navigation" aria-label={say.oneself} style={brief ? null : styles.foot}>
-      <Stop stop={brief ? oneself : { ...oneself, word: name || oneself.word }} {...{ path, wide, brief }} waits={0} />
+      <Stop
+        stop={brief ? oneself : { ...oneself, word: name || oneself.word }}
+        {...{ path, wide, brief }}
+        waits={waiting.get(oneself.id) ?? 0}
+      />
     </View>
   );
   return (
@@ -103,7 +107,13 @@ function Stop({ stop: { id, word, href, holds }, path, wide, brief, waits }: Sto
         </Label>
       )}
       {waits > 0 ? (
-        <View style={[styles.count, wide ? null : styles.corner, { backgroundColor: palette.fail }]}>
+        <View
+          style={[
+            styles.count,
+            wide ? null : styles.corner,
+            { backgroundColor: id === 'me' ? palette.fail : palette.ink },
+          ]}
+        >
           <Label size="s" colour={palette.onFill}>
             {String(waits)}
           </Label>

@@ -1,5 +1,8 @@
 /** @jest-environment node */
+import type { Life, YardEntry } from '@weskopos/contract';
+import { CAR, inspectionOf } from '@weskopos/core/tests/builders';
 import { ONESELF, placesFor } from './places';
+import { waitingAt } from './useWaiting';
 import { hasOwnSpine, isWalk, vehicleOf, vehiclePages } from './vehiclePages';
 
 /** Where one is by the spine: exactly one of its stops. */
@@ -60,4 +63,30 @@ test('a vehicle that is being added has no pages yet; the walk has a line of its
   expect(isWalk('/vehicle/a/visit/v')).toBe(true);
   expect(isWalk('/vehicle/a/visit/v/ends')).toBe(false);
   expect([isWalk('/vehicle/a/visit/v/gate'), hasOwnSpine('/vehicle/a/visit/v/gate')]).toEqual([false, true]);
+});
+
+test('a figure counts what waits: vehicles on the lift, what hangs open at this one, what was not taken', () => {
+  const entry = (id: string, open: boolean) =>
+    ({ vehicle: { ...CAR, id }, open: open ? {} : null }) as unknown as YardEntry;
+  const life = (signedAt: string | null) =>
+    ({
+      vehicle: CAR,
+      visits: [
+        {
+          inspection: inspectionOf(CAR, { signedAt }),
+          acts: [
+            { id: 'a', kind: 'open', end: 'filler-cap', place: '', at: '2026-06-01T08:00:00.000Z', fasteners: null },
+          ],
+        },
+      ],
+    }) as unknown as Life;
+  // This device knows better than what the workshop told last: that visit is signed.
+  const entries = [entry('a', true), entry('b', false), entry('c', true)];
+  const waiting = waitingAt(entries, { c: life('2026-06-01T09:00:00.000Z') }, 2, life(null));
+  expect([...waiting]).toEqual([
+    ['yard', 1],
+    ['me', 2],
+    ['visit', 1],
+  ]);
+  expect([...waitingAt([], {}, 0, undefined)]).toEqual([]);
 });

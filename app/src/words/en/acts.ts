@@ -56,7 +56,7 @@ export const gate = {
   oil: 'Oil on the stick?',
   coolant: 'Coolant present?',
   belts: 'Belts on and whole?',
-  dry: 'Nothing pooled under it?',
+  dry: 'Ground dry under it?',
 } satisfies Record<GateQuestion, string>;
 
 /** Over a drawn stick or bottle. */

@@ -108,6 +108,22 @@ export const template: Readonly<Record<string, string>> = {
   'first-fourteen': 'Short walk',
 };
 
+/** What each kind of visit is for: two of one length differ by that. */
+export const templateFor: Readonly<Record<string, string>> = {
+  full: 'Everything the vehicle has, once a year or when it is new to you',
+  interim: 'What wears and what the law asks, between two full ones',
+  'cold-gate': 'Only what must be seen before it is started',
+  major: 'As full, and the ages of what is renewed by time',
+  home: 'What a keeper sees to at home, spring and autumn',
+  minibus: 'As full, with lift, ramp, tie-downs and doors',
+  'plant-daily': 'Before a machine works',
+  'plant-weekly': 'Once a week, with its grease points',
+  'plant-hours': 'When its hours are due',
+  'pre-purchase': 'Before it is bought: nothing is carried from before',
+  return: 'Only what the last visit asked to see again',
+  'first-fourteen': 'Walk round it, nothing is taken off',
+};
+
 export const notJudged = {
   'not-measured': 'nothing seen wrong, but not measured',
   'no-torque': 'the spec sheet has no torque for it',
