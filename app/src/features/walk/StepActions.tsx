@@ -5,7 +5,7 @@ import Ellipsis from 'lucide-react-native/icons/ellipsis';
 import PencilLine from 'lucide-react-native/icons/pencil-line';
 import Undo from 'lucide-react-native/icons/undo-2';
 import { Suspense, memo, useState } from 'react';
-import { ScrollView, StyleSheet, View } from 'react-native';
+import { ScrollView, StyleSheet, View, useWindowDimensions } from 'react-native';
 import { Choice } from '../../kit/Choice';
 import { NudgeKeys, useTouchedTape } from '../../controls/pad/NudgeKeys';
 import { Press } from '../../kit/Press';
@@ -26,6 +26,9 @@ import { common } from '../../words/en/pages/common';
 /** What is open below a step of the walk; null for nothing. */
 export type Panel = 'note' | 'access' | 'more' | 'photo' | null;
 
+/** Below this five gloved fingers do not fit beside each other with room between, px. */
+const NARROW = 340;
+
 interface StepActionsProps {
   readonly step: WalkStep;
   readonly steps: readonly WalkStep[];
@@ -42,12 +45,13 @@ interface StepActionsProps {
 export const StepActions = memo(function StepActions(props: StepActionsProps) {
   const { step, background, panel, onPanel, undoable, onUndo } = props;
   const palette = usePalette();
+  const { width } = useWindowDimensions();
   const tape = useTouchedTape();
   const toggle = (one: Panel) => onPanel(panel === one ? null : one);
   return (
     <View style={styles.actions}>
       {panel && background ? <OpenPanel {...props} panel={panel} background={background} /> : null}
-      <View style={styles.row}>
+      <View style={[styles.row, width < NARROW && styles.narrow]}>
         <Press
           label=""
           hint={say.undoTheLastChange}
@@ -178,6 +182,8 @@ const styles = StyleSheet.create({
   actions: { gap: SPACE.s },
   // A long panel scrolls inside the hand zone, so that the buttons never leave the screen.
   panels: { flexGrow: 0, maxHeight: 400 },
-  row: { flexDirection: 'row', gap: SPACE.s },
+  row: { flexDirection: 'row', columnGap: SPACE.s },
+  // On the narrowest phone all five stay on one row.
+  narrow: { columnGap: 2 },
   tight: { paddingHorizontal: SPACE.xs, flexGrow: 1 },
 });

@@ -38,9 +38,10 @@ export function VerdictBar({ verdicts, named }: VerdictBarProps) {
   const also = open ? 0 : others.filter(({ result }) => result.grade === 'fail' || result.grade === 'advisory').length;
   return (
     <View style={[styles.bar, { backgroundColor: gradeColours(palette, worst.result.grade).wash }]}>
-      <ScrollView style={styles.scroll} contentContainerStyle={styles.list}>
+      {/* Opened it may be longer than its room: scrolled by keys too. */}
+      <ScrollView style={styles.scroll} contentContainerStyle={styles.list} {...{ tabIndex: open ? 0 : -1 }}>
         {shown.map(({ key, ref, result }) => (
-          <View key={key} style={styles.verdict}>
+          <View key={key} style={[styles.verdict, { backgroundColor: gradeColours(palette, result.grade).wash }]}>
             <GradeMark grade={result.grade} carried={result.carried !== null} height={44} />
             <View role="status" aria-live="polite" style={styles.text}>
               <VerdictWords result={result} title={named ? pointName(ref.point) : ''} brief={!open} also={also} />
@@ -107,10 +108,10 @@ function VerdictWords({ result, title, brief, also }: VerdictWordsProps) {
 }
 
 const styles = StyleSheet.create({
-  bar: { flexDirection: 'row', borderRadius: CORNER.m, paddingLeft: SPACE.s, alignItems: 'center' },
+  bar: { flexDirection: 'row', borderRadius: CORNER.m, overflow: 'hidden', alignItems: 'center' },
   scroll: { flexGrow: 1, flexShrink: 1, maxHeight: 240 },
   list: { paddingVertical: SPACE.s, gap: SPACE.m },
-  verdict: { flexDirection: 'row', gap: SPACE.s, alignItems: 'center' },
+  verdict: { flexDirection: 'row', gap: SPACE.s, alignItems: 'center', paddingLeft: SPACE.s },
   text: { flex: 1, gap: 2 },
   dashed: { borderTopWidth: 3, borderStyle: 'dashed' },
 });
