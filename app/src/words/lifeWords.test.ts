@@ -1,11 +1,11 @@
 import { NO_DETAILS, changeOfSets } from '@weskopos/core';
-import type { BoardPart, VehicleBoard } from '@weskopos/core/outlook';
+import type { BoardPart } from '@weskopos/core/outlook';
 import type { ChangeNote, LifeEntry, LifeEntryContent } from '@weskopos/core';
 import { dueMs, whenOf, type FleetPart } from '../features/charts/fleetPart';
 import { oneOfEachSet, wantedName } from '../features/fleet/orderLines';
 import { entrySentence } from './entrySentence';
 import { changeSentence } from './changeSentence';
-import { CAR } from '@weskopos/core/tests/builders';
+import { CAR, boardOf } from '@weskopos/core/tests/builders';
 import { dueWords } from './dueWords';
 import { pointShort } from './show';
 
@@ -105,19 +105,7 @@ describe('an entry as a line of the log', () => {
 });
 
 describe('parts on the fleet board', () => {
-  const vehicle = (vehicleId: string): VehicleBoard => ({
-    vehicleId,
-    fleetCode: vehicleId,
-    name: '',
-    class: 'car',
-    meterUnit: 'km',
-    axles: 2,
-    lastVisit: null,
-    nextVisit: null,
-    parts: [],
-    changes: [],
-    leaks: [],
-  });
+  const vehicle = (vehicleId: string) => boardOf({ vehicleId, fleetCode: vehicleId });
   const [one, other] = [vehicle('FH 1'), vehicle('FH 2')];
   const part = (change: Partial<BoardPart> = {}, on = one): FleetPart => ({
     seats: 2,

@@ -1,6 +1,6 @@
 import { gradedPoints } from '@weskopos/core';
 import type { ToDo } from '@weskopos/core/today';
-import { CAR, contextOf, findingOf, readingOf, treadOf } from '@weskopos/core/tests/builders';
+import { CAR, boardPartOf, contextOf, findingOf, readingOf, treadOf } from '@weskopos/core/tests/builders';
 import { dueIn, toDoWords } from './toDoWords';
 
 const NOW = '2026-12-01T08:00:00.000Z';
@@ -57,22 +57,7 @@ describe('what is to be done in words', () => {
   });
 
   test('what runs out says from when, or that it is there', () => {
-    const part = {
-      key: 'k',
-      point: 'pad.inner',
-      place: '2R',
-      spot: 'whole',
-      measure: 'lining',
-      size: '',
-      value: 3,
-      limit: 1.5,
-      status: 'running-out',
-      at: NOW,
-      basis: 'law',
-      distance: null,
-      days: null,
-      besidePeers: null,
-    } as const;
+    const part = boardPartOf({ at: NOW, distance: null, days: null });
     expect(told({ kind: 'runs-out', part, from: '2027-01-12T08:00:00.000Z' })).toMatchObject({
       figure: 'from 12 Jan',
       why: 'Reads 3.0 mm, may be at 1.5 mm (law) from then on.',

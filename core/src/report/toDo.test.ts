@@ -1,11 +1,10 @@
 import { gradedPoints } from '../grading/verdict';
 import type { NextDue } from '../jobs/stickerOf';
 import type { LifeEntry } from '../parts/lifeEntry';
-import { CAR, contextOf, findingOf, inspectionOf, leakOf, readingOf, treadOf } from '../tests/builders';
+import { CAR, boardPartOf, contextOf, findingOf, inspectionOf, leakOf, readingOf, treadOf } from '../tests/builders';
 import { USUAL_USAGE } from '../wear/usageModel';
 import { meterStand } from '../outlook/meterStand';
 import { toDo, type ToDo, type ToDoGiven } from './toDo';
-import type { BoardPart } from '../outlook/vehicleBoard';
 
 const NOW = '2026-12-01T08:00:00.000Z';
 const SUNDAY = '2026-12-06T23:59:59.000Z';
@@ -30,23 +29,6 @@ const due = (change: Partial<NextDue>): NextDue => ({
   capped: false,
   ...change,
 });
-const part = (change: Partial<BoardPart>): BoardPart => ({
-  key: 'k',
-  point: 'pad.inner',
-  place: '2R',
-  spot: 'whole',
-  measure: 'lining',
-  size: '',
-  value: 3,
-  limit: 1.5,
-  status: 'running-out',
-  at: '2026-11-20T08:00:00.000Z',
-  basis: 'law',
-  distance: { low: 500, mid: 900, high: 1500 },
-  days: { low: 12, mid: 30, high: 60 },
-  besidePeers: null,
-  ...change,
-});
 const nothing: ToDoGiven = { points: [], dues: [], boltsAgain: null, parts: [], stand: null };
 const kinds = (all: readonly ToDo[]) =>
   all.map((one) => (one.kind === 'finding' ? `${one.found.graded.point} ${one.found.graded.place}` : one.kind));
@@ -58,7 +40,7 @@ describe('what is to be done', () => {
         points,
         dues: [due({ by: '2026-12-05' }), due({ by: '2026-10-01', job: { code: 'brake-fluid', name: '' } })],
         boltsAgain: { fromKm: 50, toKm: 100, since: '2026-11-20T08:00:00.000Z' },
-        parts: [part({})],
+        parts: [boardPartOf({})],
         stand: null,
       },
       NOW,
@@ -71,10 +53,14 @@ describe('what is to be done', () => {
 
   test('what falls later than asked, passes, or is told as found already is left out', () => {
     expect(toDo({ ...nothing, dues: [due({ by: '2026-12-07' })] }, NOW, SUNDAY)).toEqual([]);
-    expect(toDo({ ...nothing, parts: [part({ days: { low: 40, mid: 60, high: 90 } })] }, NOW, SUNDAY)).toEqual([]);
-    expect(toDo({ ...nothing, parts: [part({ status: 'far-off', days: null })] }, NOW, SUNDAY)).toEqual([]);
-    expect(kinds(toDo({ ...nothing, points, parts: [part({ place: '1L' })] }, NOW, SUNDAY))).not.toContain('runs-out');
-    expect(kinds(toDo({ ...nothing, parts: [part({ status: 'reached', days: null })] }, NOW, SUNDAY))).toEqual([
+    expect(toDo({ ...nothing, parts: [boardPartOf({ days: { low: 40, mid: 60, high: 90 } })] }, NOW, SUNDAY)).toEqual(
+      [],
+    );
+    expect(toDo({ ...nothing, parts: [boardPartOf({ status: 'far-off', days: null })] }, NOW, SUNDAY)).toEqual([]);
+    expect(kinds(toDo({ ...nothing, points, parts: [boardPartOf({ place: '1L' })] }, NOW, SUNDAY))).not.toContain(
+      'runs-out',
+    );
+    expect(kinds(toDo({ ...nothing, parts: [boardPartOf({ status: 'reached', days: null })] }, NOW, SUNDAY))).toEqual([
       'runs-out',
     ]);
     expect(toDo(nothing, NOW, SUNDAY)).toEqual([]);

@@ -1,6 +1,7 @@
 import type { GradingContext } from '../grading/compared';
 import { BUILT_IN_RULEBOOK, rulesOf, type Rules } from '../rules/rulebook';
 import { USUAL_HOUSE_RULES, type HouseRules } from '../house/houseRules';
+import type { BoardPart, VehicleBoard } from '../outlook/vehicleBoard';
 import type { LifeEntry } from '../parts/lifeEntry';
 import type { VisitRecord } from '../inspection/visitRecord';
 import { seriesOf, type Series } from '../trends/series';
@@ -119,3 +120,38 @@ export function plainSeries(visits: readonly VisitRecord[], entries: readonly Li
 export function ofItsVisit({ inspection, findings }: VisitRecord): VisitRecord {
   return { inspection, findings: findings.map((finding) => ({ ...finding, inspectionId: inspection.id })) };
 }
+
+/** A pad that runs out within some weeks, as a vehicle's board tells it. */
+export const boardPartOf = (change: Partial<BoardPart> = {}): BoardPart => ({
+  key: 'k',
+  point: 'pad.inner',
+  place: '2R',
+  spot: 'whole',
+  measure: 'lining',
+  size: '',
+  value: 3,
+  limit: 1.5,
+  status: 'running-out',
+  at: '2026-11-20T08:00:00.000Z',
+  basis: 'law',
+  distance: { low: 500, mid: 900, high: 1500 },
+  days: { low: 12, mid: 30, high: 60 },
+  besidePeers: null,
+  ...change,
+});
+
+/** The board of the plain car, on which nothing stands. */
+export const boardOf = (change: Partial<VehicleBoard> = {}): VehicleBoard => ({
+  vehicleId: CAR.id,
+  fleetCode: CAR.fleetCode,
+  name: '',
+  class: CAR.class,
+  meterUnit: 'km',
+  axles: 2,
+  lastVisit: null,
+  nextVisit: null,
+  parts: [],
+  changes: [],
+  leaks: [],
+  ...change,
+});

@@ -9,8 +9,7 @@ import {
   type Act,
   type Finding,
 } from '@weskopos/core';
-import { CAR, findingOf, inspectionOf, readingOf, rulesWith, treadOf } from '@weskopos/core/tests/builders';
-import type { VehicleBoard } from '@weskopos/core/outlook';
+import { CAR, boardOf, findingOf, inspectionOf, readingOf, rulesWith, treadOf } from '@weskopos/core/tests/builders';
 import MiniSearch from 'minisearch';
 import { addTo, blankFinder, findablesOf, findingsOf, found } from './findIn';
 import { vehicleOnSticker } from './sticker';
@@ -62,20 +61,6 @@ const entryOf = (life: Life): YardEntry => {
     open: told(open),
   };
 };
-const boardWith = (change: Partial<VehicleBoard> = {}): VehicleBoard => ({
-  vehicleId: CAR.id,
-  fleetCode: CAR.fleetCode,
-  name: '',
-  class: CAR.class,
-  meterUnit: 'km',
-  axles: 2,
-  lastVisit: null,
-  nextVisit: null,
-  parts: [],
-  changes: [],
-  leaks: [],
-  ...change,
-});
 const given = {
   rulesOfVisit,
   today: rules,
@@ -85,7 +70,7 @@ const given = {
   lookedAt: '2026-11-25T08:00:00.000Z',
   person: 'Callum',
 };
-const today = (life: Life, board?: VehicleBoard, change: Partial<typeof given> = {}) =>
+const today = (life: Life, board?: ReturnType<typeof boardOf>, change: Partial<typeof given> = {}) =>
   todayOf([entryOf(life)], new Map([[CAR.id, life]]), new Map(board ? [[CAR.id, board]] : []), { ...given, ...change });
 
 const SOUND = findingOf('tyre.tread', '1L', { readings: treadOf(6, 6, 6) });
@@ -134,9 +119,9 @@ describe('today’s board', () => {
     const over = today(lifeOf(visits, { vehicle, entries: done('2024-08-01T08:00:00.000Z') }));
     expect(over.due[0]?.list).toMatchObject([{ kind: 'job', late: true, when: { at: '2026-08-01' } }]);
     expect(today(lifeOf(visits, { vehicle, entries: done('2025-08-01T08:00:00.000Z') })).due).toEqual([]);
-    const turn = today(lifeOf(visits), boardWith({ nextVisit: '2026-12-03T08:00:00.000Z' }));
+    const turn = today(lifeOf(visits), boardOf({ nextVisit: '2026-12-03T08:00:00.000Z' }));
     expect(turn.due).toMatchObject([{ list: [], turn: '2026-12-03T08:00:00.000Z' }]);
-    expect(today(lifeOf(visits), boardWith({ nextVisit: '2026-12-09T08:00:00.000Z' })).due).toEqual([]);
+    expect(today(lifeOf(visits), boardOf({ nextVisit: '2026-12-09T08:00:00.000Z' })).due).toEqual([]);
   });
 
   test('new is what somebody else signed since one last looked', () => {

@@ -39,7 +39,6 @@ export const walk = {
   carriedFrom: (day: string) => `carried from ${day}`,
   closeCallReadItOnce: 'close call: read it once more',
   minutes: (part: number) => `${part} min`,
-  while: (part: string) => `while ${part}`,
   less: (minutes: string) => `−${minutes}`,
   whyAndByWhat: 'Why, and by which limit',
   alsoNotWell: (others: number) => `${others} more here not well`,
