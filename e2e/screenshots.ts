@@ -129,7 +129,10 @@ async function main(): Promise<void> {
   await page.goto(`${workshop.url}/rules`);
   await page.setViewportSize(DESK);
   await page.getByRole('radio', { name: 'Limits' }).click();
-  await page.getByRole('button', { name: /^Tread, spare wheel: depth/ }).first().click();
+  await page
+    .getByRole('button', { name: /^Tread, spare wheel: depth/ })
+    .first()
+    .click();
   await page.getByRole('textbox', { name: 'Advisory under, mm' }).first().fill('3.5');
   await page.getByRole('button', { name: 'What would change?' }).click();
   await page.getByRole('button', { name: 'Save as version 1' }).waitFor();

@@ -8,7 +8,7 @@ export function StageDrop({ stage, chosen }: { readonly stage: LeakStage; readon
   const palette = usePalette();
   const colour = chosen ? palette.onFill : palette.ink;
   return (
-    <Svg width={40} height={26} aria-hidden>
+    <Svg width={40} height={30} aria-hidden>
       {stage === 'dry' ? (
         <Path d="M8 20H32" stroke={colour} strokeWidth={2.5} />
       ) : (
