@@ -5,22 +5,16 @@ import { KEEPS_FOCUS } from '../../kit/pad';
 import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
 import { usePalette } from '../../kit/theme';
+import { followFocus } from './followFocus';
 import { pad as say } from '../../words/en/pages/pad';
 
 /** The tape a finger was last on; null when it is on something else. */
 export function useTouchedTape(): HTMLElement | null {
   const [tape, setTape] = useState<HTMLElement | null>(null);
-  useEffect(() => {
-    const follow = ({ target }: FocusEvent) =>
-      setTape(target instanceof HTMLElement && target.dataset['step'] !== undefined ? target : null);
-    const left = ({ relatedTarget }: FocusEvent) => relatedTarget === null && setTape(null);
-    document.addEventListener('focusin', follow);
-    document.addEventListener('focusout', left);
-    return () => {
-      document.removeEventListener('focusin', follow);
-      document.removeEventListener('focusout', left);
-    };
-  }, []);
+  useEffect(
+    () => followFocus((to) => setTape(to instanceof HTMLElement && to.dataset['step'] !== undefined ? to : null)),
+    [],
+  );
   return tape;
 }
 

@@ -1,6 +1,7 @@
 import { useEffect } from 'react';
 import { create } from 'zustand';
 import { padAsksOf, type PadAsks } from '../../kit/pad';
+import { followFocus } from './followFocus';
 
 interface Pad {
   /** The field figures go to; null while the keypad is away. */
@@ -21,16 +22,7 @@ const take = (target: EventTarget | null) => {
 
 /** Follows the focus from one field of figures to the next. */
 export function usePadFollowsFocus(): void {
-  useEffect(() => {
-    const entered = ({ target }: FocusEvent) => take(target);
-    const left = ({ relatedTarget }: FocusEvent) => relatedTarget === null && take(null);
-    document.addEventListener('focusin', entered);
-    document.addEventListener('focusout', left);
-    return () => {
-      document.removeEventListener('focusin', entered);
-      document.removeEventListener('focusout', left);
-    };
-  }, []);
+  useEffect(() => followFocus(take), []);
 }
 
 /** The field after one in the order of the page; null for the last. */

@@ -1,4 +1,4 @@
-import type { PointGrade } from '@weskopos/core';
+import { isWrong, type PointGrade } from '@weskopos/core';
 import ChevronDown from 'lucide-react-native/icons/chevron-down';
 import ChevronUp from 'lucide-react-native/icons/chevron-up';
 import { useState } from 'react';
@@ -35,7 +35,7 @@ export function VerdictBar({ verdicts, named }: VerdictBarProps) {
     );
   const Chevron = open ? ChevronDown : ChevronUp;
   const shown = open ? verdicts : [worst];
-  const also = open ? 0 : others.filter(({ result }) => result.grade === 'fail' || result.grade === 'advisory').length;
+  const also = open ? 0 : others.filter(({ result }) => isWrong(result.grade)).length;
   return (
     <View style={[styles.bar, { backgroundColor: gradeColours(palette, worst.result.grade).wash }]}>
       {/* Opened it may be longer than its room: scrolled by keys too. */}
