@@ -66,6 +66,7 @@ export default tseslint.config(
       'scripts/**',
       'app/scripts/**',
       '**/*.mjs',
+      '**/*.cjs',
     ],
   },
   ...tseslint.configs.recommendedTypeChecked,

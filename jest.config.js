@@ -10,6 +10,8 @@ const node = (name) => ({
   transformIgnorePatterns: [passThrough],
 });
 
+const builtThreads = { moduleNameMapper: { '/startThread$': `${__dirname}/server/src/tests/builtThread.ts` } };
+
 module.exports = {
   // Every processor: the longest suites wait for child processes that are killed.
   maxWorkers: '100%',
@@ -18,8 +20,8 @@ module.exports = {
   projects: [
     node('core'),
     node('contract'),
-    node('server'),
-    node('demo'),
+    { ...node('server'), ...builtThreads, globalSetup: `${__dirname}/server/src/tests/blankDatabase.cjs` },
+    { ...node('demo'), ...builtThreads, globalSetup: `${__dirname}/demo/src/tests/filledDemo.cjs` },
     {
       displayName: 'app',
       rootDir: `${__dirname}/app`,

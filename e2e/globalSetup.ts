@@ -1,10 +1,10 @@
-import fs from 'node:fs/promises';
-import { DEMO_FOLDER, Workshop } from './workshop';
+import path from 'node:path';
+import { pathToFileURL } from 'node:url';
+import { DEMO_FOLDER } from './workshop';
 
-/** Fills one demo workshop for all stories of a run: each works on a copy of its own. */
-export default async function globalSetup(): Promise<() => Promise<void>> {
-  const workshop = await Workshop.start({ demo: true });
-  await workshop.stop();
-  process.env[DEMO_FOLDER] = workshop.folder;
-  return () => fs.rm(workshop.folder, { recursive: true, force: true });
+/** One filled demo workshop for all stories of a run: each works on a copy of its own. */
+export default async function globalSetup(): Promise<void> {
+  const bootstrap = pathToFileURL(path.resolve(__dirname, '..', 'scripts', 'bootstrap.mjs')).href;
+  const { ensureFilledDemo } = (await import(bootstrap)) as { ensureFilledDemo: () => string };
+  process.env[DEMO_FOLDER] = ensureFilledDemo();
 }

@@ -116,7 +116,7 @@ test('the fleet board and the scorecard, wide and by keyboard', async ({ page })
   await expect(page.getByRole('img', { name: /^Run-out calendar: FH/ })).toBeVisible();
   await expect(page.getByRole('table', { name: 'Parts to expect by month' })).toBeVisible();
   await expect(page.getByText(/FH 07: The inner pad nearside front/)).toBeVisible();
-  await expect(page.getByRole('heading', { name: 'Visits due' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'The bay’s week' })).toBeVisible();
   await expectAccessible(page);
   await page.getByRole('radio', { name: 'Car', exact: true }).click();
   await expect(page.getByText(/FH 07: The inner pad nearside front/)).toHaveCount(0);

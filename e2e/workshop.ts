@@ -33,7 +33,7 @@ export class Workshop {
 
   async start(): Promise<void> {
     this.output = '';
-    const child = spawn('node', ['--import', 'tsx', this.demo ? 'demo/src/main.ts' : 'server/src/main.ts'], {
+    const child = spawn('node', ['--enable-source-maps', `dist/server/${this.demo ? 'demo' : 'main'}.js`], {
       cwd: ROOT,
       env: { ...process.env, PORT: String(this.port), WESKOPOS_DATA: this.folder },
     });

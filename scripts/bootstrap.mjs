@@ -62,13 +62,38 @@ export function ensureWebBuild() {
   setStamp('web-build', hash);
 }
 
-/** Builds the server to plain JavaScript when its sources changed. */
+/** Builds the server and the demo's to plain JavaScript when their sources changed. */
 export function ensureServerBuild() {
-  const hash = sourcesHash('server/src', 'core/src', 'contract/src', 'scripts');
+  const hash = sourcesHash('server/src', 'demo/src', 'core/src', 'contract/src', 'scripts');
   if (stampIs('server-build', hash) && fs.existsSync(path.join(ROOT, 'dist', 'server', 'main.js'))) return;
   console.log('Building the server…');
   run('node', ['scripts/buildServer.mjs']);
   setStamp('server-build', hash);
+}
+
+/** A demo workshop that is filled already: tests and pictures work on copies of it. */
+export const DEMO_FOLDER = path.join(CACHE, 'demo');
+/** What runs by itself in it has ended after so long, ms. */
+const FRESH_MS = 45 * 60_000;
+const demoHash = () => sourcesHash('server/src', 'demo/src', 'core/src', 'contract/src');
+
+export function demoIsFresh() {
+  const stamp = path.join(CACHE, 'demo-filled');
+  return stampIs('demo-filled', demoHash()) && Date.now() - fs.statSync(stamp).mtimeMs < FRESH_MS;
+}
+
+export function demoIsFilled() {
+  setStamp('demo-filled', demoHash());
+}
+
+/** Fills the demo workshop where none is, or it is not of today. @returns its folder; to be copied, never written to */
+export function ensureFilledDemo() {
+  ensureServerBuild();
+  if (!demoIsFresh()) {
+    console.log('Filling the demo workshop…');
+    run('node', ['scripts/fillDemo.mjs']);
+  }
+  return DEMO_FOLDER;
 }
 
 const BROWSERS = ['/usr/bin/chromium', '/usr/bin/chromium-browser'];

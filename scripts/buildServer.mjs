@@ -1,4 +1,4 @@
-/** Builds the server to plain JavaScript: the program, its command and its threads, beside them what they read. */
+/** Builds the server to plain JavaScript: the program, the demo's, its command and its threads, beside them what they read. */
 import { build } from 'esbuild';
 import fs from 'node:fs';
 import path from 'node:path';
@@ -10,11 +10,14 @@ const OURS = /^@weskopos\//;
 
 fs.rmSync(TARGET, { recursive: true, force: true });
 await build({
-  entryPoints: ['main.ts', 'ledgerCommand.ts', 'db/pgliteWorker.ts', 'fleet/fleetWorker.ts'].map((file) =>
-    path.join(SOURCE, file),
-  ),
+  entryPoints: {
+    main: path.join(SOURCE, 'main.ts'),
+    demo: path.join(ROOT, 'demo', 'src', 'main.ts'),
+    ledgerCommand: path.join(SOURCE, 'ledgerCommand.ts'),
+    pgliteWorker: path.join(SOURCE, 'db', 'pgliteWorker.ts'),
+    fleetWorker: path.join(SOURCE, 'fleet', 'fleetWorker.ts'),
+  },
   outdir: TARGET,
-  entryNames: '[name]',
   bundle: true,
   platform: 'node',
   target: 'node20',

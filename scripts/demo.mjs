@@ -1,8 +1,9 @@
 import path from 'node:path';
-import { ensureDependencies, ensureWebBuild, ROOT, serve } from './bootstrap.mjs';
+import { ensureDependencies, ensureServerBuild, ensureWebBuild, ROOT, serve } from './bootstrap.mjs';
 
 ensureDependencies();
 ensureWebBuild();
-serve(['--import', 'tsx', 'demo/src/main.ts'], {
+ensureServerBuild();
+serve(['--enable-source-maps', 'dist/server/demo.js'], {
   WESKOPOS_DATA: process.env.WESKOPOS_DATA ?? path.join(ROOT, '.demo-data'),
 });

@@ -1,8 +1,9 @@
 /** Types, lint, unit, server and browser tests; ends with one line that sums the suites. */
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
+import { once } from 'node:events';
 import fs from 'node:fs';
 import path from 'node:path';
-import { ensureChromium, ensureDependencies, ensureWebBuild, ROOT } from './bootstrap.mjs';
+import { ensureChromium, ensureDependencies, ensureServerBuild, ensureWebBuild, ROOT } from './bootstrap.mjs';
 
 ensureDependencies();
 const chromium = ensureChromium();
@@ -32,9 +33,14 @@ function suite(name, command, args, report, counts, env) {
   failed += result.failed + (!ok && result.failed === 0 ? 1 : 0);
 }
 
+// Filled beside the checks that need one processor: the demo's tests and the browser's work on copies of it.
+ensureServerBuild();
+const filling = once(spawn('node', ['scripts/fillDemo.mjs'], { cwd: ROOT, stdio: 'inherit' }), 'exit');
+
 check('types', 'npm', ['run', '--silent', 'types']);
 check('lint', 'npx', ['eslint', '.', '--max-warnings', '0']);
 check('format', 'npx', ['prettier', '--check', '.']);
+await filling;
 const unit = path.join(cache, 'unit.json');
 suite('unit and server tests', 'npx', ['jest', '--json', `--outputFile=${unit}`], unit, (report) => ({
   passed: report.numPassedTests,

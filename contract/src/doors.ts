@@ -10,6 +10,7 @@ export const DOORS = {
   changePerson: { method: 'post', path: '/api/people/:id' },
   resetSecret: { method: 'post', path: '/api/people/:id/once' },
   changeSecret: { method: 'post', path: '/api/session/secret' },
+  looked: { method: 'post', path: '/api/session/looked' },
   sessions: { method: 'get', path: '/api/sessions' },
   endSession: { method: 'delete', path: '/api/sessions/:id' },
   sendOperations: { method: 'post', path: '/api/operations' },

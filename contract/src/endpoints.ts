@@ -7,6 +7,7 @@ import { operationBatchSchema, operationOutcomeSchema } from './operation';
 import { placeHeldSchema } from './live';
 import {
   deviceSessionSchema,
+  lookedSchema,
   memberSchema,
   newPersonSchema,
   onceSchema,
@@ -111,6 +112,13 @@ export const ENDPOINTS = {
     params: byId,
     body: nothing,
     answer: onceSchema,
+  }),
+  looked: endpoint({
+    ...DOORS.looked,
+    access: 'signed-in',
+    params: nothing,
+    body: nothing,
+    answer: lookedSchema,
   }),
   changeSecret: endpoint({
     ...DOORS.changeSecret,

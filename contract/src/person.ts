@@ -51,6 +51,8 @@ export const personChangeSchema = z.strictObject({
   role: z.enum(ROLES).optional(),
   state: z.enum(PERSON_STATES).optional(),
 });
+/** When a person looked at the yard the time before, on whichever device; null where there was none. */
+export const lookedSchema = z.object({ before: instantSchema.nullable() });
 export const onceSchema = z.object({ code: z.string(), until: instantSchema });
 export const newPersonSchema = z.strictObject({ name: nameSchema, secret: secretSchema, role: z.enum(ROLES) });
 export const setupSchema = z.strictObject({

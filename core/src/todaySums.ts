@@ -1,3 +1,4 @@
 /** What today's board is summed up from: a door of its own, so that the yard opens without the forecasts. */
 export { toDo, type ToDo, type ToDoGiven } from './report/toDo';
 export { meterStand } from './outlook/meterStand';
+export { visitMinutes } from './route/visitMinutes';

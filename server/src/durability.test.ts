@@ -1,7 +1,7 @@
 import fs from 'node:fs/promises';
 import path from 'node:path';
 import { ended, kill, setupCode, startProcess, type Process } from './tests/process';
-import { newFinding, newFolder, openVisit, operationOf } from './tests/workshop';
+import { bareFolder, newFinding, newFolder, openVisit, operationOf } from './tests/workshop';
 
 test('killed in the middle of a load, it finds every acknowledged operation; and again from a database of before the load', async () => {
   const folder = await newFolder();
@@ -11,7 +11,7 @@ test('killed in the middle of a load, it finds every acknowledged operation; and
   first.child.removeAllListeners('exit');
   first.child.kill('SIGTERM');
   expect(await ended(first.child)).toBe(0);
-  const before = path.join(await newFolder(), 'database');
+  const before = path.join(await bareFolder(), 'database');
   await fs.cp(path.join(folder, 'database'), before, { recursive: true });
 
   const second = await startProcess(folder);
@@ -56,7 +56,7 @@ test('killed in the middle of a load, it finds every acknowledged operation; and
 }, 120_000);
 
 test('a second process on the folder is refused by name; a stop is graceful and ends by itself', async () => {
-  const folder = await newFolder();
+  const folder = await bareFolder();
   const first = await startProcess(folder);
   await expect(startProcess(folder)).rejects.toThrow(new RegExp(`${folder} is in use by process ${first.child.pid}`));
   expect((await first.client.get('/healthz')).body).toEqual({ status: 'ok' });

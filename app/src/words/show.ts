@@ -19,6 +19,7 @@ import {
   type Unit,
   type UnitQuestion,
 } from '@weskopos/core';
+import { common } from './en/pages/common';
 import { words } from './en';
 
 /** The workshop's ways of telling units and positions. One for the whole app, like the language; the root draws anew when it changes. */
@@ -132,6 +133,7 @@ export const DATE = {
   dayAndMonth: { day: 'numeric', month: 'short' },
   monthAndYear: { month: 'short', year: 'numeric' },
   monthAndShortYear: { month: 'short', year: '2-digit' },
+  weekday: { weekday: 'short', day: 'numeric', month: 'short' },
   longMonthAndYear: { month: 'long', year: 'numeric' },
   whole: { day: 'numeric', month: 'short', year: 'numeric' },
 } as const satisfies Record<string, Intl.DateTimeFormatOptions>;
@@ -227,6 +229,11 @@ export function pointShort(point: PointCode, place: string, seats: Seats): strin
   ]
     .filter(Boolean)
     .join(' ');
+}
+
+/** How long work takes: `45 min`, `2 h 40 min`. @param minutes whole minutes */
+export function workTime(minutes: number): string {
+  return common.workTime(Math.floor(minutes / 60), minutes % 60);
 }
 
 /** The name of a template: the workshop's own, or the built-in one's word. */

@@ -2,7 +2,7 @@ import { spawnSync } from 'node:child_process';
 import fs from 'node:fs/promises';
 import os from 'node:os';
 import path from 'node:path';
-import { newFolder } from '../tests/workshop';
+import { bareFolder, newFolder } from '../tests/workshop';
 import { DatabaseUnavailable, type Engine } from './engine';
 import { FolderInUse, lockFolder } from './lock';
 import { migrate, readMigrations } from './migrate';
@@ -12,7 +12,7 @@ const NOW = new Date('2026-06-01T08:00:00Z');
 
 describe('the folder has one process', () => {
   test('a second one is refused with the folder and the holder; after letting go it may come in', async () => {
-    const folder = await newFolder();
+    const folder = await bareFolder();
     const unlock = await lockFolder(folder, NOW);
     const second = lockFolder(folder, NOW);
     await expect(second).rejects.toThrow(FolderInUse);
@@ -29,7 +29,7 @@ describe('the folder has one process', () => {
     ['of a process that is gone', { pid: spawnSync('true').pid, started: null }],
     ['of a process whose number somebody else has now', { pid: process.pid, started: '1' }],
   ])('a lock %s is stale', async (_, holder) => {
-    const folder = await newFolder();
+    const folder = await bareFolder();
     await fs.writeFile(
       path.join(folder, 'weskopos.lock'),
       JSON.stringify({ host: os.hostname(), since: NOW.toISOString(), ...holder }),
@@ -40,7 +40,7 @@ describe('the folder has one process', () => {
   });
 
   test('a lock of another machine is never taken for stale', async () => {
-    const folder = await newFolder();
+    const folder = await bareFolder();
     await fs.writeFile(
       path.join(folder, 'weskopos.lock'),
       JSON.stringify({ host: 'bay-two', pid: 1, since: 'x', started: null }),
@@ -51,7 +51,7 @@ describe('the folder has one process', () => {
 
 test('of many starts in the same moment on a stale lock one gets the folder', async () => {
   for (let round = 0; round < 10; round += 1) {
-    const folder = await newFolder();
+    const folder = await bareFolder();
     const stale = { pid: spawnSync('true').pid, host: os.hostname(), since: 'x', started: null };
     await fs.writeFile(path.join(folder, 'weskopos.lock'), JSON.stringify(stale));
     const tries = await Promise.allSettled(Array.from({ length: 6 }, () => lockFolder(folder, NOW)));

@@ -5,6 +5,7 @@ import fs from 'node:fs/promises';
 import path from 'node:path';
 import { ledgerTables } from '../tests/tables';
 import {
+  blankDatabase,
   inspectorIn,
   type Client,
   newFinding,
@@ -212,7 +213,7 @@ test('what was said on arrival is said anew until the visit is signed; what was 
 test('all of it comes back from the journal as it was', async () => {
   const tables = await ledgerTables(workshop.context.engine);
   await workshop.pause();
-  await fs.rm(path.join(workshop.folder, 'database'), { recursive: true });
+  await blankDatabase(workshop.folder);
   await fs.rm(path.join(workshop.folder, 'checkpoints'), { recursive: true, force: true });
   workshop = await startWorkshop({ dataFolder: workshop.folder });
   expect(await ledgerTables(workshop.context.engine)).toEqual(tables);

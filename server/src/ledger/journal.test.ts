@@ -1,14 +1,14 @@
 import fs from 'node:fs/promises';
 import path from 'node:path';
 import { crc32 } from 'node:zlib';
-import { newFolder } from '../tests/workshop';
+import { bareFolder } from '../tests/workshop';
 import { Journal } from './journal';
 import { JournalDamaged, UnreadableJournal } from './journalProblems';
 import { segmentsIn } from './segments';
 
 let folder: string;
 beforeEach(async () => {
-  folder = await newFolder();
+  folder = await bareFolder();
 });
 afterEach(() => fs.rm(folder, { recursive: true, force: true }));
 

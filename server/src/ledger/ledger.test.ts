@@ -8,6 +8,8 @@ import path from 'node:path';
 import { openContext, type Context } from '../context';
 import type { Engine, Tx } from '../db/engine';
 import {
+  bareFolder,
+  blankDatabase,
   Client,
   configFor,
   newFinding,
@@ -115,7 +117,7 @@ test.each([11, 12, 13])(
     expect(before['finding']?.length).toBeGreaterThan(8);
     await workshop.pause();
     // An empty database, and nothing but the journal.
-    await fs.rm(path.join(workshop.folder, 'database'), { recursive: true });
+    await blankDatabase(workshop.folder);
     expect(await tablesOf(workshop.folder)).toEqual(before);
     await fs.rm(workshop.folder, { recursive: true });
   },
@@ -125,7 +127,7 @@ test('an older database and the newer journal of two devices bring everything ba
   const workshop = await startWorkshop();
   await workshop.client.setUp(workshop.context.setupCode);
   await work(workshop, 21);
-  const folder = await newFolder();
+  const folder = await bareFolder();
   await workshop.context.engine.copyTo(path.join(folder, 'database'));
   await work(workshop, 22);
   await work(workshop, 23);
@@ -331,7 +333,7 @@ describe('a damaged journal', () => {
   test('stops the start where it does not, until the change is given up', async () => {
     const { folder, tables } = await spoiled((text) => text.replace('"pad.inner"', '"pad.inneR"'));
     const journal = path.join(folder, 'journal');
-    await fs.rm(path.join(folder, 'database'), { recursive: true });
+    await blankDatabase(folder);
     await expect(tablesOf(folder)).rejects.toThrow(/damaged at line 4: change 4 cannot be read/);
     expect(await setDamageAside(journal)).toMatchObject([{ line: 4, from: 4, to: 4 }]);
     expect(await setDamageAside(journal)).toEqual([]);

@@ -41,6 +41,25 @@ describe('people who come and go', () => {
     expect(await signIn(fresh(), { name: person.name, secret: '864202' })).toMatchObject({ status: 200 });
   });
 
+  test('when a person last looked is known on every device of theirs, and of nobody else', async () => {
+    const [phone, desk] = [await signedIn(), await signedIn()];
+    const look = async (client: Client) => {
+      const { status, body } = await client.send('POST', '/api/session/looked', {});
+      expect(status).toBe(200);
+      return (body as { before: string | null }).before;
+    };
+    expect(await look(phone)).toBeNull();
+    const before = await look(desk);
+    expect(Math.abs(Date.parse(before ?? '') - Date.now())).toBeLessThan(600_000);
+    expect(Date.parse((await look(phone)) ?? '')).toBeGreaterThanOrEqual(Date.parse(before ?? ''));
+    expect(await fresh().send('POST', '/api/session/looked', {})).toMatchObject({ status: 401 });
+    const other = await lead.send('POST', '/api/people', { name: `Other ${count}`, secret: SECRET, role: 'inspector' });
+    expect(other).toMatchObject({ status: 200 });
+    const theirs = fresh();
+    await signIn(theirs, { name: `Other ${count}`, secret: SECRET });
+    expect(await look(theirs)).toBeNull();
+  });
+
   test('a code of a lead lets in once, to choose one’s own; the old secret and sessions are worth nothing from then on', async () => {
     const phone = await signedIn();
     const { code, until } = (await lead.send('POST', `/api/people/${person.id}/once`, {})).body as Record<

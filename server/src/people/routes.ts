@@ -81,6 +81,20 @@ export function peopleRoutes(api: Api, context: PeopleNeeds): void {
     return {};
   });
 
+  register(api, ENDPOINTS.looked, async ({ person }) => {
+    const before = await context.engine.transaction(async (tx) => {
+      const [row] = await tx.query<{ looked_at: string | null }>('select looked_at from person where id = $1::uuid', [
+        person.id,
+      ]);
+      await tx.query('update person set looked_at = $2 where id = $1::uuid', [
+        person.id,
+        context.clock().toISOString(),
+      ]);
+      return row?.looked_at ?? null;
+    });
+    return { before: before === null ? null : new Date(before).toISOString() };
+  });
+
   register(api, ENDPOINTS.sessions, ({ person, request }) =>
     sessions.list(sessionToken(request) ?? '', person.role === 'lead' ? null : person.id),
   );

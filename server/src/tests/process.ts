@@ -12,7 +12,7 @@ export interface Process {
 
 /** The real server as a process of its own on `folder`; resolves when it prints its ready line. */
 export function startProcess(folder: string): Promise<Process> {
-  const child = spawn('node', ['--import', 'tsx', 'server/src/main.ts'], {
+  const child = spawn('node', ['--enable-source-maps', 'dist/server/main.js'], {
     cwd: ROOT,
     env: { ...process.env, PORT: '0', WESKOPOS_DATA: folder },
   });

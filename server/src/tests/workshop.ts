@@ -37,8 +37,24 @@ export async function inspectorIn({ client }: Pick<TestWorkshop, 'client'>): Pro
   return isla;
 }
 
-export async function newFolder(): Promise<string> {
+/** A data folder nothing is in yet. */
+export async function bareFolder(): Promise<string> {
   return fs.mkdtemp(path.join(os.tmpdir(), 'weskopos-test-'));
+}
+
+/** A data folder whose database is blank: as {@link bareFolder}, but opened in a quarter of the time. */
+export async function newFolder(): Promise<string> {
+  const folder = await bareFolder();
+  await blankDatabase(folder);
+  return folder;
+}
+
+/** Puts a blank database in the place of a folder's own. */
+export async function blankDatabase(folder: string): Promise<void> {
+  const [blank, database] = [process.env['WESKOPOS_BLANK_DATABASE'], path.join(folder, 'database')];
+  await fs.rm(database, { recursive: true, force: true });
+  // Made before all tests; where it was not, the database makes itself.
+  if (blank) await fs.cp(blank, database, { recursive: true });
 }
 
 export function configFor(dataFolder: string): Config {

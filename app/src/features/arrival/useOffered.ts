@@ -2,7 +2,6 @@ import {
   isSigned,
   verdictOfVisit,
   newestRulebook,
-  offeredFor,
   walkSteps,
   openEnds,
   watchedPoints,
@@ -15,6 +14,7 @@ import type { Life } from '@weskopos/contract';
 import { useMemo } from 'react';
 import { useRulebooks } from '../../sync/useLife';
 import { rulesFor } from '../../sync/workshop';
+import { usualVisit } from '../../visit/usualVisit';
 
 /** The inspections a vehicle can be given, and what the chosen one looks at. */
 export interface Offered {
@@ -34,10 +34,7 @@ export function useOffered(life: Life, template: string | null): Offered {
     const { vehicle } = life;
     const rulebook = newestRulebook(rulebooks);
     const lastSigned = life.visits.findLast(({ inspection }) => isSigned(inspection));
-    const offered = offeredFor(rulebook.templates, vehicle, lastSigned !== undefined);
-    const asked = template ?? usualTemplate(life, offered);
-    const chosen =
-      offered.find(({ code }) => code === asked) ?? offered.find(({ code }) => code === 'interim') ?? offered[0];
+    const { offered, chosen } = usualVisit(life, rulebook, template);
     const focus =
       chosen?.onlyWatched && lastSigned
         ? watchedPoints(
@@ -49,14 +46,4 @@ export function useOffered(life: Life, template: string | null): Offered {
     const pointCount = steps.reduce((sum, step) => sum + step.points.length, 0);
     return { rulebook, offered, chosen, focus, steps, pointCount };
   }, [life, rulebooks, template]);
-}
-
-/** Fewer points than this make a short look, which nobody asks for again by habit. */
-const SHORT = 30;
-
-/** The inspection such a vehicle was given last, short looks left out. */
-function usualTemplate({ visits }: Life, offered: readonly Template[]): string | undefined {
-  const whole = (code: string) =>
-    offered.some((one) => one.code === code && !one.onlyWatched && one.points.length >= SHORT);
-  return visits.findLast(({ inspection }) => isSigned(inspection) && whole(inspection.template))?.inspection.template;
 }

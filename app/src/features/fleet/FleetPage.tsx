@@ -1,11 +1,10 @@
 import type { Vehicle } from '@weskopos/core';
 import type { VehicleBoard } from '@weskopos/core/outlook';
-import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
-import { Pressable, StyleSheet, View } from 'react-native';
-import { followedByEnter } from '../../kit/followedByEnter';
+import { StyleSheet, View } from 'react-native';
 import { Card } from '../../kit/Card';
 import { Choice } from '../../kit/Choice';
+import { LinkPress } from '../../kit/LinkPress';
 import { Page } from '../../shell/Page';
 import { Press } from '../../kit/Press';
 import { SPACE, TOUCH } from '../../kit/tokens';
@@ -18,6 +17,7 @@ import { ExpectedTable } from './ExpectedTable';
 import { dueMs, whenOf, type FleetPart } from '../charts/fleetPart';
 import { RunOutCalendar } from '../charts/lazyCharts';
 import { BayLoad } from './BayLoad';
+import { BayWeek } from './BayWeek';
 import { StandCard } from './StandCard';
 import { VehicleTable } from './VehicleTable';
 import { useYard } from '../yard/useYard';
@@ -49,6 +49,7 @@ export function FleetPage() {
     [answer, of],
   );
   const yard = useYard();
+  const entries = useMemo(() => yard.filter(({ vehicle }) => of === 'all' || vehicle.class === of), [yard, of]);
   const known = useMemo(() => new Map(yard.map(({ vehicle }) => [vehicle.id, vehicle])), [yard]);
   const parts = useMemo(
     () =>
@@ -108,6 +109,7 @@ export function FleetPage() {
             </Card>
           ) : (
             <>
+              <BayWeek entries={entries} boards={vehicles} />
               {wide ? <VehicleTable entries={yard} boards={vehicles} /> : null}
               <View style={wide ? styles.panes : styles.stack}>
                 <View style={wide ? styles.pane : styles.stack}>
@@ -131,7 +133,6 @@ export function FleetPage() {
 }
 
 function Soonest({ parts }: { readonly parts: readonly FleetPart[] }) {
-  const router = useRouter();
   const palette = usePalette();
   // In time: the first of each vehicle is its soonest.
   const byLaw = parts.filter(({ basis }) => basis === 'law');
@@ -141,13 +142,9 @@ function Soonest({ parts }: { readonly parts: readonly FleetPart[] }) {
     <Card>
       <Heading level={2}>{say.soonestLimitOfTheLaw}</Heading>
       {soonest.slice(0, MOST).map((part) => (
-        <Pressable
+        <LinkPress
           key={part.vehicle.vehicleId}
-          role="link"
-          {...followedByEnter(() =>
-            router.push(`/vehicle/${part.vehicle.vehicleId}/trend/${encodeURIComponent(part.key)}`),
-          )}
-          onPress={() => router.push(`/vehicle/${part.vehicle.vehicleId}/trend/${encodeURIComponent(part.key)}`)}
+          href={`/vehicle/${part.vehicle.vehicleId}/trend/${encodeURIComponent(part.key)}`}
           style={[styles.row, { borderColor: palette.rule }]}
         >
           <Label size="l">{part.vehicle.fleetCode}</Label>
@@ -157,7 +154,7 @@ function Soonest({ parts }: { readonly parts: readonly FleetPart[] }) {
           <Label size="l" colour={part.status === 'reached' ? palette.fail : palette.forecast}>
             {whenOf(part)}
           </Label>
-        </Pressable>
+        </LinkPress>
       ))}
     </Card>
   );

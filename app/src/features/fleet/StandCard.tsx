@@ -1,9 +1,8 @@
 import type { YardEntry } from '@weskopos/contract';
-import { useRouter } from 'expo-router';
-import { Pressable, StyleSheet } from 'react-native';
-import { followedByEnter } from '../../kit/followedByEnter';
+import { StyleSheet } from 'react-native';
 import { Card } from '../../kit/Card';
 import { GradeMark } from '../../kit/GradeMark';
+import { LinkPress } from '../../kit/LinkPress';
 import { SPACE, TOUCH } from '../../kit/tokens';
 import { usePalette } from '../../kit/theme';
 import { Heading, Words } from '../../kit/Words';
@@ -21,7 +20,6 @@ const wants = (entry: YardEntry) => rankOf(entry) < 2 || Boolean(entry.standing?
 
 /** Which vehicles stand with something unsettled, worst first, and whose wheel bolts come again. */
 export function StandCard({ classOf }: { readonly classOf: string }) {
-  const router = useRouter();
   const palette = usePalette();
   const entries = useYard()
     .filter((entry) => wants(entry) && (classOf === 'all' || entry.vehicle.class === classOf))
@@ -33,11 +31,9 @@ export function StandCard({ classOf }: { readonly classOf: string }) {
       {entries.map(({ vehicle, standing }) => {
         const bolts = standing?.boltsAgain;
         return (
-          <Pressable
+          <LinkPress
             key={vehicle.id}
-            role="link"
-            {...followedByEnter(() => router.push(`/vehicle/${vehicle.id}`))}
-            onPress={() => router.push(`/vehicle/${vehicle.id}`)}
+            href={`/vehicle/${vehicle.id}`}
             style={[styles.row, { borderColor: palette.rule }]}
           >
             <GradeMark grade={standing?.grade ?? 'not-seen'} height={30} />
@@ -48,7 +44,7 @@ export function StandCard({ classOf }: { readonly classOf: string }) {
                 ? `. ${common.wheelBoltsAgainTo(meterWords(bolts.fromKm, 'km'), meterWords(bolts.toKm, 'km'))}`
                 : ''}
             </Words>
-          </Pressable>
+          </LinkPress>
         );
       })}
     </Card>

@@ -12,11 +12,12 @@ import { BoltsDone } from '../../visit/BoltsDone';
 import { endTitle } from '../../visit/endTitle';
 import { changeSentence } from '../../words/changeSentence';
 import { words } from '../../words/en';
+import { common } from '../../words/en/pages/common';
 import { yard as say } from '../../words/en/pages/yard';
-import { day, templateWords } from '../../words/show';
+import { day, templateWords, workTime } from '../../words/show';
 import { dueIn, toDoWords } from '../../words/toDoWords';
 import { clockWords, useNow } from '../../visit/useNow';
-import { isDue, type AtVehicle, type NewAt, type OnLift, type Today } from './today';
+import { isDue, type AtVehicle, type ChangedAt, type NewAt, type OnLift, type Today } from './today';
 
 const MARK = 52;
 
@@ -27,7 +28,7 @@ interface BoardProps extends Today {
 }
 
 /** What matters now, most urgent first. */
-export function Board({ onLift, stopped, due, fresh, now, seen }: BoardProps) {
+export function Board({ onLift, stopped, due, fresh, changed, now, seen }: BoardProps) {
   return (
     <>
       <Group title={say.onTheLift} list={onLift}>
@@ -41,6 +42,9 @@ export function Board({ onLift, stopped, due, fresh, now, seen }: BoardProps) {
       </Group>
       <Group title={say.sinceYouLooked} list={fresh} aside={<Press kind="quiet" label={say.seenAll} onPress={seen} />}>
         {(one) => <NewSlip key={one.entry.vehicle.id} at={one} />}
+      </Group>
+      <Group title={common.notAsBefore} list={changed}>
+        {(one) => <ChangedSlip key={one.entry.vehicle.id} at={one} />}
       </Group>
     </>
   );
@@ -143,7 +147,7 @@ function Bolts({ list, vehicle: { id, fleetCode } }: Pick<AtVehicle, 'list'> & P
   return list.some(({ kind }) => kind === 'bolts') ? <BoltsDone vehicleId={id} fleetCode={fleetCode} /> : null;
 }
 
-function DueSlip({ at: { entry, list, turn }, now }: AtProps) {
+function DueSlip({ at: { entry, list, turn, minutes }, now }: AtProps) {
   const palette = usePalette();
   const { vehicle } = entry;
   const due = list.filter(isDue);
@@ -157,7 +161,7 @@ function DueSlip({ at: { entry, list, turn }, now }: AtProps) {
         name={vehicle.fleetCode}
         figure={first ? first.figure : dueIn(turn ?? now, now)}
         figureColour={grade === 'recorded' ? palette.ink : gradeColours(palette, grade).line}
-        why={[...about(entry), names].join(' · ')}
+        why={[...about(entry), names, ...(minutes > 0 ? [workTime(minutes)] : [])].join(' · ')}
         href={`/vehicle/${vehicle.id}`}
       />
       <Bolts {...{ list, vehicle }} />
@@ -183,6 +187,21 @@ function NewSlip({ at: { entry, visit, changes } }: { readonly at: NewAt }) {
           : `${about(entry).join(' · ')}. ${say.signedBy(visit.signedBy ?? visit.inspector, day(signedAt ?? ''))}`
       }
       href={change ? `/vehicle/${vehicle.id}/wear` : `/vehicle/${vehicle.id}/visit/${id}/report`}
+    />
+  );
+}
+
+/** Where it may be the road, the driver or a part: the change most sure of comes first. */
+function ChangedSlip({ at: { entry, changes } }: { readonly at: ChangedAt }) {
+  const { vehicle, standing } = entry;
+  const [first, ...more] = changes;
+  if (!first) return null;
+  return (
+    <Slip
+      mark={<GradeMark grade={standing?.grade ?? 'not-seen'} height={MARK} />}
+      name={vehicle.fleetCode}
+      why={`${changeSentence(first, vehicle)}${more.length > 0 ? say.andMore(more.length) : ''}`}
+      href={`/vehicle/${vehicle.id}/wear`}
     />
   );
 }

@@ -25,6 +25,8 @@ export interface TodayGiven {
   /** When this person last looked, ISO 8601. */
   readonly lookedAt: string;
   readonly person: string;
+  /** How long a vehicle's next visit takes, min. */
+  readonly minutesOf: (life: Life) => number;
 }
 
 /** A visit that is half done. */
@@ -46,13 +48,19 @@ export interface AtVehicle {
   readonly list: readonly ToDo[];
   /** It would come again by now if it goes on as it did, ISO 8601; null where it is not its turn. */
   readonly turn: string | null;
+  /** What its visit takes, min. */
+  readonly minutes: number;
+}
+
+/** A vehicle that no longer wears as it did. */
+export interface ChangedAt {
+  readonly entry: YardEntry;
+  readonly changes: VehicleBoard['changes'];
 }
 
 /** What another person signed at a vehicle since somebody last looked. */
-export interface NewAt {
-  readonly entry: YardEntry;
+export interface NewAt extends ChangedAt {
   readonly visit: Visit;
-  readonly changes: VehicleBoard['changes'];
 }
 
 export interface Today {
@@ -60,6 +68,8 @@ export interface Today {
   readonly stopped: readonly AtVehicle[];
   readonly due: readonly AtVehicle[];
   readonly fresh: readonly NewAt[];
+  /** Not as before, and told nowhere above. */
+  readonly changed: readonly ChangedAt[];
 }
 
 /** By life: how it stands is summed once, and again when something in it changed. What is signed is told by its own rules. */
@@ -94,22 +104,25 @@ export function todayOf(
   const stopped = at.filter(({ list }) => list.some(stops));
   const due = at
     .filter((one) => !stopped.includes(one) && (one.list.some(isDue) || one.turn !== null))
-    .sort((a, b) => firstDue(a).localeCompare(firstDue(b)));
-  return {
-    onLift,
-    stopped,
-    due,
-    fresh: waiting.flatMap((entry) => {
-      const life = lives.get(entry.vehicle.id);
-      return life ? (newAt(entry, life, boards.get(entry.vehicle.id), given) ?? []) : [];
-    }),
-  };
+    .sort((a, b) => dueFrom(a).localeCompare(dueFrom(b)));
+  const fresh = waiting.flatMap((entry) => {
+    const life = lives.get(entry.vehicle.id);
+    return life ? (newAt(entry, life, boards.get(entry.vehicle.id), given) ?? []) : [];
+  });
+  const told = new Set([...stopped, ...fresh].map(({ entry }) => entry));
+  const changed = waiting.flatMap((entry) => {
+    const changes = boards.get(entry.vehicle.id)?.changes ?? [];
+    return changes.length > 0 && !told.has(entry) ? [{ entry, changes }] : [];
+  });
+  return { onLift, stopped, due, fresh, changed };
 }
 
-const stops = (one: ToDo) => one.kind === 'finding' && one.stops;
+/** It should not be driven with it. */
+export const stops = (one: ToDo) => one.kind === 'finding' && one.stops;
 /** What stands open by itself is told at its vehicle, not as due. */
 export const isDue = (one: ToDo) => one.kind !== 'finding';
-const firstDue = ({ list, turn }: AtVehicle): string => {
+/** From when on it falls due, ISO 8601: the first of what does; empty where it has no day, as with bolts. */
+export const dueFrom = ({ list, turn }: AtVehicle): string => {
   const first = list.find(isDue);
   const at = first?.kind === 'job' ? first.when.at : first?.kind === 'runs-out' ? first.from : first ? '' : '9';
   return turn !== null && turn < at ? turn : at;
@@ -134,7 +147,7 @@ function liftOf(entry: YardEntry, vehicle: Vehicle, visit: Visit, { rulesOfVisit
 }
 
 function atVehicle(entry: YardEntry, life: Life, board: VehicleBoard | undefined, given: TodayGiven): AtVehicle {
-  const { rulesOfVisit, today, fleet, now, until } = given;
+  const { rulesOfVisit, today, fleet, now, until, minutesOf } = given;
   const { vehicle, visits, entries } = life;
   const { dues } = stickerOf(vehicle, countedVisits(visits), entries, today.house);
   const wrong = (entry.standing?.counts.fail ?? 0) > 0;
@@ -150,7 +163,7 @@ function atVehicle(entry: YardEntry, life: Life, board: VehicleBoard | undefined
     until,
   );
   const turn = board?.nextVisit ?? null;
-  return { entry, list, turn: turn !== null && turn <= until ? turn : null };
+  return { entry, list, turn: turn !== null && turn <= until ? turn : null, minutes: minutesOf(life) };
 }
 
 function newAt(

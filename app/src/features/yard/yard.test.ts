@@ -69,6 +69,7 @@ const given = {
   until: endOfThisWeek(NOW),
   lookedAt: '2026-11-25T08:00:00.000Z',
   person: 'Callum',
+  minutesOf: () => 45,
 };
 const today = (life: Life, board?: ReturnType<typeof boardOf>, change: Partial<typeof given> = {}) =>
   todayOf([entryOf(life)], new Map([[CAR.id, life]]), new Map(board ? [[CAR.id, board]] : []), { ...given, ...change });
@@ -102,7 +103,7 @@ describe('today’s board', () => {
     expect(bad.stopped).toHaveLength(1);
     expect(bad.due).toEqual([]);
     const well = today(lifeOf([visit('a', '2026-10-01', [SOUND])]));
-    expect([well.onLift, well.stopped, well.due, well.fresh]).toEqual([[], [], [], []]);
+    expect(well).toEqual({ onLift: [], stopped: [], due: [], fresh: [], changed: [] });
     expect(today(lifeOf([])).due).toEqual([]);
   });
 
@@ -129,6 +130,19 @@ describe('today’s board', () => {
     expect(today(life).fresh).toMatchObject([{ visit: { inspection: { id: 'a' } } }]);
     expect(today(life, undefined, { person: 'Isla' }).fresh).toEqual([]);
     expect(today(life, undefined, { lookedAt: '2026-11-29T08:00:00.000Z' }).fresh).toEqual([]);
+  });
+
+  test('not as before is told once: with what is new where it is new, by itself later, never of one that must stand', () => {
+    const board = boardOf({
+      changes: [{ kind: 'use', what: 'fuel', since: '2026-10-01T08:00:00.000Z', factor: 1.3, sureness: 0.95 }],
+    });
+    const life = lifeOf([visit('a', '2026-11-28', [SOUND])]);
+    const fresh = today(life, board);
+    expect([fresh.fresh.length, fresh.changed.length]).toEqual([1, 0]);
+    const later = today(life, board, { lookedAt: NOW });
+    expect([later.fresh.length, later.changed.length]).toEqual([0, 1]);
+    const stands = today(lifeOf([visit('a', '2026-11-28', [BARE_PAD])]), board, { lookedAt: NOW });
+    expect([stands.stopped.length, stands.changed.length]).toEqual([1, 0]);
   });
 });
 

@@ -1,0 +1,103 @@
+import type { YardEntry } from '@weskopos/contract';
+import type { VehicleBoard } from '@weskopos/core/outlook';
+import { StyleSheet, View } from 'react-native';
+import { Card } from '../../kit/Card';
+import { GradeMark } from '../../kit/GradeMark';
+import { LinkPress } from '../../kit/LinkPress';
+import { SPACE, TOUCH } from '../../kit/tokens';
+import { useIsWide, usePalette } from '../../kit/theme';
+import { Heading, Label, Words } from '../../kit/Words';
+import { fleet as say } from '../../words/en/pages/fleet';
+import { yard } from '../../words/en/pages/yard';
+import { dateWords, workTime } from '../../words/show';
+import { toDoWords } from '../../words/toDoWords';
+import { isDue, stops, type AtVehicle } from '../yard/today';
+import { useMinute, useTodayOf } from '../yard/useToday';
+import { bayWeek, endOfBayWeek } from './bayWeek';
+
+interface BayWeekProps {
+  readonly entries: readonly YardEntry[];
+  readonly boards: readonly VehicleBoard[];
+}
+
+/** The bay's next seven days: who falls due on which, for what, and how long it takes as this workshop works. */
+export function BayWeek({ entries, boards }: BayWeekProps) {
+  const wide = useIsWide();
+  const palette = usePalette();
+  const now = useMinute();
+  const { due, stopped } = useTodayOf(entries, boards, { until: endOfBayWeek(now), lookedAt: now });
+  const { late, days } = bayWeek(due, now);
+  const waiting = [...stopped, ...late];
+  const told = wide ? days : days.filter(({ vehicles }) => vehicles.length > 0);
+  const head = (title: string, minutes: number) => (
+    <View style={styles.head}>
+      <Label size="l">{title}</Label>
+      <Label size="m" soft>
+        {minutes > 0 ? workTime(minutes) : '–'}
+      </Label>
+    </View>
+  );
+  return (
+    <Card>
+      <Heading level={2}>{say.bayWeek}</Heading>
+      {waiting.length === 0 && told.length === 0 ? <Words soft>{say.nothingComes}</Words> : null}
+      <View style={wide ? styles.columns : styles.stack}>
+        {waiting.length > 0 ? (
+          <View style={wide ? styles.column : styles.stack}>
+            {head(
+              say.overdue,
+              waiting.reduce((sum, { minutes }) => sum + minutes, 0),
+            )}
+            {waiting.map((at) => (
+              <Coming key={at.entry.vehicle.id} at={at} now={now} />
+            ))}
+          </View>
+        ) : null}
+        {told.map(({ day, vehicles, minutes }) => (
+          <View
+            key={day.getTime()}
+            style={wide ? [styles.column, styles.day, { borderColor: palette.rule }] : styles.stack}
+          >
+            {head(dateWords(day, 'weekday'), minutes)}
+            {vehicles.map((at) => (
+              <Coming key={at.entry.vehicle.id} at={at} now={now} />
+            ))}
+          </View>
+        ))}
+      </View>
+      <Words size="s" soft>
+        {say.minutesFrom}
+      </Words>
+    </Card>
+  );
+}
+
+/** A vehicle that comes, and the first of what for. */
+function Coming({ at: { entry, list, minutes }, now }: { readonly at: AtVehicle; readonly now: string }) {
+  const { vehicle, standing } = entry;
+  const [first, ...more] = list.filter((one) => isDue(one) || stops(one));
+  const what = first
+    ? `${toDoWords(first, vehicle, now).name}${more.length > 0 ? yard.andMore(more.length) : ''}`
+    : yard.turn;
+  return (
+    <LinkPress href={`/vehicle/${vehicle.id}`} style={styles.coming}>
+      <GradeMark grade={standing?.grade ?? 'not-seen'} height={30} />
+      <View style={styles.grow}>
+        <Label size="l">{vehicle.fleetCode}</Label>
+        <Words size="s" soft>
+          {minutes > 0 ? `${what} · ${workTime(minutes)}` : what}
+        </Words>
+      </View>
+    </LinkPress>
+  );
+}
+
+const styles = StyleSheet.create({
+  stack: { gap: SPACE.s },
+  columns: { flexDirection: 'row', gap: SPACE.s, alignItems: 'stretch' },
+  column: { flex: 1, gap: SPACE.s },
+  day: { borderLeftWidth: 1, paddingLeft: SPACE.s },
+  head: { flexDirection: 'row', flexWrap: 'wrap', justifyContent: 'space-between', gap: SPACE.xs },
+  coming: { minHeight: TOUCH.least, flexDirection: 'row', alignItems: 'center', gap: SPACE.s },
+  grow: { flex: 1 },
+});

@@ -1,0 +1,44 @@
+import type { Life } from '@weskopos/contract';
+import { isSigned, offeredFor, type Rulebook, type Template } from '@weskopos/core';
+import { visitMinutes } from '@weskopos/core/today';
+
+/** Fewer points than this make a short look, which nobody asks for again by habit. */
+const SHORT = 30;
+
+/** The inspections a vehicle can be given, and the one it is given unless another is asked for. */
+export interface UsualVisit {
+  readonly offered: readonly Template[];
+  readonly chosen: Template | undefined;
+}
+
+/** @param asked code of the inspection asked for; null for the one the last visit had, short looks left out */
+export function usualVisit({ vehicle, visits }: Life, { templates }: Rulebook, asked: string | null): UsualVisit {
+  const signed = visits.filter(({ inspection }) => isSigned(inspection));
+  const offered = offeredFor(templates, vehicle, signed.length > 0);
+  const whole = (code: string) =>
+    offered.some((one) => one.code === code && !one.onlyWatched && one.points.length >= SHORT);
+  const code = asked ?? signed.findLast(({ inspection }) => whole(inspection.template))?.inspection.template;
+  return {
+    offered,
+    chosen: offered.find((one) => one.code === code) ?? offered.find((one) => one.code === 'interim') ?? offered[0],
+  };
+}
+
+/** By life and rulebook: a life is another object when something in it changed. */
+const told = new WeakMap<Life, { readonly by: Rulebook; readonly minutes: number }>();
+
+/** Minutes the vehicle's next visit takes if it is given what it usually is; 0 where there is nothing to look at. */
+export function usualMinutes(life: Life, rulebook: Rulebook): number {
+  const known = told.get(life);
+  if (known?.by === rulebook) return known.minutes;
+  const { chosen } = usualVisit(life, rulebook, null);
+  const { vehicle, visits } = life;
+  const minutes = chosen
+    ? visitMinutes(
+        { vehicle, template: chosen, house: rulebook.house, focus: null },
+        visits.map(({ findings }) => findings),
+      )
+    : 0;
+  told.set(life, { by: rulebook, minutes });
+  return minutes;
+}
