@@ -8,12 +8,14 @@ import { benchLedger } from './ledger';
 import { benchPointChange } from './pointChange';
 import { benchRoute } from './route';
 import { benchSaving } from './saving';
+import { benchScreens } from './screens';
 import { benchStart } from './start';
 
 /** Every bench by the name it is asked for by, in the order they run. */
 const BENCHES: Readonly<Record<string, () => void | Promise<void>>> = {
   'point-change': benchPointChange,
   saving: benchSaving,
+  screens: benchScreens,
   ledger: benchLedger,
   kills: benchKills,
   bundle: benchBundle,

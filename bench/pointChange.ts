@@ -1,4 +1,4 @@
-import { chromium, type Page } from '@playwright/test';
+import { chromium } from '@playwright/test';
 import {
   BUILT_IN_RULEBOOK,
   MEASURES,
@@ -12,6 +12,7 @@ import {
 } from '@weskopos/core';
 import { randomUUID } from 'node:crypto';
 import path from 'node:path';
+import { answered, quantile } from './answered';
 import { newInspection, newVehicle, operationOf, startWorkshop } from '@weskopos/server/tests/workshop';
 
 const VISITS = 20;
@@ -86,23 +87,6 @@ async function fill(workshop: Awaited<ReturnType<typeof startWorkshop>>): Promis
   }
   return { points: refs.length, url: `${client.base}/vehicle/${vehicle.id}/visit/${open}` };
 }
-
-/** Longest time from a touch or key to the paint that answers it, by the browser's own event timing, ms. */
-async function answered(page: Page, act: () => Promise<void>): Promise<number> {
-  await page.evaluate(() => {
-    const seen: number[] = [];
-    Object.assign(window, { seen });
-    new PerformanceObserver((list) => {
-      for (const entry of list.getEntries()) seen.push(entry.duration);
-    }).observe({ type: 'event', durationThreshold: 16, buffered: false } as PerformanceObserverInit);
-  });
-  await act();
-  await page.waitForTimeout(400);
-  return page.evaluate(() => Math.max(8, ...(window as unknown as { seen: number[] }).seen));
-}
-
-const quantile = (values: readonly number[], share: number) =>
-  [...values].sort((a, b) => a - b)[Math.min(values.length - 1, Math.floor(values.length * share))] ?? NaN;
 
 /** A point changed on a slow phone, with a full inspection and a long history loaded, beside a touch that changes no data. */
 export async function benchPointChange(): Promise<void> {

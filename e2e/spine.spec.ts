@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test';
-import { expectAccessible, signIn, signOut, toMe, toPage, toPlace, toVehicle } from './walk';
+import { expect, test, type Page } from '@playwright/test';
+import { expectAccessible, goOn, signIn, signOut, toMe, toPage, toPlace, toVehicle } from './walk';
 import { Workshop } from './workshop';
 
 let workshop: Workshop;
@@ -65,20 +65,38 @@ test('keys lead everywhere, the search finds what stands open and any page, back
   await expect(page.getByRole('radio', { name: 'On' })).toBeChecked();
 });
 
-test('what another person signed is new until it was seen', async ({ page }) => {
+test('what another person signed is new on every device of hers until she has seen it', async ({ page, browser }) => {
+  const fresh = (on: Page) => on.getByRole('heading', { name: 'Since you last looked' });
+  const everything = (on: Page) => expect(on.getByRole('heading', { name: 'All vehicles' })).toBeVisible();
   await page.goto(workshop.url);
-  await signIn(page, 'Callum', '135791');
-  await expect(page.getByRole('heading', { name: 'All vehicles' })).toBeVisible();
-  await expect(page.getByRole('heading', { name: 'Since you last looked' })).toHaveCount(0);
-  await page.evaluate(() => {
-    const key = Object.keys(localStorage).find((one) => one.startsWith('weskopos.looked.'));
-    if (key) localStorage.setItem(key, '2026-01-01T08:00:00.000Z');
-  });
+  await signIn(page, 'Isla', '246810');
+  await everything(page);
+  await expect(fresh(page)).toHaveCount(0);
+
+  const callum = await browser.newPage();
+  await callum.goto(workshop.url);
+  await signIn(callum, 'Callum', '135791');
+  await goOn(callum, 'FH 04');
+  await callum.goto(`${callum.url().replace(/\/?(ends|gate)?(\?.*)?$/, '')}/overview`);
+  await callum.getByRole('button', { name: 'Sign', exact: true }).click();
+  await expect(callum.getByText('Saved and sent.')).toBeVisible();
+  await callum.close();
+
+  // On a device she has never held it is known when she looked on the other.
+  const tablet = await browser.newPage();
+  await tablet.goto(workshop.url);
+  await signIn(tablet, 'Isla', '246810');
+  await expect(fresh(tablet)).toBeVisible();
+  await expect(tablet.getByRole('link', { name: /^FH 04 (Pass|Advisory|Fail)/ })).toBeVisible();
+  await tablet.getByRole('button', { name: 'Seen', exact: true }).click();
+  await expect(fresh(tablet)).toHaveCount(0);
+  await everything(tablet);
+  // And there it was seen for the other as well.
   await page.reload();
-  await expect(page.getByRole('heading', { name: 'Since you last looked' })).toBeVisible();
-  await page.getByRole('button', { name: 'Seen', exact: true }).click();
-  await expect(page.getByRole('heading', { name: 'Since you last looked' })).toHaveCount(0);
-  await expect(page.getByRole('heading', { name: 'All vehicles' })).toBeVisible();
+  await everything(page);
+  await expect(page.getByText('Saved and sent.')).toBeVisible();
+  await expect(fresh(page)).toHaveCount(0);
+  await tablet.close();
 });
 
 test('a sticker that cannot be scanned says so, and the way in by hand stays', async ({ page }) => {

@@ -165,3 +165,15 @@ export async function fingerOn(page: Page) {
   return (type: 'touchStart' | 'touchMove' | 'touchEnd', x = 0, y = 0) =>
     session.send('Input.dispatchTouchEvent', { type, touchPoints: type === 'touchEnd' ? [] : [{ x, y }] });
 }
+
+/** What sticks out of the page at the right, by its words. */
+export const stickingOut = (page: Page) =>
+  page.evaluate(() =>
+    [...document.querySelectorAll('main *, nav *')]
+      .filter((one) => {
+        const { right, width } = one.getBoundingClientRect();
+        return width > 1 && right > window.innerWidth + 1 && !one.closest('svg, video');
+      })
+      .map((one) => `${one.tagName} ${(one.textContent ?? '').slice(0, 60)}`)
+      .slice(0, 5),
+  );

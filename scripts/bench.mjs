@@ -1,5 +1,6 @@
-import { ensureDependencies, ensureWebBuild, run } from './bootstrap.mjs';
+import { ensureDependencies, ensureFilledDemo, ensureWebBuild, run } from './bootstrap.mjs';
 
 ensureDependencies();
 ensureWebBuild();
+ensureFilledDemo();
 run('node', ['--import', 'tsx', 'bench/main.ts', ...process.argv.slice(2)]);

@@ -68,6 +68,8 @@ export const yardEntrySchema = z.object({
   standing: standingSchema.nullable(),
   last: visitSummarySchema.nullable(),
   open: visitSummarySchema.nullable(),
+  /** Of its life: the same as long as nothing in it changed; empty where that is not known. */
+  version: z.string(),
 });
 /** One vehicle in the yard. */
 export type YardEntry = z.infer<typeof yardEntrySchema>;

@@ -14,6 +14,7 @@ import { useEffect, useRef, useState } from 'react';
 import { StyleSheet, TextInput, View } from 'react-native';
 import { padded, type PadAsks } from '../kit/pad';
 import { CORNER, FONT, SIZE, SPACE, TOUCH } from '../kit/tokens';
+import { scaled } from '../kit/textScale';
 import { Press } from '../kit/Press';
 import { usePalette } from '../kit/theme';
 import { Words } from '../kit/Words';
@@ -192,6 +193,6 @@ const styles = StyleSheet.create({
     borderRadius: CORNER.s,
     textAlign: 'center',
     fontFamily: FONT.labelStrong,
-    fontSize: SIZE.xl,
+    fontSize: scaled(SIZE.xl),
   },
 });

@@ -2,6 +2,7 @@ import type { Ref } from 'react';
 import { StyleSheet, TextInput, View, type TextInputProps } from 'react-native';
 import { padded, type PadAsks } from './pad';
 import { CORNER, FONT, SIZE, SPACE, TOUCH } from './tokens';
+import { scaled } from './textScale';
 import { usePalette } from './theme';
 import { Label, Words } from './Words';
 
@@ -62,7 +63,7 @@ const styles = StyleSheet.create({
     borderRadius: CORNER.s,
     paddingHorizontal: SPACE.m,
     fontFamily: FONT.word,
-    fontSize: SIZE.l,
+    fontSize: scaled(SIZE.l),
   },
   tall: { minHeight: 88, paddingVertical: SPACE.s },
 });

@@ -1,5 +1,6 @@
 import type { ComponentRef, ReactNode, Ref } from 'react';
 import { Text, type TextProps, type TextStyle } from 'react-native';
+import { scaled } from './textScale';
 import { FONT, SIZE } from './tokens';
 import { usePalette } from './theme';
 
@@ -22,8 +23,8 @@ export function Words({ size = 'm', strong, soft, colour, style, ...rest }: Word
   const palette = usePalette();
   const base: TextStyle = {
     fontFamily: strong ? FONT.wordStrong : FONT.word,
-    fontSize: SIZE[size],
-    lineHeight: Math.round(SIZE[size] * 1.4),
+    fontSize: scaled(SIZE[size]),
+    lineHeight: Math.round(scaled(SIZE[size]) * 1.4),
     color: colour ?? (soft ? palette.soft : palette.ink),
   };
   return <Text {...rest} style={[base, style]} />;
@@ -34,8 +35,8 @@ export function Label({ size = 'l', strong = true, soft, colour, style, ...rest 
   const palette = usePalette();
   const base: TextStyle = {
     fontFamily: strong ? FONT.labelStrong : FONT.label,
-    fontSize: SIZE[size],
-    lineHeight: Math.round(SIZE[size] * 1.2),
+    fontSize: scaled(SIZE[size]),
+    lineHeight: Math.round(scaled(SIZE[size]) * 1.2),
     color: colour ?? (soft ? palette.soft : palette.ink),
   };
   return <Text {...rest} style={[base, style]} />;

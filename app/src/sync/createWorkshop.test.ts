@@ -17,6 +17,7 @@ async function opened(change: Partial<WorkshopPorts> = {}) {
 beforeEach(() => {
   server.up = true;
   server.session = true;
+  server.version = '';
 });
 
 test('two workshops share nothing', async () => {
@@ -53,4 +54,26 @@ test('a change the disk does not take is told until one is kept', async () => {
   full = false;
   await workshop.record({ kind: 'finding.put', body: { ...finding, id: BROWSER.newId() } });
   expect(workshop.useWorkshop.getState()).toMatchObject({ storageFailed: false, writing: 0 });
+});
+
+test('a life is fetched when it changed, or is not whole on this device, and not otherwise', async () => {
+  const store = memoryStore();
+  const openStore = () => Promise.resolve(store);
+  server.version = 'first';
+  server.fetched = 0;
+  const workshop = await opened({ openStore });
+  expect(server.fetched).toBe(1);
+  await workshop.reconnect();
+  expect(server.fetched).toBe(1);
+  // Another tab, or the same app opened again, reads it from its own disk.
+  await opened({ openStore });
+  expect(server.fetched).toBe(1);
+  server.version = 'second';
+  await workshop.reconnect();
+  expect(server.fetched).toBe(2);
+  // A version nobody knows is never the same.
+  server.version = '';
+  await workshop.reconnect();
+  await workshop.reconnect();
+  expect(server.fetched).toBe(4);
 });

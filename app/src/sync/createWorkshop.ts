@@ -13,7 +13,7 @@ import {
 import { amendmentOf, isLate } from './lateEntry';
 import { foldLife, mergeLife } from './foldLife';
 import { memoryStore } from './memoryStore';
-import { readLife, writeLife } from './lifeDocuments';
+import { readLife, writeLife, writeVersion } from './lifeDocuments';
 import { createSync, type Sync, type SyncPorts } from './syncEngine';
 import { ServerProblem, Unreachable, type Transport } from './transport';
 import { NOTHING_KNOWN, selectLife, type WorkshopState } from './workshopState';
@@ -84,6 +84,8 @@ class OneWorkshop implements Workshop {
   readonly useWorkshop = create<WorkshopState>(() => NOTHING_KNOWN);
   readonly deviceId: string;
   private opened: Opened | null = null;
+  /** Which of the workshop's versions of each life this device holds whole. */
+  private readonly versions = new Map<string, string>();
 
   constructor(private readonly ports: WorkshopPorts) {
     this.deviceId = ports.deviceId;
@@ -234,8 +236,10 @@ class OneWorkshop implements Workshop {
     ]);
     const lives: Record<string, Life> = {};
     for (const id of ids) {
-      const life = await readLife(store, id);
-      if (life) lives[id] = life;
+      const kept = await readLife(store, id);
+      if (!kept) continue;
+      lives[id] = kept.life;
+      this.versions.set(id, kept.version);
     }
     this.set({
       entries: entries ?? null,
@@ -252,7 +256,7 @@ class OneWorkshop implements Workshop {
     this.set({ refused: await this.here.store.refused() });
   }
 
-  /** Fetches the yard and every vehicle's life ahead, so that the bay needs no signal. */
+  /** Fetches the yard, and ahead every life of which this device has another version, so that the bay needs no signal. */
   private async refresh(): Promise<void> {
     const { store } = this.here;
     const { call } = this.ports.server;
@@ -262,7 +266,13 @@ class OneWorkshop implements Workshop {
     const entries = await call('yard');
     await store.write('yard', entries);
     this.set({ entries });
-    for (const { vehicle } of entries) await this.refreshLife(vehicle.id);
+    for (const { vehicle, version } of entries) {
+      if (version !== '' && this.versions.get(vehicle.id) === version) continue;
+      await this.refreshLife(vehicle.id);
+      // Told before the life was: what changed in between is of a later version, and fetched once more.
+      this.versions.set(vehicle.id, version);
+      await writeVersion(store, vehicle.id, version);
+    }
     const fleet = await call('fleetKnowledge');
     await store.write('fleet', fleet);
     this.set({ fleet });

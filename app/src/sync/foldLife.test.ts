@@ -4,7 +4,7 @@ import type { Life, Operation, Visit } from '@weskopos/contract';
 import fc from 'fast-check';
 import { CAR, findingOf, inspectionOf } from '@weskopos/core/tests/builders';
 import type { DeviceStore } from './deviceStore';
-import { readLife, writeLife } from './lifeDocuments';
+import { readLife, writeLife, writeVersion } from './lifeDocuments';
 import { foldLife, mergeLife, newestVisits, yardWith } from './foldLife';
 
 const at = '2026-06-01T08:00:00.000Z';
@@ -77,7 +77,9 @@ test('the yard shows what this device knows better: a vehicle and a visit the se
   const told = (life: Life) => ({ standing: null, last: null, open: summary(life) });
   const [entry] = yardWith([], [open], told);
   expect(entry).toMatchObject({ vehicle: { fleetCode: 'T 1' }, last: null, open: { startedAt: at } });
-  expect(yardWith([{ vehicle: CAR, standing: null, last: null, open: null }], [open], told)).toHaveLength(1);
+  expect(yardWith([{ vehicle: CAR, standing: null, last: null, open: null, version: '' }], [open], told)).toHaveLength(
+    1,
+  );
 });
 
 describe('a life on the device’s disk', () => {
@@ -97,7 +99,7 @@ describe('a life on the device’s disk', () => {
 
   test('comes back as it was, and one reading writes one visit', async () => {
     await writeLife(store, undefined, two);
-    expect(await readLife(store, CAR.id)).toEqual(two);
+    expect((await readLife(store, CAR.id))?.life).toEqual(two);
     written.length = 0;
     const finding = findingOf('belt.aux', '', {}, two.visits[1]?.inspection.id);
     const changed = foldLife(
@@ -107,7 +109,7 @@ describe('a life on the device’s disk', () => {
     )!;
     await writeLife(store, two, changed);
     expect(written).toEqual([`visit/${two.visits[1]?.inspection.id}`]);
-    expect(await readLife(store, CAR.id)).toEqual(changed);
+    expect((await readLife(store, CAR.id))?.life).toEqual(changed);
   });
 
   test('a new visit writes itself and the sheet; a lost page leaves the others', async () => {
@@ -116,7 +118,13 @@ describe('a life on the device’s disk', () => {
     await writeLife(store, two, three);
     expect(written).toEqual([`visit/${visitOf(3).inspection.id}`, `life/${CAR.id}`]);
     documents.delete(`visit/${visitOf(1).inspection.id}`);
-    expect((await readLife(store, CAR.id))?.visits).toHaveLength(2);
+    await writeVersion(store, CAR.id, 'third');
+    const kept = await readLife(store, CAR.id);
+    expect(kept?.life.visits).toHaveLength(2);
+    // It holds no version whole: the next look at the workshop fetches it.
+    expect(kept?.version).toBe('');
+    documents.set(`visit/${visitOf(1).inspection.id}`, visitOf(1));
+    expect((await readLife(store, CAR.id))?.version).toBe('third');
     expect(await readLife(store, 'nobody')).toBeUndefined();
   });
 });

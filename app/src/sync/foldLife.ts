@@ -138,7 +138,10 @@ export type Summarise = (life: Life) => Pick<YardEntry, 'standing' | 'last' | 'o
 /** The yard's list with the vehicles and visits this device knows better. */
 export function yardWith(entries: readonly YardEntry[], lives: readonly Life[], summarise: Summarise): YardEntry[] {
   const byId = new Map(entries.map((entry) => [entry.vehicle.id, entry]));
-  for (const life of lives) byId.set(life.vehicle.id, { vehicle: life.vehicle, ...summarise(life) });
+  for (const life of lives) {
+    const { id } = life.vehicle;
+    byId.set(id, { vehicle: life.vehicle, ...summarise(life), version: byId.get(id)?.version ?? '' });
+  }
   return [...byId.values()].sort((a, b) =>
     a.vehicle.fleetCode.localeCompare(b.vehicle.fleetCode, 'en', { numeric: true }),
   );

@@ -9,6 +9,7 @@ interface LifeSheet {
 }
 
 const sheetKey = (vehicleId: string) => `life/${vehicleId}`;
+const versionKey = (vehicleId: string) => `version/${vehicleId}`;
 const visitKey = (visitId: string) => `visit/${visitId}`;
 const idsOf = (life: Life | undefined) => life?.visits.map(({ inspection }) => inspection.id) ?? [];
 
@@ -33,10 +34,26 @@ export async function writeLife(store: DeviceStore, before: Life | undefined, li
   await Promise.all(writes);
 }
 
-/** A life as it was last written; a visit whose page is missing is left out and comes again from the server. */
-export async function readLife(store: DeviceStore, vehicleId: string): Promise<Life | undefined> {
-  const sheet = await store.read<LifeSheet>(sheetKey(vehicleId));
-  if (!sheet) return undefined;
-  const visits = await Promise.all(sheet.visits.map((id) => store.read<Visit>(visitKey(id))));
-  return { vehicle: sheet.vehicle, entries: sheet.entries, visits: visits.filter((visit) => visit !== undefined) };
+/** A life as it was last written, and which of the workshop's versions it holds. */
+export interface KeptLife {
+  readonly life: Life;
+  /** Empty where it may hold none whole. */
+  readonly version: string;
 }
+
+/** A life as it was last written; a visit whose page is missing is left out and comes again from the server. */
+export async function readLife(store: DeviceStore, vehicleId: string): Promise<KeptLife | undefined> {
+  const [sheet, version] = await Promise.all([
+    store.read<LifeSheet>(sheetKey(vehicleId)),
+    store.read<string>(versionKey(vehicleId)),
+  ]);
+  if (!sheet) return undefined;
+  const pages = await Promise.all(sheet.visits.map((id) => store.read<Visit>(visitKey(id))));
+  const visits = pages.filter((visit) => visit !== undefined);
+  const { vehicle, entries } = sheet;
+  return { life: { vehicle, entries, visits }, version: visits.length === pages.length ? (version ?? '') : '' };
+}
+
+/** Notes which of the workshop's versions a life holds, once all of it is written. */
+export const writeVersion = (store: DeviceStore, vehicleId: string, version: string): Promise<void> =>
+  store.write(versionKey(vehicleId), version);

@@ -118,7 +118,7 @@ test('what the server takes while a fetched answer is being kept stays on the sc
     expect(here()?.findings).toHaveLength(server.life.visits[0]?.findings.length ?? NaN);
   }
   const kept = await readLife(await openDeviceStore(), CAR.id);
-  expect(kept?.visits.at(-1)?.findings).toEqual(here()?.findings);
+  expect(kept?.life.visits.at(-1)?.findings).toEqual(here()?.findings);
 });
 
 test('a session that ended elsewhere keeps the queue and asks to sign in; then it is sent once', async () => {

@@ -101,6 +101,31 @@ describe('a visit from start to report', () => {
     });
   });
 
+  test('a life is of another version after each change that took effect, and after no other', async () => {
+    const { client } = workshop;
+    const { vehicle, inspection } = await openVisit(client);
+    const { vehicle: other } = await openVisit(client);
+    const versionOf = async (id: string) =>
+      z
+        .array(yardEntrySchema)
+        .parse((await client.get('/api/yard')).body)
+        .find((entry) => entry.vehicle.id === id)?.version;
+    const untouched = await versionOf(other.id);
+    expect(untouched).toMatch(/^[0-9a-f-]{36}$/);
+    const finding = operationOf('finding.put', newFinding(inspection.id));
+    const again = operationOf('vehicle.put', { ...vehicle, use: 'deliveries' });
+    await client.operations(finding);
+    expect(await versionOf(vehicle.id)).toBe(finding.id);
+    // The last of those that come together counts, whether they name the visit or the vehicle.
+    await client.operations(operationOf('finding.put', newFinding(inspection.id, { place: '1R' })), again);
+    expect(await versionOf(vehicle.id)).toBe(again.id);
+    const refused = operationOf('finding.put', newFinding(inspection.id, { parent: randomUUID() }));
+    expect(await client.operations(refused)).toMatchObject([{ status: 'refused' }]);
+    await client.operations(finding);
+    expect(await versionOf(vehicle.id)).toBe(again.id);
+    expect(await versionOf(other.id)).toBe(untouched);
+  });
+
   test('repeat readings keep their order, later entries name their parent', async () => {
     const { inspection } = await openVisit(workshop.client);
     const first = newFinding(inspection.id, {

@@ -26,6 +26,8 @@ export async function freezeSigned(engine: Engine, fleet: FleetKnowledge): Promi
       ]);
       frozen += 1;
     }
+    // Changed by no operation: every device fetches it.
+    await engine.query(`update vehicle set version = '' where id = $1::uuid`, [vehicleId]);
     const again = await readLife(engine, vehicleId);
     if (again) await engine.transaction(async (tx) => keepStanding(tx, vehicleId, await standingOfLife(tx, again)));
   }

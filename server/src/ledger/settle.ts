@@ -153,17 +153,39 @@ interface Written {
   readonly refusal: Refusal | null;
 }
 
-/** Writes operations down with what became of them; a refused one stays refused. */
+/** Whose life a change is of: a vehicle by its own id, or that of a visit. */
+interface Touched {
+  readonly vehicle: string | null;
+  readonly inspection: string | null;
+}
+
+function touchedBy({ operation: { kind, body } }: Change): Touched {
+  const { id, vehicleId, inspectionId } = body as { id?: string; vehicleId?: string; inspectionId?: string };
+  return { vehicle: kind === 'vehicle.put' ? (id ?? null) : (vehicleId ?? null), inspection: inspectionId ?? null };
+}
+
+/** Writes operations down with what became of them; a refused one stays refused. The lives they changed are other versions now. */
 export async function writeDown(tx: Tx, written: readonly Written[]): Promise<void> {
   if (written.length === 0) return;
-  const rows = written.map(({ change: { operation, by, receivedAt }, refusal }) => {
-    const { id, kind, device, at } = operation;
-    return { id, kind, person_id: by, device, made_at: at, received_at: receivedAt, refusal };
+  const rows = written.map(({ change, refusal }, at) => {
+    const { id, kind, device, at: made_at } = change.operation;
+    const { by: person_id, receivedAt: received_at } = change;
+    return { id, kind, person_id, device, made_at, received_at, refusal, at, ...touchedBy(change) };
   });
+  // One statement for both: each costs a trip to the database. Of several changes of one life the last one counts.
   await tx.query(
-    `insert into operation (id, kind, person_id, device, made_at, received_at, refusal)
-     select * from json_to_recordset($1::json)
-       as r (id uuid, kind text, person_id uuid, device text, made_at timestamptz, received_at timestamptz, refusal text)`,
+    `with r as (
+       select * from json_to_recordset($1::json)
+         as r (id uuid, kind text, person_id uuid, device text, made_at timestamptz, received_at timestamptz, refusal text,
+               at integer, vehicle uuid, inspection uuid)),
+     taken as (
+       select distinct on (vehicle_id) vehicle_id, id from (
+         select coalesce(r.vehicle, i.vehicle_id) as vehicle_id, r.id, r.at
+         from r left join inspection i on i.id = r.inspection where r.refusal is null) as of_lives
+       where vehicle_id is not null order by vehicle_id, at desc),
+     told as (update vehicle v set version = taken.id::text from taken where v.id = taken.vehicle_id)
+     insert into operation (id, kind, person_id, device, made_at, received_at, refusal)
+     select id, kind, person_id, device, made_at, received_at, refusal from r`,
     [JSON.stringify(rows)],
   );
 }

@@ -16,6 +16,7 @@ type YardRow = Row & {
   readonly standing: StandingSummary | null;
   readonly last: SummaryRow | null;
   readonly open: SummaryRow | null;
+  readonly version: string;
 };
 
 const SUMMARY = `json_build_object('id', id, 'started_at', started_at, 'meter', meter, 'signed_at', signed_at, 'grade', grade, 'counts', counts)`;
@@ -23,7 +24,7 @@ const SUMMARY = `json_build_object('id', id, 'started_at', started_at, 'meter', 
 /** Every vehicle with its last signed visit and the one that is half done. */
 export async function readYard(db: Queries): Promise<YardEntry[]> {
   const rows = await db.query<YardRow>(
-    `select ${columnsOf(vehicleTable, 'v')}, v.standing,
+    `select ${columnsOf(vehicleTable, 'v')}, v.standing, v.version,
        (select ${SUMMARY} from inspection where vehicle_id = v.id and signed_at is not null and voided_at is null order by started_at desc limit 1) as last,
        (select ${SUMMARY} from inspection where vehicle_id = v.id and signed_at is null and voided_at is null order by started_at desc limit 1) as open
      from vehicle v order by v.fleet_code`,
@@ -33,6 +34,7 @@ export async function readYard(db: Queries): Promise<YardEntry[]> {
     standing: row.standing,
     last: row.last && summaryFrom(row.last),
     open: row.open && summaryFrom(row.open),
+    version: row.version,
   }));
 }
 

@@ -74,7 +74,7 @@ export function FleetPage() {
       over={answer ? say.learned(answer.learnedAt ? day(answer.learnedAt) : say.nothingYetBuiltInWear) : ''}
 
       width={wide ? 1240 : 640}
-      foot={<Press label={common.print} onPress={() => window.print()} />}
+      foot={wide ? undefined : <Press label={common.print} onPress={() => window.print()} />}
     >
       {problem ? (
         <Words role="alert">{isOwn && answer ? say.workedOutHere(answer.vehicles.length) : problem}</Words>

@@ -5,7 +5,7 @@ import type { AtVehicle } from '../yard/today';
 import { bayWeek, endOfBayWeek } from './bayWeek';
 
 const NOW = '2026-12-01T08:00:00.000Z';
-const entry: YardEntry = { vehicle: CAR, standing: null, last: null, open: null };
+const entry: YardEntry = { vehicle: CAR, standing: null, last: null, open: null, version: '' };
 const turn = (at: string | null, minutes = 45): AtVehicle => ({ entry, list: [], turn: at, minutes });
 
 test('seven days from today, each with who comes and what they take together', () => {

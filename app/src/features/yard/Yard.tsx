@@ -1,11 +1,9 @@
 import type { YardEntry } from '@weskopos/contract';
-import { GRADES } from '@weskopos/core';
 import ScanLine from 'lucide-react-native/icons/scan-line';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { Suspense, lazy, useEffect, useRef, useState } from 'react';
 import { StyleSheet, View, type TextInput } from 'react-native';
 import { Card } from '../../kit/Card';
-import { Choice } from '../../kit/Choice';
 import { Field } from '../../kit/Field';
 import { GradeMark } from '../../kit/GradeMark';
 import { useEnterWaits } from '../../controls/useEnterWaits';
@@ -19,6 +17,7 @@ import { common } from '../../words/en/pages/common';
 import { yard as say } from '../../words/en/pages/yard';
 import { longDay } from '../../words/show';
 import { Board } from './Board';
+import { Everything } from './Everything';
 import { VehicleLine } from './VehicleLine';
 import { useFinder } from './useFinder';
 import { useToday } from './useToday';
@@ -151,53 +150,9 @@ function Results({ results, entries, wanted }: ResultsProps) {
 /** More than fit on a page say less than another word would. */
 const MOST_FOUND = 30;
 
-const ORDERS = ['code', 'worst', 'looked'] as const;
-type Order = (typeof ORDERS)[number];
-const ORDER_WORDS: Readonly<Record<Order, string>> = { code: say.byCode, worst: say.byWorst, looked: say.byLooked };
-const gradeOf = ({ standing }: YardEntry) => standing?.grade ?? 'not-seen';
-const ORDERED: Readonly<Record<Order, (a: YardEntry, b: YardEntry) => number>> = {
-  code: () => 0,
-  worst: (a, b) => GRADES.indexOf(gradeOf(b)) - GRADES.indexOf(gradeOf(a)),
-  looked: (a, b) => (a.standing?.last?.at ?? '').localeCompare(b.standing?.last?.at ?? ''),
-};
-
-/** All vehicles as short lines. */
-function Everything({ entries }: { readonly entries: readonly YardEntry[] }) {
-  const router = useRouter();
-  const [order, setOrder] = useState<Order>('code');
-  // Codes are in order already, and stay so where the rest is equal.
-  const sorted = [...entries].sort(ORDERED[order]);
-  return (
-    <View>
-      <View style={styles.head}>
-        <Heading level={2} size="l" soft style={styles.grow}>
-          {say.all}
-        </Heading>
-        <Press kind="quiet" label={common.addAVehicle} onPress={() => router.push('/vehicle/new')} />
-      </View>
-      {entries.length > MANY ? (
-        <Choice
-          label={say.order}
-          hideLabel
-          options={ORDERS}
-          word={(one) => ORDER_WORDS[one]}
-          value={order}
-          onChoose={setOrder}
-        />
-      ) : null}
-      {sorted.map((entry) => (
-        <VehicleLine key={entry.vehicle.id} entry={entry} />
-      ))}
-    </View>
-  );
-}
-/** Fewer are seen at a glance in any order. */
-const MANY = 5;
-
 const styles = StyleSheet.create({
   panes: { flexDirection: 'row', gap: SPACE.xl, alignItems: 'flex-start' },
   pane: { flex: 1, gap: SPACE.l },
-  head: { flexDirection: 'row', alignItems: 'center', gap: SPACE.s },
   scan: { width: TOUCH.hand },
   grow: { flex: 1 },
 });

@@ -146,7 +146,25 @@ function liftOf(entry: YardEntry, vehicle: Vehicle, visit: Visit, { rulesOfVisit
   };
 }
 
+/** By life: what falls due is added up again when the life, its forecasts, the rules or the minute changed. */
+const falling = new WeakMap<Life, { readonly of: readonly unknown[]; readonly at: Omit<AtVehicle, 'entry'> }>();
+
 function atVehicle(entry: YardEntry, life: Life, board: VehicleBoard | undefined, given: TodayGiven): AtVehicle {
+  const { today, fleet, now, until, rulesOfVisit } = given;
+  const of = [board, today, fleet, now, until, rulesOfVisit, entry.standing];
+  const known = falling.get(life);
+  if (known && known.of.every((one, index) => one === of[index])) return { entry, ...known.at };
+  const at = fallingDue(entry, life, board, given);
+  falling.set(life, { of, at });
+  return { entry, ...at };
+}
+
+function fallingDue(
+  entry: YardEntry,
+  life: Life,
+  board: VehicleBoard | undefined,
+  given: TodayGiven,
+): Omit<AtVehicle, 'entry'> {
   const { rulesOfVisit, today, fleet, now, until, minutesOf } = given;
   const { vehicle, visits, entries } = life;
   const { dues } = stickerOf(vehicle, countedVisits(visits), entries, today.house);
@@ -163,7 +181,7 @@ function atVehicle(entry: YardEntry, life: Life, board: VehicleBoard | undefined
     until,
   );
   const turn = board?.nextVisit ?? null;
-  return { entry, list, turn: turn !== null && turn <= until ? turn : null, minutes: minutesOf(life) };
+  return { list, turn: turn !== null && turn <= until ? turn : null, minutes: minutesOf(life) };
 }
 
 function newAt(

@@ -1,4 +1,4 @@
-import type { Life, YardEntry } from '@weskopos/contract';
+import type { Life, Visit, YardEntry } from '@weskopos/contract';
 import { newestRulebook, rulesOf } from '@weskopos/core';
 import { endOfWeek } from 'date-fns/endOfWeek';
 import type { VehicleBoard } from '@weskopos/core/outlook';
@@ -59,6 +59,15 @@ export function useTodayOf(entries: readonly YardEntry[], board: readonly Vehicl
   const fleet = useFleet();
   const minute = useMinute();
   const { until, lookedAt } = asked;
+  // The same as long as the rules are: what was added up by them is not added up again.
+  const byRules = useMemo(() => {
+    const rulebook = newestRulebook(rulebooks);
+    return {
+      rulesOfVisit: (inspection: Visit['inspection']) => rulesFor(rulebooks, inspection),
+      today: rulesOf(rulebook, 'full'),
+      minutesOf: (life: Life) => usualMinutes(life, rulebook),
+    };
+  }, [rulebooks]);
   return useMemo(() => {
     const known = new Map<string, Life>(
       entries.flatMap(({ vehicle }) => {
@@ -66,18 +75,15 @@ export function useTodayOf(entries: readonly YardEntry[], board: readonly Vehicl
         return life ? [[vehicle.id, life] as const] : [];
       }),
     );
-    const rulebook = newestRulebook(rulebooks);
     return todayOf(entries, known, new Map(board.map((line) => [line.vehicleId, line])), {
-      rulesOfVisit: (inspection) => rulesFor(rulebooks, inspection),
-      today: rulesOf(rulebook, 'full'),
+      ...byRules,
       fleet,
       now: minute,
       until,
       lookedAt,
       person: person?.name ?? '',
-      minutesOf: (life) => usualMinutes(life, rulebook),
     });
-  }, [entries, lives, pending, person, rulebooks, fleet, board, minute, until, lookedAt]);
+  }, [entries, lives, pending, person, byRules, fleet, board, minute, until, lookedAt]);
 }
 
 /** The minute it is, ISO 8601: nothing on a board changes sooner, and what is told of a minute need not be told again. */

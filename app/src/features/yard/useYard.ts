@@ -18,11 +18,23 @@ export function useYard(): YardEntry[] {
       ...pending.flatMap((operation) => (operation.kind === 'vehicle.put' ? [operation.body.id] : [])),
     ]);
     const known = [...ids].flatMap((id) => selectLife({ lives, pending, person }, id) ?? []);
-    return yardWith(entries ?? [], known, (life) => summarise(life, rulebooks));
+    return yardWith(entries ?? [], known, (life) => summaryOfLife(life, rulebooks));
   }, [entries, lives, pending, person, rulebooks]);
 }
 
-function summarise(life: Life, rulebooks: readonly Rulebook[]): Pick<YardEntry, 'standing' | 'last' | 'open'> {
+type Summary = Pick<YardEntry, 'standing' | 'last' | 'open'>;
+/** By life: one that changed is another object, and only that one is summed up again. */
+const summaries = new WeakMap<Life, { readonly by: readonly Rulebook[]; readonly summary: Summary }>();
+
+function summaryOfLife(life: Life, rulebooks: readonly Rulebook[]): Summary {
+  const known = summaries.get(life);
+  if (known?.by === rulebooks) return known.summary;
+  const summary = summarise(life, rulebooks);
+  summaries.set(life, { by: rulebooks, summary });
+  return summary;
+}
+
+function summarise(life: Life, rulebooks: readonly Rulebook[]): Summary {
   const { signed, open } = newestVisits(life);
   const standing = signed ? standingSummary(lifeStanding(life, (inspection) => rulesFor(rulebooks, inspection))) : null;
   return { standing, last: signed ? summaryOf(signed) : null, open: open ? summaryOf(open) : null };

@@ -59,6 +59,7 @@ const entryOf = (life: Life): YardEntry => {
     standing: signed ? standingSummary(lifeStanding(life, rulesOfVisit)) : null,
     last: told(signed),
     open: told(open),
+    version: '',
   };
 };
 const given = {
@@ -130,6 +131,20 @@ describe('today’s board', () => {
     expect(today(life).fresh).toMatchObject([{ visit: { inspection: { id: 'a' } } }]);
     expect(today(life, undefined, { person: 'Isla' }).fresh).toEqual([]);
     expect(today(life, undefined, { lookedAt: '2026-11-29T08:00:00.000Z' }).fresh).toEqual([]);
+  });
+
+  test('what falls due at a life is added up once, and again when the day or the life is another', () => {
+    const life = lifeOf([visit('a', '2026-10-01', [SOUND])]);
+    const minutesOf = jest.fn(() => 45);
+    const entry = entryOf(life);
+    const board = (of: Life, now = NOW) =>
+      todayOf([entry], new Map([[CAR.id, of]]), new Map(), { ...given, minutesOf, now });
+    board(life);
+    board(life);
+    expect(minutesOf).toHaveBeenCalledTimes(1);
+    board(life, '2026-12-02T08:00:00.000Z');
+    board({ ...life });
+    expect(minutesOf).toHaveBeenCalledTimes(3);
   });
 
   test('not as before is told once: with what is new where it is new, by itself later, never of one that must stand', () => {

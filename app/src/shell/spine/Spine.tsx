@@ -1,8 +1,10 @@
-import { StyleSheet, View, ScrollView } from 'react-native';
+import Printer from 'lucide-react-native/icons/printer';
+import { Pressable, StyleSheet, View, ScrollView } from 'react-native';
 import { LinkPress } from '../../kit/LinkPress';
 import { CORNER, SPACE, TOUCH } from '../../kit/tokens';
 import { usePalette } from '../../kit/theme';
 import { Label } from '../../kit/Words';
+import { common } from '../../words/en/pages/common';
 import { spine as say } from '../../words/en/pages/spine';
 import type { SpineId, SpineStop } from './places';
 import { SPINE_ICONS } from './spineIcons';
@@ -74,6 +76,14 @@ export function Spine({ places, oneself, name, vehicle, path, wide, waiting }: S
           </View>
         ) : null}
         {brief ? null : me}
+        {wide ? (
+          <Pressable role="button" onPress={() => window.print()} style={[styles.stop, styles.beside]}>
+            <Printer color={palette.soft} size={20} />
+            <Label size="l" soft>
+              {common.print}
+            </Label>
+          </Pressable>
+        ) : null}
       </ScrollView>
     </View>
   );

@@ -15,6 +15,10 @@ class FakeServer {
   session = false;
   life: Life = { vehicle: CAR, visits: [], entries: [] };
   rulebooks: Rulebook[] = [];
+  /** Of the life; empty: nobody knows, and it is fetched each time. */
+  version = '';
+  /** How often the life was asked for. */
+  fetched = 0;
   readonly seen = new Set<string>();
 
   answer(method: string, url: string, body: string | undefined): { status: number; json: unknown } {
@@ -29,8 +33,14 @@ class FakeServer {
     if (url === '/api/rulebooks') return { status: 200, json: this.rulebooks };
     if (url === '/api/fleet/knowledge') return { status: 200, json: { ...BUILT_IN_FLEET, learnedAt: LEARNED_AT } };
     if (url === '/api/yard')
-      return { status: 200, json: [{ vehicle: CAR, standing: null, last: null, open: null }] satisfies YardEntry[] };
-    if (url.endsWith('/life')) return { status: 200, json: this.life };
+      return {
+        status: 200,
+        json: [{ vehicle: CAR, standing: null, last: null, open: null, version: this.version }] satisfies YardEntry[],
+      };
+    if (url.endsWith('/life')) {
+      this.fetched += 1;
+      return { status: 200, json: this.life };
+    }
     if (url !== '/api/operations') return problem(404);
     const { operations } = JSON.parse(body ?? '') as { operations: Operation[] };
     const outcomes = operations.map((operation): OperationOutcome => {

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { expectAccessible, expectReadable, signIn, toVehicle } from './walk';
+import { expectAccessible, expectReadable, signIn, stickingOut, toVehicle } from './walk';
 import { Workshop } from './workshop';
 
 let workshop: Workshop;
@@ -76,7 +76,12 @@ for (const [name, size] of [
       await signIn(page, 'Maren', '112358');
       at = await addresses(page);
     });
-    test.afterAll(() => page.close());
+    /** Taps to every place, and to every page of its vehicle, by the view one comes from. */
+    const taps = new Map<string, string>();
+    test.afterAll(async () => {
+      console.log(`  taps on a ${name}: ${[...taps].map(([view, told]) => `${view} ${told}`).join(', ')}`);
+      await page.close();
+    });
 
     for (const [view, address] of Object.entries(VIEWS))
       test(view, async () => {
@@ -95,24 +100,13 @@ for (const [name, size] of [
           page.getByRole('navigation', { name: spine }).getByRole('link', { name: new RegExp(`^${one}(, \\d+)?$`) });
         if (ownSpine) await expect(page.getByRole('button', { name: 'To the yard' })).toBeVisible();
         else for (const place of PLACES) await expect(within('Places', place)).toBeVisible();
-        if (!ownSpine && path.startsWith(at.vehicle))
-          for (const one of PAGES) await expect(within('Pages of FH 07', one)).toBeVisible();
+        const ofVehicle = !ownSpine && path.startsWith(at.vehicle);
+        taps.set(view, ownSpine ? '2' : ofVehicle ? '1, its pages 1' : '1');
+        if (ofVehicle) for (const one of PAGES) await expect(within('Pages of FH 07', one)).toBeVisible();
         await page.emulateMedia({ colorScheme: 'dark' });
         await expectReadable(page);
       });
   });
-
-/** What sticks out of the page at the right, by its words. */
-const stickingOut = (page: Page) =>
-  page.evaluate(() =>
-    [...document.querySelectorAll('main *, nav *')]
-      .filter((one) => {
-        const { right, width } = one.getBoundingClientRect();
-        return width > 1 && right > window.innerWidth + 1 && !one.closest('svg, video');
-      })
-      .map((one) => `${one.tagName} ${(one.textContent ?? '').slice(0, 60)}`)
-      .slice(0, 5),
-  );
 
 test('on the narrowest phone nothing sticks out, whatever a vehicle is called', async ({ page }) => {
   await page.goto(workshop.url);
