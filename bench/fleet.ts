@@ -2,6 +2,7 @@ import { BUILT_IN_FLEET, BUILT_IN_RULEBOOK, rulesOf } from '@weskopos/core';
 import { randomUuid, seededRandom } from '@weskopos/core/simulated';
 import { fleetWorld, type WorldVehicle } from '@weskopos/core/simulator/fleetWorld';
 import { monitorEventLoopDelay, performance } from 'node:perf_hooks';
+import { quantile } from './answered';
 import { openEngine } from './openEngine';
 import type { Engine } from '@weskopos/server/db/engine';
 import { FleetBook } from '@weskopos/server/fleet/fleetBook';
@@ -19,8 +20,6 @@ const RULES = rulesOf(BUILT_IN_RULEBOOK, 'full');
 const SHEETS = 60;
 
 const mb = (bytes: number) => (bytes / 1e6).toFixed(0);
-const quantile = (values: readonly number[], share: number) =>
-  [...values].sort((a, b) => a - b)[Math.min(values.length - 1, Math.floor(share * values.length))] ?? NaN;
 
 /** A fleet of a thousand over ten years: what summing it all up costs beside only reading it. */
 export async function benchFleet(vehicles = PLAN.vehicles): Promise<void> {

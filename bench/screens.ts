@@ -121,7 +121,6 @@ async function measured(
     await page.reload();
     await page.getByRole('link', { name: new RegExp(`^${last.fleetCode}, `) }).waitFor({ timeout: 120_000 });
     starts.push(await page.evaluate(() => performance.now()));
-    if (process.env.DEBUG) console.log('start', starts);
     await page.waitForTimeout(3000);
   }
   figures.set('start without a network until the yard stands, ms', quantile(starts, 0.5));
@@ -153,7 +152,6 @@ async function measured(
       ['the yard', () => places('Yard').click(), /\d/],
     ];
     for (const [name, touch, heading] of steps) {
-      if (process.env.DEBUG) console.log(round, name);
       const ms = await opened(page, touch, heading);
       // The first time each piece of the program is fetched too.
       if (round > 0) keep(`open ${name}, ms`, ms);

@@ -26,9 +26,8 @@ const cutOff = (page: Page) =>
   );
 
 test('with text twice as large nothing sticks out of the main views, and nothing is cut off', async ({ page }) => {
-  await page.addInitScript(() => {
-    document.documentElement.style.fontSize = '32px';
-  });
+  const session = await page.context().newCDPSession(page);
+  await session.send('Page.setFontSizes', { fontSizes: { standard: 32, fixed: 32 } });
   await page.goto(workshop.url);
   await signIn(page, 'Maren', '112358');
   const heading = page.getByRole('heading', { level: 1 });

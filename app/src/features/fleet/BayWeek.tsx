@@ -41,18 +41,22 @@ export function BayWeek({ entries, boards }: BayWeekProps) {
     <Card>
       <Heading level={2}>{say.bayWeek}</Heading>
       {waiting.length === 0 && told.length === 0 ? <Words soft>{say.nothingComes}</Words> : null}
-      <View style={wide ? styles.columns : styles.stack}>
-        {waiting.length > 0 ? (
-          <View style={wide ? styles.column : styles.stack}>
-            {head(
-              say.overdue,
-              waiting.reduce((sum, { minutes }) => sum + minutes, 0),
-            )}
+      {waiting.length > 0 ? (
+        <View style={styles.stack}>
+          {head(
+            say.overdue,
+            waiting.reduce((sum, { minutes }) => sum + minutes, 0),
+          )}
+          <View style={wide ? styles.tiles : styles.stack}>
             {waiting.map((at) => (
-              <Coming key={at.entry.vehicle.id} at={at} now={now} />
+              <View key={at.entry.vehicle.id} style={wide ? styles.tile : null}>
+                <Coming at={at} now={now} />
+              </View>
             ))}
           </View>
-        ) : null}
+        </View>
+      ) : null}
+      <View style={wide ? styles.columns : styles.stack}>
         {told.map(({ day, vehicles, minutes }) => (
           <View
             key={day.getTime()}
@@ -96,7 +100,9 @@ const styles = StyleSheet.create({
   stack: { gap: SPACE.s },
   columns: { flexDirection: 'row', gap: SPACE.s, alignItems: 'stretch' },
   column: { flex: 1, gap: SPACE.s },
-  day: { borderLeftWidth: 1, paddingLeft: SPACE.s },
+  day: { borderTopWidth: 1, paddingTop: SPACE.xs },
+  tiles: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s },
+  tile: { width: '24%' },
   head: { flexDirection: 'row', flexWrap: 'wrap', justifyContent: 'space-between', gap: SPACE.xs },
   coming: { minHeight: TOUCH.least, flexDirection: 'row', alignItems: 'center', gap: SPACE.s },
   grow: { flex: 1 },

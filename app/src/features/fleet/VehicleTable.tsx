@@ -14,6 +14,7 @@ import { Pressable, StyleSheet, View } from 'react-native';
 import { Card } from '../../kit/Card';
 import { GradeMark } from '../../kit/GradeMark';
 import { LinkPress } from '../../kit/LinkPress';
+import { ONE_LINE } from '../../kit/textScale';
 import { SPACE, TOUCH } from '../../kit/tokens';
 import { gradeColours, usePalette } from '../../kit/theme';
 import { Heading, Label, Words } from '../../kit/Words';
@@ -146,7 +147,7 @@ function Vehicle({ row: { entry } }: { readonly row: Row }) {
   return (
     <LinkPress href={`/vehicle/${id}`} style={styles.link}>
       <Label size="l">{fleetCode}</Label>
-      <Words size="s" soft numberOfLines={1}>
+      <Words size="s" soft {...ONE_LINE}>
         {`${make} ${model}`.trim()}
       </Words>
     </LinkPress>

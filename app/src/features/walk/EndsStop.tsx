@@ -3,6 +3,7 @@ import { memo, useEffect, useRef } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import Svg, { Path } from 'react-native-svg';
 import { usePalette } from '../../kit/theme';
+import { ONE_LINE, SPINE } from '../../kit/textScale';
 import { CORNER, SPACE, TOUCH } from '../../kit/tokens';
 import { HEARD_ONLY, Label, Words } from '../../kit/Words';
 import { words } from '../../words/en';
@@ -62,7 +63,7 @@ export const EndsStop = memo(function EndsStop({ acts, next, onPress }: EndsStop
       </View>
       {first ? (
         <View style={[styles.clock, { backgroundColor: palette.forecast }]}>
-          <Label size="s" colour={palette.onFill} numberOfLines={1}>
+          <Label size="s" colour={palette.onFill} {...ONE_LINE}>
             {words.wait[first.kind]}
           </Label>
           <Label size="m" colour={palette.onFill}>
@@ -90,6 +91,6 @@ export const EndsStop = memo(function EndsStop({ acts, next, onPress }: EndsStop
 });
 
 const styles = StyleSheet.create({
-  stop: { minHeight: TOUCH.least, width: 54, alignItems: 'center', justifyContent: 'center', gap: 2 },
-  clock: { width: 50, alignItems: 'center', borderRadius: CORNER.s, paddingVertical: SPACE.xs },
+  stop: { minHeight: TOUCH.least, width: SPINE.phone, alignItems: 'center', justifyContent: 'center', gap: 2 },
+  clock: { width: SPINE.phone - 4, alignItems: 'center', borderRadius: CORNER.s, paddingVertical: SPACE.xs },
 });

@@ -5,6 +5,7 @@ import Warehouse from 'lucide-react-native/icons/warehouse';
 import { memo, useEffect, useRef } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import Svg from 'react-native-svg';
+import { SPINE, scaled } from '../../kit/textScale';
 import { SPACE, TOUCH } from '../../kit/tokens';
 import { gradeColours, usePalette } from '../../kit/theme';
 import { Label } from '../../kit/Words';
@@ -179,16 +180,16 @@ function StopMark({ grade, isDone }: { readonly grade: Grade; readonly isDone: b
 }
 
 const styles = StyleSheet.create({
-  spine: { width: 54, borderRightWidth: 1 },
+  spine: { width: SPINE.phone, borderRightWidth: 1 },
   inside: { flexGrow: 1, justifyContent: 'space-between', alignItems: 'center', paddingVertical: SPACE.s },
-  line: { position: 'absolute', width: 2, top: SPACE.xl, bottom: SPACE.xl, left: 26 },
-  stop: { minHeight: TOUCH.least, width: 54, alignItems: 'center', justifyContent: 'center', gap: 2 },
+  line: { position: 'absolute', width: 2, top: SPACE.xl, bottom: SPACE.xl, left: SPINE.phone / 2 - 1 },
+  stop: { minHeight: TOUCH.least, width: SPINE.phone, alignItems: 'center', justifyContent: 'center', gap: 2 },
   node: { width: 14, height: 14, borderRadius: 7, borderWidth: 2 },
   here: {
-    minWidth: 36,
+    minWidth: scaled(36),
     paddingHorizontal: 4,
-    height: 26,
-    borderRadius: 13,
+    height: scaled(26),
+    borderRadius: scaled(13),
     alignItems: 'center',
     justifyContent: 'center',
   },
@@ -196,9 +197,9 @@ const styles = StyleSheet.create({
     position: 'absolute',
     top: 0,
     right: 2,
-    width: 18,
-    height: 18,
-    borderRadius: 9,
+    width: scaled(18),
+    height: scaled(18),
+    borderRadius: scaled(9),
     alignItems: 'center',
     justifyContent: 'center',
   },

@@ -15,6 +15,7 @@ import { ScrollView, StyleSheet, View } from 'react-native';
 import { Choice } from '../../kit/Choice';
 import { usePadHasHand } from '../../controls/pad/usePad';
 import { FilmStrip } from './FilmStrip';
+import { ONE_LINE } from '../../kit/textScale';
 import { CORNER, SPACE } from '../../kit/tokens';
 import { usePalette } from '../../kit/theme';
 import { Heading, Words } from '../../kit/Words';
@@ -123,7 +124,7 @@ const StepHead = memo(function StepHead({ step, position, vehicle, background, h
           <Words
             size="m"
             soft
-            numberOfLines={1}
+            {...ONE_LINE}
           >{`${vehicle.fleetCode} · ${vehicle.make} ${vehicle.model} · ${position}`}</Words>
           <Heading level={heading ? 1 : 2} size="h3" {...(heading ? { ref: heading, tabIndex: -1 } : {})}>
             {place ? `${capital(place)} · ${title.toLowerCase()}` : title}

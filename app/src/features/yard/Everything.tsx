@@ -51,6 +51,7 @@ export function Everything({ entries }: { readonly entries: readonly YardEntry[]
             <Choice
               label={say.thatStand}
               hideLabel
+              oneLine
               options={STANDS}
               word={standsWord}
               value={stands}
@@ -61,6 +62,7 @@ export function Everything({ entries }: { readonly entries: readonly YardEntry[]
             <Choice
               label={say.ofClass}
               hideLabel
+              oneLine
               options={['all', ...classes] as const}
               word={(one) => (one === 'all' ? say.anyClass : words.vehicleClass[one])}
               value={of}

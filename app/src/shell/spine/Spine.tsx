@@ -2,15 +2,13 @@ import Printer from 'lucide-react-native/icons/printer';
 import { Pressable, StyleSheet, View, ScrollView } from 'react-native';
 import { LinkPress } from '../../kit/LinkPress';
 import { CORNER, SPACE, TOUCH } from '../../kit/tokens';
+import { ONE_LINE, SPINE, scaled } from '../../kit/textScale';
 import { usePalette } from '../../kit/theme';
 import { Label } from '../../kit/Words';
 import { common } from '../../words/en/pages/common';
 import { spine as say } from '../../words/en/pages/spine';
 import type { SpineId, SpineStop } from './places';
 import { SPINE_ICONS } from './spineIcons';
-
-/** As wide as the walk's line of stops; with words beside the marks on a wide page. */
-export const SPINE = { phone: 54, wide: 148 } as const;
 
 interface SpineProps {
   readonly places: readonly SpineStop[];
@@ -112,7 +110,7 @@ function Stop({ stop: { id, word, href, holds }, path, wide, brief, waits }: Sto
     >
       <Icon color={colour} size={wide ? 20 : 22} strokeWidth={here ? 2.4 : 2} />
       {brief ? null : (
-        <Label size={wide ? 'l' : 's'} colour={colour} strong={here} numberOfLines={1} style={styles.word}>
+        <Label size={wide ? 'l' : 's'} colour={colour} strong={here} {...ONE_LINE} style={styles.word}>
           {word}
         </Label>
       )}
@@ -145,9 +143,9 @@ const styles = StyleSheet.create({
   beside: { flexDirection: 'row', justifyContent: 'flex-start', gap: SPACE.m, paddingHorizontal: SPACE.l },
   word: { maxWidth: '100%' },
   count: {
-    minWidth: 18,
-    height: 18,
-    borderRadius: 9,
+    minWidth: scaled(18),
+    height: scaled(18),
+    borderRadius: scaled(9),
     paddingHorizontal: SPACE.xs,
     alignItems: 'center',
     justifyContent: 'center',
