@@ -27,7 +27,8 @@ async function main(): Promise<void> {
   const page = await browser.newPage({ viewport: PHONE, locale: 'en-GB' });
   await page.goto(workshop.url);
   await signIn(page, 'Isla', '246810');
-  await page.getByText('Saved and sent.').waitFor();
+  await page.getByRole('heading', { name: 'Not to be driven' }).waitFor();
+  await page.getByText('Adding up…').waitFor({ state: 'hidden' });
   await shoot(page, 'yard');
 
   await arrive(page, 'FH 03');

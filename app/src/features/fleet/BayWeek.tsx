@@ -7,6 +7,7 @@ import { LinkPress } from '../../kit/LinkPress';
 import { SPACE, TOUCH } from '../../kit/tokens';
 import { useIsWide, usePalette } from '../../kit/theme';
 import { Heading, Label, Words } from '../../kit/Words';
+import { common } from '../../words/en/pages/common';
 import { fleet as say } from '../../words/en/pages/fleet';
 import { yard } from '../../words/en/pages/yard';
 import { dateWords, workTime } from '../../words/show';
@@ -25,7 +26,7 @@ export function BayWeek({ entries, boards }: BayWeekProps) {
   const wide = useIsWide();
   const palette = usePalette();
   const now = useMinute();
-  const { due, stopped } = useTodayOf(entries, boards, { until: endOfBayWeek(now), lookedAt: now });
+  const { due, stopped, whole } = useTodayOf(entries, boards, { until: endOfBayWeek(now), lookedAt: now });
   const { late, days } = bayWeek(due, now);
   const waiting = [...stopped, ...late];
   const told = wide ? days : days.filter(({ vehicles }) => vehicles.length > 0);
@@ -40,7 +41,13 @@ export function BayWeek({ entries, boards }: BayWeekProps) {
   return (
     <Card>
       <Heading level={2}>{say.bayWeek}</Heading>
-      {waiting.length === 0 && told.length === 0 ? <Words soft>{say.nothingComes}</Words> : null}
+      {!whole ? (
+        <Words soft role="status">
+          {common.addingUp}
+        </Words>
+      ) : waiting.length === 0 && told.every(({ vehicles }) => vehicles.length === 0) ? (
+        <Words soft>{say.nothingComes}</Words>
+      ) : null}
       {waiting.length > 0 ? (
         <View style={styles.stack}>
           {head(

@@ -44,7 +44,16 @@ export function Yard() {
   }, [find, router]);
   const results = useFinder(entries, wanted.trim());
   const enter = useEnterWaits(wanted.trim(), results?.[0]?.href, (href) => router.push(href));
-  const quiet = [today.onLift, today.stopped, today.due, today.fresh].every((list) => list.length === 0);
+  const { onLift, stopped, due, fresh, changed, whole } = today;
+  const quiet = [onLift, stopped, due, fresh, changed].every((list) => list.length === 0);
+  // Nothing is told to be well before all of it is known here.
+  const told = !whole ? (
+    <Words soft role="status">
+      {common.addingUp}
+    </Words>
+  ) : quiet ? (
+    <Words soft>{say.nothingToday}</Words>
+  ) : null;
   return (
     <Page
       title={longDay(today.now)}
@@ -100,7 +109,7 @@ export function Yard() {
       ) : wide ? (
         <View style={styles.panes}>
           <View style={styles.pane}>
-            {quiet ? <Words soft>{say.nothingToday}</Words> : null}
+            {told}
             <Board {...today} />
           </View>
           <View style={styles.pane}>
@@ -109,7 +118,7 @@ export function Yard() {
         </View>
       ) : (
         <>
-          {quiet ? <Words soft>{say.nothingToday}</Words> : null}
+          {told}
           <Board {...today} />
           <Everything entries={entries} />
         </>

@@ -70,6 +70,8 @@ export interface Today {
   readonly fresh: readonly NewAt[];
   /** Not as before, and told nowhere above. */
   readonly changed: readonly ChangedAt[];
+  /** Every vehicle's life was known: what is told nowhere is nowhere. */
+  readonly whole: boolean;
 }
 
 /** By life: how it stands is summed once, and again when something in it changed. What is signed is told by its own rules. */
@@ -114,7 +116,7 @@ export function todayOf(
     const changes = boards.get(entry.vehicle.id)?.changes ?? [];
     return changes.length > 0 && !told.has(entry) ? [{ entry, changes }] : [];
   });
-  return { onLift, stopped, due, fresh, changed };
+  return { onLift, stopped, due, fresh, changed, whole: entries.every(({ vehicle }) => lives.has(vehicle.id)) };
 }
 
 /** It should not be driven with it. */

@@ -104,7 +104,9 @@ describe('today’s board', () => {
     expect(bad.stopped).toHaveLength(1);
     expect(bad.due).toEqual([]);
     const well = today(lifeOf([visit('a', '2026-10-01', [SOUND])]));
-    expect(well).toEqual({ onLift: [], stopped: [], due: [], fresh: [], changed: [] });
+    expect(well).toEqual({ onLift: [], stopped: [], due: [], fresh: [], changed: [], whole: true });
+    // Before its life is known nothing is told of it, nor that there is nothing.
+    expect(todayOf([entryOf(lifeOf([]))], new Map(), new Map(), given)).toMatchObject({ stopped: [], whole: false });
     expect(today(lifeOf([])).due).toEqual([]);
   });
 
