@@ -36,11 +36,15 @@ test('a whole inspection takes longer than a part of it, and what nobody looks a
   expect(visitMinutes({ ...whole, focus: [] }, [])).toBe(0);
 });
 
-test('learns from three visits how long this vehicle takes, from fewer not', () => {
+test('learns from three looks at a point how long it takes here, from fewer not', () => {
   const plan = planOf('interim');
   const slow = visitOf(plan, 100);
   const points = visitPoints(plan).length;
-  expect(visitMinutes(plan, [slow])).toBe(visitMinutes(plan, []));
+  // Looked at once in a visit: the first visit teaches nothing of them.
+  const single = planOf('interim', { focus: ['belt.aux', 'cold.coolant', 'cold.oil'] });
+  const once = visitOf(single, 290);
+  expect(visitMinutes(single, [once])).toBe(visitMinutes(single, []));
+  expect(visitMinutes(single, [once, once, once])).toBeGreaterThan(visitMinutes(single, []));
   const learned = visitMinutes(plan, [slow, slow, slow]);
   expect(learned).toBeGreaterThan(((points - 20) * 100) / 60);
   expect(learned).toBeLessThan((points * 100) / 60 + 12);
