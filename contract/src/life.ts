@@ -69,7 +69,7 @@ export const yardEntrySchema = z.object({
   last: visitSummarySchema.nullable(),
   open: visitSummarySchema.nullable(),
   /** Of its life: the same as long as nothing in it changed; empty where that is not known. */
-  version: z.string(),
+  version: z.string().default(''),
 });
 /** One vehicle in the yard. */
 export type YardEntry = z.infer<typeof yardEntrySchema>;

@@ -267,7 +267,8 @@ class OneWorkshop implements Workshop {
     await store.write('yard', entries);
     this.set({ entries });
     for (const { vehicle, version } of entries) {
-      if (version !== '' && this.versions.get(vehicle.id) === version) continue;
+      // An older workshop tells none.
+      if (version && this.versions.get(vehicle.id) === version) continue;
       await this.refreshLife(vehicle.id);
       // Told before the life was: what changed in between is of a later version, and fetched once more.
       this.versions.set(vehicle.id, version);

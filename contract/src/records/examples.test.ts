@@ -92,7 +92,8 @@ test('what a device kept of a life, the yard and its queue is lifted to what is 
     ...entry,
     vehicle: lift(OPERATION_RECORDS['vehicle.put'], entry.vehicle),
   }));
-  expect(yard.map((entry) => yardEntrySchema.parse(entry))).toEqual(yard);
+  // Nobody told of versions then: each life is fetched.
+  expect(yard.map((entry) => yardEntrySchema.parse(entry))).toEqual(yard.map((entry) => ({ ...entry, version: '' })));
   expect(kept.pending.map((operation) => operationSchema.safeParse(operation).success)).toEqual([true, true, true]);
 });
 
