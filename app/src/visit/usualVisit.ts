@@ -1,6 +1,7 @@
 import type { Life } from '@weskopos/contract';
 import { isSigned, offeredFor, type Rulebook, type Template } from '@weskopos/core';
 import { visitMinutes } from '@weskopos/core/today';
+import { perLife } from '../sync/perLife';
 
 /** Fewer points than this make a short look, which nobody asks for again by habit. */
 const SHORT = 30;
@@ -24,21 +25,14 @@ export function usualVisit({ vehicle, visits }: Life, { templates }: Rulebook, a
   };
 }
 
-/** By life and rulebook: a life is another object when something in it changed. */
-const told = new WeakMap<Life, { readonly by: Rulebook; readonly minutes: number }>();
-
 /** Minutes the vehicle's next visit takes if it is given what it usually is; 0 where there is nothing to look at. */
-export function usualMinutes(life: Life, rulebook: Rulebook): number {
-  const known = told.get(life);
-  if (known?.by === rulebook) return known.minutes;
+export const usualMinutes = perLife((life: Life, rulebook: Rulebook): number => {
   const { chosen } = usualVisit(life, rulebook, null);
   const { vehicle, visits } = life;
-  const minutes = chosen
-    ? visitMinutes(
-        { vehicle, template: chosen, house: rulebook.house, focus: null },
-        visits.map(({ findings }) => findings),
-      )
-    : 0;
-  told.set(life, { by: rulebook, minutes });
-  return minutes;
-}
+  if (!chosen) return 0;
+  const plan = { vehicle, template: chosen, house: rulebook.house, focus: null };
+  return visitMinutes(
+    plan,
+    visits.map(({ findings }) => findings),
+  );
+});

@@ -102,6 +102,7 @@ export function FleetPage() {
               />
             ) : null}
           </View>
+          <BayWeek entries={entries} boards={vehicles} />
           {parts.length === 0 ? (
             <Card>
               <Heading level={2}>{say.nothingToForecastYet}</Heading>
@@ -109,7 +110,6 @@ export function FleetPage() {
             </Card>
           ) : (
             <>
-              <BayWeek entries={entries} boards={vehicles} />
               {wide ? <VehicleTable entries={yard} boards={vehicles} /> : null}
               <View style={wide ? styles.panes : styles.stack}>
                 <View style={wide ? styles.pane : styles.stack}>

@@ -22,6 +22,7 @@ import { words } from '../../words/en';
 import { fleet as say } from '../../words/en/pages/fleet';
 import { dateWords, meterWords, pointShort } from '../../words/show';
 import { dueMs, whenOf } from '../charts/fleetPart';
+import { gradeOf } from '../yard/lines';
 
 /** One vehicle as the desk compares them. */
 interface Row {
@@ -30,7 +31,6 @@ interface Row {
 }
 
 const seenAt = ({ entry }: Row) => entry.standing?.last?.at ?? '';
-const gradeOf = ({ entry }: Row) => entry.standing?.grade ?? 'not-seen';
 const soonest = ({ board }: Row) => [...(board?.parts ?? [])].sort((a, b) => dueMs(a) - dueMs(b))[0];
 const shortDay = (iso: string) => (iso === '' ? '–' : dateWords(new Date(iso), 'dayAndMonth'));
 
@@ -42,7 +42,7 @@ const COLUMNS = [
     sortingFn: 'alphanumeric',
     cell: ({ row: { original } }) => <Vehicle row={original} />,
   }),
-  column.accessor((row) => GRADES.indexOf(gradeOf(row)), {
+  column.accessor((row) => GRADES.indexOf(gradeOf(row.entry)), {
     id: 'stands',
     header: say.stands,
     sortDescFirst: true,
@@ -156,7 +156,7 @@ function Vehicle({ row: { entry } }: { readonly row: Row }) {
 
 function Stands({ row }: { readonly row: Row }) {
   const palette = usePalette();
-  const grade = gradeOf(row);
+  const grade = gradeOf(row.entry);
   return (
     <View style={styles.stands}>
       <GradeMark grade={grade} height={26} />

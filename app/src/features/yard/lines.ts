@@ -9,7 +9,8 @@ export const STANDS = ['all', 'fail', 'advisory', 'pass', 'not-seen'] as const;
 /** How the vehicles stand that are shown. */
 export type Stands = (typeof STANDS)[number];
 
-const gradeOf = ({ standing: stands }: YardEntry): Grade => stands?.grade ?? 'not-seen';
+/** How a vehicle stands; not seen where nobody has looked yet. */
+export const gradeOf = ({ standing: stands }: YardEntry): Grade => stands?.grade ?? 'not-seen';
 const BY: Readonly<Record<Order, (a: YardEntry, b: YardEntry) => number>> = {
   code: () => 0,
   worst: (a, b) => GRADES.indexOf(gradeOf(b)) - GRADES.indexOf(gradeOf(a)),

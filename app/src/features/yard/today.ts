@@ -12,6 +12,7 @@ import type { FleetKnowledge, LifeStanding, LooseEnd, Rules, Wait } from '@wesko
 import { stickerOf } from '@weskopos/core/jobs/stickerOf';
 import type { VehicleBoard } from '@weskopos/core/outlook';
 import { meterStand, toDo, type ToDo } from '@weskopos/core/today';
+import { perLife } from '../../sync/perLife';
 
 /** What today's board is told with. */
 export interface TodayGiven {
@@ -148,43 +149,40 @@ function liftOf(entry: YardEntry, vehicle: Vehicle, visit: Visit, { rulesOfVisit
   };
 }
 
-/** By life: what falls due is added up again when the life, its forecasts, the rules or the minute changed. */
-const falling = new WeakMap<Life, { readonly of: readonly unknown[]; readonly at: Omit<AtVehicle, 'entry'> }>();
-
 function atVehicle(entry: YardEntry, life: Life, board: VehicleBoard | undefined, given: TodayGiven): AtVehicle {
-  const { today, fleet, now, until, rulesOfVisit } = given;
-  const of = [board, today, fleet, now, until, rulesOfVisit, entry.standing];
-  const known = falling.get(life);
-  if (known && known.of.every((one, index) => one === of[index])) return { entry, ...known.at };
-  const at = fallingDue(entry, life, board, given);
-  falling.set(life, { of, at });
-  return { entry, ...at };
+  const { today, fleet, now, until, rulesOfVisit, minutesOf } = given;
+  return { entry, ...fallingDue(life, entry.standing, board, today, fleet, now, until, rulesOfVisit, minutesOf) };
 }
 
-function fallingDue(
-  entry: YardEntry,
-  life: Life,
-  board: VehicleBoard | undefined,
-  given: TodayGiven,
-): Omit<AtVehicle, 'entry'> {
-  const { rulesOfVisit, today, fleet, now, until, minutesOf } = given;
-  const { vehicle, visits, entries } = life;
-  const { dues } = stickerOf(vehicle, countedVisits(visits), entries, today.house);
-  const wrong = (entry.standing?.counts.fail ?? 0) > 0;
-  const list = toDo(
-    {
-      points: wrong ? standingOf(life, rulesOfVisit).points : [],
-      dues,
-      boltsAgain: entry.standing?.boltsAgain ?? null,
-      parts: board?.parts ?? [],
-      stand: meterStand(vehicle, visits, entries, fleet.use, now),
-    },
-    now,
-    until,
-  );
-  const turn = board?.nextVisit ?? null;
-  return { list, turn: turn !== null && turn <= until ? turn : null, minutes: minutesOf(life) };
-}
+/** Added up again when the life, its forecasts, the rules or the minute changed. */
+const fallingDue = perLife(
+  (
+    life: Life,
+    standing: YardEntry['standing'],
+    board: VehicleBoard | undefined,
+    today: Rules,
+    fleet: FleetKnowledge,
+    now: string,
+    until: string,
+    rulesOfVisit: TodayGiven['rulesOfVisit'],
+    minutesOf: TodayGiven['minutesOf'],
+  ): Omit<AtVehicle, 'entry'> => {
+    const { vehicle, visits, entries } = life;
+    const list = toDo(
+      {
+        points: (standing?.counts.fail ?? 0) > 0 ? standingOf(life, rulesOfVisit).points : [],
+        dues: stickerOf(vehicle, countedVisits(visits), entries, today.house).dues,
+        boltsAgain: standing?.boltsAgain ?? null,
+        parts: board?.parts ?? [],
+        stand: meterStand(vehicle, visits, entries, fleet.use, now),
+      },
+      now,
+      until,
+    );
+    const turn = board?.nextVisit ?? null;
+    return { list, turn: turn !== null && turn <= until ? turn : null, minutes: minutesOf(life) };
+  },
+);
 
 function newAt(
   entry: YardEntry,

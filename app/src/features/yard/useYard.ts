@@ -2,6 +2,7 @@ import type { Life, Visit, VisitSummary, YardEntry } from '@weskopos/contract';
 import { lifeStanding, standingSummary, type Rulebook } from '@weskopos/core';
 import { useMemo } from 'react';
 import { newestVisits, yardWith } from '../../sync/foldLife';
+import { perLife } from '../../sync/perLife';
 import { useRulebooks } from '../../sync/useLife';
 import { rulesFor, selectLife, useWorkshop } from '../../sync/workshop';
 
@@ -22,23 +23,16 @@ export function useYard(): YardEntry[] {
   }, [entries, lives, pending, person, rulebooks]);
 }
 
-type Summary = Pick<YardEntry, 'standing' | 'last' | 'open'>;
-/** By life: one that changed is another object, and only that one is summed up again. */
-const summaries = new WeakMap<Life, { readonly by: readonly Rulebook[]; readonly summary: Summary }>();
-
-function summaryOfLife(life: Life, rulebooks: readonly Rulebook[]): Summary {
-  const known = summaries.get(life);
-  if (known?.by === rulebooks) return known.summary;
-  const summary = summarise(life, rulebooks);
-  summaries.set(life, { by: rulebooks, summary });
-  return summary;
-}
-
-function summarise(life: Life, rulebooks: readonly Rulebook[]): Summary {
-  const { signed, open } = newestVisits(life);
-  const standing = signed ? standingSummary(lifeStanding(life, (inspection) => rulesFor(rulebooks, inspection))) : null;
-  return { standing, last: signed ? summaryOf(signed) : null, open: open ? summaryOf(open) : null };
-}
+/** Only a life that changed is summed up again. */
+const summaryOfLife = perLife(
+  (life: Life, rulebooks: readonly Rulebook[]): Pick<YardEntry, 'standing' | 'last' | 'open'> => {
+    const { signed, open } = newestVisits(life);
+    const standing = signed
+      ? standingSummary(lifeStanding(life, (inspection) => rulesFor(rulebooks, inspection)))
+      : null;
+    return { standing, last: signed ? summaryOf(signed) : null, open: open ? summaryOf(open) : null };
+  },
+);
 
 /** The verdict is left to the standing: it is the worst of more than this visit. */
 function summaryOf({ inspection: { id, startedAt, meter, signedAt } }: Visit): VisitSummary {

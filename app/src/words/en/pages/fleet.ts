@@ -9,7 +9,7 @@ export const fleet = {
   soonest: 'Runs out first',
   bayWeek: 'The bay’s week',
   nothingComes: 'Nothing falls due in the next seven days.',
-  overdue: 'Overdue',
+  overdue: 'Overdue, or not to be driven',
   minutesFrom: 'Minutes are those of a visit, as long as it took at this vehicle before. Jobs and repairs come on top.',
   visitsDue: 'Visits after that',
   weekOf: (format: string) => `Week of ${format}`,
