@@ -1,5 +1,5 @@
 import type { Href } from 'expo-router';
-import { Suspense, type ReactNode } from 'react';
+import { Suspense, useCallback, useState, type ReactNode } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import ChevronLeft from 'lucide-react-native/icons/chevron-left';
 import { usePadHasHand } from '../controls/pad/usePad';
@@ -7,6 +7,7 @@ import { SyncLine } from './SyncLine';
 import { useHeadingFocus } from './useHeadingFocus';
 import { useTitle } from './useTitle';
 import { LinkPress } from '../kit/LinkPress';
+import { PageScroll } from '../kit/LongList';
 import { SPACE, TOUCH } from '../kit/tokens';
 import { usePalette } from '../kit/theme';
 import { Heading, Words } from '../kit/Words';
@@ -36,10 +37,16 @@ export function Page({ title, over, name, back, aside, children, foot, footWidth
   const heading = useHeadingFocus();
   const padHasHand = usePadHasHand();
   useTitle(name ?? title, over ?? '');
+  const [scroll, setScroll] = useState<HTMLElement | null>(null);
+  // On the web a scrolling view is an element, whatever its type says.
+  const scrolls = useCallback(
+    (view: ScrollView | null) => setScroll((view?.getScrollableNode() as HTMLElement | undefined) ?? null),
+    [],
+  );
   return (
     <View role="main" style={[styles.page, { backgroundColor: palette.ground }]}>
       {/* Scrolled by keys too where nothing in it takes the focus. */}
-      <ScrollView contentContainerStyle={styles.scroll} {...{ tabIndex: 0 }}>
+      <ScrollView ref={scrolls} contentContainerStyle={styles.scroll} {...{ tabIndex: 0 }}>
         <View style={[styles.column, { maxWidth: width }]}>
           <View style={styles.head}>
             {back ? (
@@ -63,7 +70,9 @@ export function Page({ title, over, name, back, aside, children, foot, footWidth
           </View>
           <SyncLine />
           {/* What is still being fetched hides itself, not the heading one is at. */}
-          <Suspense fallback={null}>{children}</Suspense>
+          <PageScroll value={scroll}>
+            <Suspense fallback={null}>{children}</Suspense>
+          </PageScroll>
         </View>
       </ScrollView>
       {foot && !padHasHand ? (

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { useShallow } from 'zustand/shallow';
 import { StyleSheet, View } from 'react-native';
 import { Press } from '../kit/Press';
 import { usePalette } from '../kit/theme';
@@ -6,7 +7,7 @@ import { SPACE } from '../kit/tokens';
 import { Words } from '../kit/Words';
 import type { RefusedOperation } from '../sync/deviceStore';
 import { isLate } from '../sync/lateEntry';
-import { deleteRefused, sendAgain, useWorkshop } from '../sync/workshop';
+import { deleteRefused, sendAgain, useWorkshop, vehicleOfVisit } from '../sync/workshop';
 import { words } from '../words/en';
 import { refusedSentence } from '../words/refusedSentence';
 
@@ -14,10 +15,16 @@ import { refusedSentence } from '../words/refusedSentence';
 export function RefusedChange({ refused }: { readonly refused: RefusedOperation }) {
   const palette = usePalette();
   const [sure, setSure] = useState(false);
-  const lives = useWorkshop((state) => state.lives);
+  const [briefs, lives, pending] = useWorkshop(
+    useShallow((state) => [state.briefs, state.lives, state.pending] as const),
+  );
+  const vehicleOf = (visitId: string) => {
+    const id = vehicleOfVisit({ briefs, lives, pending }, visitId) ?? '';
+    return (lives[id] ?? briefs[id])?.vehicle;
+  };
   return (
     <View style={[styles.refused, { borderColor: palette.fail }]}>
-      <Words>{refusedSentence(refused, Object.values(lives))}</Words>
+      <Words>{refusedSentence(refused, vehicleOf)}</Words>
       <View style={styles.ways}>
         <Press
           label={isLate(refused) ? words.refused.amend : words.refused.sendAgain}

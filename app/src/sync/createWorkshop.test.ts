@@ -1,9 +1,11 @@
 /** @jest-environment node */
 import type { Operation } from '@weskopos/contract';
+import type { LifeEntry } from '@weskopos/core';
 import { CAR, findingOf, inspectionOf } from '@weskopos/core/tests/builders';
 import { createWorkshop, type WorkshopPorts } from './createWorkshop';
 import { memoryStore } from './memoryStore';
 import { BROWSER, ISLA, server } from './tests/fakeWorld';
+import { Unreachable } from './transport';
 
 const asIs = (operation: Operation) => Promise.resolve(operation);
 const finding = findingOf('belt.aux', '', {}, inspectionOf(CAR).id);
@@ -76,4 +78,47 @@ test('a life is fetched when it changed, or is not whole on this device, and not
   await workshop.reconnect();
   await workshop.reconnect();
   expect(server.fetched).toBe(4);
+});
+
+test('opened again a workshop tells its vehicles without their lives, and reads one when its pages open', async () => {
+  const store = memoryStore();
+  const openStore = () => Promise.resolve(store);
+  await opened({ openStore });
+  server.up = false;
+  const again = await opened({ openStore });
+  const state = () => again.useWorkshop.getState();
+  expect([Object.keys(state().briefs), Object.keys(state().lives)]).toEqual([[CAR.id], []]);
+  again.holdLife(CAR.id);
+  await new Promise(setImmediate);
+  expect(Object.keys(state().lives)).toEqual([CAR.id]);
+});
+
+test('a change at a vehicle whose pages are not open is told of it at once, and kept with it when it is taken', async () => {
+  const workshop = await opened();
+  const state = () => workshop.useWorkshop.getState();
+  server.up = false;
+  const body = { id: BROWSER.newId(), vehicleId: CAR.id, at: '2026-06-02T08:00:00.000Z', meter: 61_000, kind: 'meter' };
+  await workshop.record({ kind: 'entry.put', body: body as LifeEntry });
+  expect((await workshop.lifeOnce(CAR.id))?.entries).toMatchObject([{ id: body.id }]);
+  await new Promise(setImmediate);
+  expect(Object.keys(state().lives)).toEqual([CAR.id]);
+  server.up = true;
+  await workshop.reconnect();
+  expect(state().pending).toEqual([]);
+  expect(state().lives).toEqual({});
+  expect(state().briefs[CAR.id]?.meters.last).toEqual({ at: body.at, meter: body.meter });
+});
+
+test('what the workshop told last stands when it is not reached, with when and why; what it never told does not', async () => {
+  let now = '2026-06-01T09:00:00.000Z';
+  const workshop = await opened({ now: () => now });
+  const gone = new Unreachable('no network');
+  expect(await workshop.askKept('board', () => Promise.resolve([1]))).toEqual({ answer: [1], at: now, problem: null });
+  now = '2026-06-02T09:00:00.000Z';
+  expect(await workshop.askKept('board', () => Promise.reject(gone))).toEqual({
+    answer: [1],
+    at: '2026-06-01T09:00:00.000Z',
+    problem: gone,
+  });
+  await expect(workshop.askKept('other', () => Promise.reject(gone))).rejects.toBe(gone);
 });

@@ -13,10 +13,11 @@ import {
 import { amendmentOf, isLate } from './lateEntry';
 import { foldLife, mergeLife } from './foldLife';
 import { memoryStore } from './memoryStore';
-import { readLife, writeLife, writeVersion } from './lifeDocuments';
+import { readBriefs, readVersions, writeVersion } from './lifeDocuments';
+import { LivesAtHand } from './livesAtHand';
 import { createSync, type Sync, type SyncPorts } from './syncEngine';
 import { ServerProblem, Unreachable, type Transport } from './transport';
-import { NOTHING_KNOWN, selectLife, type WorkshopState } from './workshopState';
+import { NOTHING_KNOWN, selectLife, vehicleOfChange, vehicleOfVisit, type WorkshopState } from './workshopState';
 
 /** What a workshop on a device needs of the world around it. */
 export interface WorkshopPorts {
@@ -52,6 +53,12 @@ export interface Workshop {
   readonly signOut: () => Promise<void>;
   /** Fetches one vehicle's life: somebody else has changed it. */
   readonly refreshLifeQuietly: (vehicleId: string) => Promise<void>;
+  /** Has a vehicle's life read from the device's disk, and shown as long as somebody looks at it. @returns how to let go of it */
+  readonly holdLife: (vehicleId: string) => () => void;
+  /** A vehicle's life with what waits on this device, read for once; undefined where it is not here. */
+  readonly lifeOnce: (vehicleId: string) => Promise<Life | undefined>;
+  /** Asks the workshop, and keeps its answer for when it is not reached: then the last one is given, with when it was told. */
+  readonly askKept: <T>(name: string, ask: () => Promise<T>) => Promise<KeptAnswer<T>>;
   /** Records a change: on the device's disk first, then on the screen, then on its way. */
   readonly record: (draft: OperationDraft) => Promise<void>;
   /** Keeps a photo on the device's disk and sends it when it can. @returns its id */
@@ -67,6 +74,15 @@ export interface Workshop {
    * that came after its visit was signed becomes an amendment, with why.
    */
   readonly sendAgain: (refused: RefusedOperation, why: string) => Promise<void>;
+}
+
+/** What the workshop answered. */
+export interface KeptAnswer<T> {
+  readonly answer: T;
+  /** When it was told, ISO 8601. */
+  readonly at: string;
+  /** Why it is not asked anew; null where it was. */
+  readonly problem: unknown;
 }
 
 /** A workshop on a device; nothing happens before it is opened. Its acts can be taken out of it. */
@@ -85,10 +101,18 @@ class OneWorkshop implements Workshop {
   readonly deviceId: string;
   private opened: Opened | null = null;
   /** Which of the workshop's versions of each life this device holds whole. */
-  private readonly versions = new Map<string, string>();
+  private versions = new Map<string, string>();
+  private readonly atHand: LivesAtHand;
 
   constructor(private readonly ports: WorkshopPorts) {
     this.deviceId = ports.deviceId;
+    this.atHand = new LivesAtHand({
+      store: () => this.here.store,
+      get: () => this.get(),
+      set: (change) => this.set(change),
+      // Whatever version it was of: the next look at the workshop fetches it.
+      onTorn: (vehicleId) => this.versions.delete(vehicleId),
+    });
   }
 
   readonly open = async (lift: Lift): Promise<void> => {
@@ -98,6 +122,7 @@ class OneWorkshop implements Workshop {
     this.opened = { store, sync: this.startSync(store) };
     this.ports.onOnline(() => void this.reconnect());
     await this.showKept(store);
+    void this.remakeBriefs();
     await this.reconnect();
   };
 
@@ -134,9 +159,31 @@ class OneWorkshop implements Workshop {
     return quietly(this.refreshLife(vehicleId));
   };
 
+  readonly holdLife = (vehicleId: string): (() => void) => this.atHand.hold(vehicleId);
+
+  readonly lifeOnce = (vehicleId: string): Promise<Life | undefined> =>
+    this.atHand.with(vehicleId, (life) =>
+      selectLife({ ...this.get(), lives: life ? { [vehicleId]: life } : {} }, vehicleId),
+    );
+
+  readonly askKept = async <T>(name: string, ask: () => Promise<T>): Promise<KeptAnswer<T>> => {
+    const { store } = this.here;
+    try {
+      const told = { answer: await ask(), at: this.ports.now() };
+      await store.write(`answer/${name}`, told);
+      return { ...told, problem: null };
+    } catch (problem) {
+      const kept = await store.read<Omit<KeptAnswer<T>, 'problem'>>(`answer/${name}`);
+      if (!kept) throw problem;
+      return { ...kept, problem };
+    }
+  };
+
   readonly record = async (draft: OperationDraft): Promise<void> => {
     const [{ sync }, by, operation] = [this.here, this.whoAmI(), this.stamped(draft)];
     this.set(({ pending }) => ({ pending: [...pending, operation] }));
+    // A change may be of a vehicle whose pages are not open: the yard has ticks of its own.
+    void this.atHand.readWaiting();
     await this.onDisk(sync.record(operation, by));
   };
 
@@ -164,7 +211,7 @@ class OneWorkshop implements Workshop {
 
   readonly sendAgain = async (refused: RefusedOperation, why: string): Promise<void> => {
     const { operation } = refused;
-    const again = this.stamped(this.rebased(refused, why));
+    const again = this.stamped(await this.rebased(refused, why));
     this.set(({ pending }) => ({ pending: [...pending, again] }));
     await this.onDisk(this.here.store.tryAgain(operation.id, { operation: again, by: this.whoAmI() }));
     await this.showRefused();
@@ -202,7 +249,7 @@ class OneWorkshop implements Workshop {
     return createSync({
       store,
       person: () => this.get().person?.id ?? null,
-      knows: (vehicleId) => vehicleId in this.get().lives,
+      knows: (vehicleId) => vehicleId in this.get().briefs || vehicleId in this.get().lives,
       send: (operations) => server.call('sendOperations', { body: { operations } }),
       sendPhoto: (id, blob) => server.sendPhoto(id, blob),
       later,
@@ -220,35 +267,28 @@ class OneWorkshop implements Workshop {
   }
 
   private async showKept(store: DeviceStore): Promise<void> {
-    const [person, entries, queue, refused, rulebooks, fleet] = await Promise.all([
+    const [person, entries, queue, refused, rulebooks, fleet, briefs, versions] = await Promise.all([
       store.read<Person>('person'),
       store.read<YardEntry[]>('yard'),
       store.queue(),
       store.refused(),
       store.read<Rulebook[]>('rulebooks'),
       store.read<FleetKnowledge>('fleet'),
+      readBriefs(store),
+      readVersions(store),
     ]);
+    this.versions = new Map(versions);
     // What a newer app made here waits as it is: nothing here knows how to show it.
     const pending = queue.flatMap(({ operation }) => (isNewerOperation(operation) ? [] : [operation]));
-    const ids = new Set([
-      ...(entries ?? []).map(({ vehicle }) => vehicle.id),
-      ...pending.flatMap((operation) => (operation.kind === 'vehicle.put' ? [operation.body.id] : [])),
-    ]);
-    const lives: Record<string, Life> = {};
-    for (const id of ids) {
-      const kept = await readLife(store, id);
-      if (!kept) continue;
-      lives[id] = kept.life;
-      this.versions.set(id, kept.version);
-    }
     this.set({
       entries: entries ?? null,
-      lives,
+      briefs: Object.fromEntries(briefs),
       pending,
       refused,
       rulebooks: rulebooks ?? [],
       fleet: { ...BUILT_IN_FLEET, ...fleet },
     });
+    await this.atHand.readWaiting();
     if (person) this.set({ person, status: 'ready' });
   }
 
@@ -263,6 +303,7 @@ class OneWorkshop implements Workshop {
     const rulebooks = await call('rulebooks');
     await store.write('rulebooks', rulebooks);
     this.set({ rulebooks });
+    void this.remakeBriefs();
     const entries = await call('yard');
     await store.write('yard', entries);
     this.set({ entries });
@@ -281,29 +322,33 @@ class OneWorkshop implements Workshop {
 
   private async refreshLife(id: string): Promise<void> {
     const fetched = await this.ports.server.call('life', { params: { id } });
-    // Read, joined and shown in one turn: what the server took while the answer travelled must not be lost in between.
-    const before = this.get().lives[id];
-    const life = mergeLife(before, fetched);
-    this.set(({ lives }) => ({ lives: { ...lives, [id]: life } }));
-    await writeLife(this.here.store, before, life);
+    // Joined and shown in one turn: what the server took while the answer travelled must not be lost in between.
+    await this.atHand.with(id, (before) => this.atHand.put([mergeLife(before, fetched)]));
+  }
+
+  /** Makes the briefs anew that are missing, or that other rules made. */
+  private remakeBriefs(): Promise<void> {
+    return this.atHand.remake(() => {
+      const { entries, briefs } = this.get();
+      return [...new Set([...(entries ?? []).map(({ vehicle }) => vehicle.id), ...Object.keys(briefs)])];
+    });
   }
 
   /** A change the server has taken moves from what waits into the known state, in one turn; then onto the disk. */
   private async taken(operation: Operation): Promise<void> {
-    const { lives, pending, person, rulebooks } = this.get();
-    const folded = touchedLives(operation, lives).flatMap((id) => {
-      const life = foldLife(lives[id], operation, person?.name ?? '');
-      return life && life !== lives[id] ? [{ id, life }] : [];
-    });
-    const books = operation.kind === 'rulebook.put' ? [...rulebooks, operation.body] : rulebooks;
-    this.set({
-      lives: { ...lives, ...Object.fromEntries(folded.map(({ id, life }) => [id, life])) },
-      rulebooks: books,
-      pending: pending.filter(({ id }) => id !== operation.id),
-    });
-    const { store } = this.here;
-    await Promise.all(folded.map(({ id, life }) => writeLife(store, lives[id], life)));
-    if (books !== rulebooks) await store.write('rulebooks', books);
+    const settled = ({ pending }: WorkshopState) => ({ pending: pending.filter(({ id }) => id !== operation.id) });
+    const touched = vehicleOfChange(this.get(), operation);
+    if (operation.kind === 'rulebook.put') {
+      const rulebooks = [...this.get().rulebooks, operation.body];
+      this.set((state) => ({ ...settled(state), rulebooks }));
+      await this.here.store.write('rulebooks', rulebooks);
+      void this.remakeBriefs();
+    } else if (touched === undefined) this.set(settled);
+    else
+      await this.atHand.with(touched, (before) => {
+        const life = foldLife(before, operation, this.get().person?.name ?? '');
+        return this.atHand.put(life && life !== before ? [life] : [], settled);
+      });
     void this.hearOf(operation);
   }
 
@@ -332,13 +377,13 @@ class OneWorkshop implements Workshop {
   }
 
   /** A change that was not taken, on what stands now; one that came too late for its visit as an amendment. */
-  private rebased(refused: RefusedOperation, why: string): OperationDraft {
+  private async rebased(refused: RefusedOperation, why: string): Promise<OperationDraft> {
     const { operation } = refused;
     const { kind, body } = operation;
     if (operation.kind !== 'finding.put') return { kind, body } as OperationDraft;
     const { inspectionId, point, place } = operation.body;
-    const lives = Object.keys(this.get().lives).flatMap((id) => selectLife(this.get(), id) ?? []);
-    const visit = lives.flatMap(({ visits }) => visits).find(({ inspection }) => inspection.id === inspectionId);
+    const life = await this.lifeOnce(vehicleOfVisit(this.get(), inspectionId) ?? '');
+    const visit = life?.visits.find(({ inspection }) => inspection.id === inspectionId);
     const standing = currentFindings(visit?.findings ?? []).standing.get(pointKey(point, place));
     const findingId = this.ports.newId();
     if (!isLate(refused))
@@ -351,10 +396,8 @@ class OneWorkshop implements Workshop {
   private async hearOf(operation: Operation): Promise<void> {
     if (!ASKS_ANEW.some((kind) => kind === operation.kind) || !('inspectionId' in operation.body)) return;
     const { inspectionId } = operation.body;
-    const life = Object.values(this.get().lives).find(({ visits }) =>
-      visits.some(({ inspection }) => inspection.id === inspectionId),
-    );
-    if (life) await quietly(this.refreshLife(life.vehicle.id));
+    const vehicleId = vehicleOfVisit(this.get(), inspectionId);
+    if (vehicleId !== undefined) await quietly(this.refreshLife(vehicleId));
   }
 }
 
@@ -374,8 +417,4 @@ async function quietly(fetching: Promise<void>): Promise<void> {
   } catch (error) {
     if (!(error instanceof Unreachable)) throw error;
   }
-}
-
-function touchedLives(operation: Operation, lives: WorkshopState['lives']): string[] {
-  return operation.kind === 'vehicle.put' ? [operation.body.id] : Object.keys(lives);
 }

@@ -40,7 +40,11 @@ export interface DeviceStore {
   photos(): Promise<QueuedPhoto[]>;
   dropPhoto(id: string): Promise<void>;
   read<T>(key: string): Promise<T | undefined>;
+  /** Everything whose key begins so, by the rest of its key. */
+  readAll<T>(prefix: string): Promise<ReadonlyMap<string, T>>;
   write(key: string, value: unknown): Promise<void>;
+  /** All of it or nothing, begun in the turn of the call; what is undefined is dropped. */
+  writeAll(values: ReadonlyMap<string, unknown>): Promise<void>;
 }
 
 interface Schema extends DBSchema {
@@ -149,8 +153,21 @@ export async function openDeviceStore({ name = 'weskopos', onBlocked }: StoreOpt
     photos: () => db.getAll('photos'),
     dropPhoto: (id) => db.delete('photos', id),
     read: async <T>(key: string) => (await db.get('documents', key)) as T | undefined,
+    async readAll<T>(prefix: string) {
+      const range = IDBKeyRange.bound(prefix, `${prefix}\uffff`);
+      const { store } = db.transaction('documents');
+      const [keys, values] = await Promise.all([store.getAllKeys(range), store.getAll(range)]);
+      return new Map(keys.map((key, index) => [key.slice(prefix.length), values[index] as T]));
+    },
     async write(key, value) {
       await db.put('documents', value, key);
+    },
+    async writeAll(values) {
+      const tx = db.transaction('documents', 'readwrite');
+      const written = [...values].map(([key, value]) =>
+        value === undefined ? tx.store.delete(key) : tx.store.put(value, key),
+      );
+      await Promise.all([...written, tx.done]);
     },
   };
 }

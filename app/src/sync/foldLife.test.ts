@@ -3,8 +3,10 @@ import { blankVisit } from './blankVisit';
 import type { Life, Operation, Visit } from '@weskopos/contract';
 import fc from 'fast-check';
 import { CAR, findingOf, inspectionOf } from '@weskopos/core/tests/builders';
+import { briefOf } from './brief';
 import type { DeviceStore } from './deviceStore';
-import { readLife, writeLife, writeVersion } from './lifeDocuments';
+import { readBriefs, readLife, writeLife } from './lifeDocuments';
+import { memoryStore } from './memoryStore';
 import { foldLife, mergeLife, newestVisits, yardWith } from './foldLife';
 
 const at = '2026-06-01T08:00:00.000Z';
@@ -65,40 +67,27 @@ test('what another device added is taken in', () => {
 });
 
 test('the yard shows what this device knows better: a vehicle and a visit the server has not heard of', () => {
-  const summary = (life: Life) => ({
-    inspectionId: life.vehicle.id,
-    startedAt: at,
-    meter: 1,
-    signedAt: null,
-    grade: null,
-    counts: null,
-  });
-  const open = fold(story.slice(0, 2)) as Life;
-  const told = (life: Life) => ({ standing: null, last: null, open: summary(life) });
-  const [entry] = yardWith([], [open], told);
-  expect(entry).toMatchObject({ vehicle: { fleetCode: 'T 1' }, last: null, open: { startedAt: at } });
-  expect(yardWith([{ vehicle: CAR, standing: null, last: null, open: null, version: '' }], [open], told)).toHaveLength(
-    1,
-  );
+  const brief = briefOf(fold(story.slice(0, 2)) as Life, []);
+  const known = new Map([[CAR.id, brief]]);
+  expect(yardWith([], known)).toMatchObject([{ vehicle: { fleetCode: 'T 1' }, last: null, open: { startedAt: at } }]);
+  expect(yardWith([{ vehicle: CAR, standing: null, last: null, open: null, version: '' }], known)).toEqual([brief]);
 });
 
 describe('a life on the device’s disk', () => {
+  const store = memoryStore();
   const written: string[] = [];
-  const documents = new Map<string, unknown>();
-  const store = {
-    read: (key: string) => Promise.resolve(structuredClone(documents.get(key))),
-    write: (key: string, value: unknown) => {
-      written.push(key);
-      documents.set(key, structuredClone(value));
-      return Promise.resolve();
+  const watched: Pick<DeviceStore, 'writeAll'> = {
+    writeAll: (values) => {
+      written.push(...[...values].flatMap(([key, value]) => (value === undefined ? [] : [key])));
+      return store.writeAll(values);
     },
-  } as unknown as DeviceStore;
+  };
   const visitOf = (n: number): Visit =>
     blankVisit(inspectionOf(CAR, { id: `00000000-0000-4000-8000-0000000000d${n}` }), 'Isla');
   const two: Life = { vehicle: CAR, visits: [visitOf(1), visitOf(2)], entries: [] };
 
   test('comes back as it was, and one reading writes one visit', async () => {
-    await writeLife(store, undefined, two);
+    await writeLife(watched, undefined, two, null);
     expect((await readLife(store, CAR.id))?.life).toEqual(two);
     written.length = 0;
     const finding = findingOf('belt.aux', '', {}, two.visits[1]?.inspection.id);
@@ -107,7 +96,7 @@ describe('a life on the device’s disk', () => {
       { id: 'o', at: finding.at, device: 'd', kind: 'finding.put', body: finding },
       'Isla',
     )!;
-    await writeLife(store, two, changed);
+    await writeLife(watched, two, changed, null);
     expect(written).toEqual([`visit/${two.visits[1]?.inspection.id}`]);
     expect((await readLife(store, CAR.id))?.life).toEqual(changed);
   });
@@ -115,17 +104,24 @@ describe('a life on the device’s disk', () => {
   test('a new visit writes itself and the sheet; a lost page leaves the others', async () => {
     written.length = 0;
     const three = { ...two, visits: [...two.visits, visitOf(3)] };
-    await writeLife(store, two, three);
+    await writeLife(watched, two, three, null);
     expect(written).toEqual([`visit/${visitOf(3).inspection.id}`, `life/${CAR.id}`]);
-    documents.delete(`visit/${visitOf(1).inspection.id}`);
-    await writeVersion(store, CAR.id, 'third');
+    await store.writeAll(new Map([[`visit/${visitOf(1).inspection.id}`, undefined]]));
     const kept = await readLife(store, CAR.id);
     expect(kept?.life.visits).toHaveLength(2);
-    // It holds no version whole: the next look at the workshop fetches it.
-    expect(kept?.version).toBe('');
-    documents.set(`visit/${visitOf(1).inspection.id}`, visitOf(1));
-    expect((await readLife(store, CAR.id))?.version).toBe('third');
+    // The next look at the workshop fetches it.
+    expect(kept?.whole).toBe(false);
+    await store.write(`visit/${visitOf(1).inspection.id}`, visitOf(1));
+    expect((await readLife(store, CAR.id))?.whole).toBe(true);
     expect(await readLife(store, 'nobody')).toBeUndefined();
+  });
+
+  test('a brief is kept with the life it was made of, and none that was made of an earlier one', async () => {
+    const brief = briefOf(two, []);
+    await writeLife(store, undefined, two, brief);
+    expect(await readBriefs(store)).toEqual(new Map([[CAR.id, brief]]));
+    await writeLife(store, two, { ...two, visits: [...two.visits, visitOf(3)] }, null);
+    expect(await readBriefs(store)).toEqual(new Map());
   });
 });
 

@@ -132,20 +132,13 @@ function unionOf<T extends { readonly id: string }>(known: readonly T[], fetched
   return [...new Map([...known, ...fetched].map((entry) => [entry.id, entry])).values()];
 }
 
-/** What the yard tells of a vehicle that this device knows the life of. */
-export type Summarise = (life: Life) => Pick<YardEntry, 'standing' | 'last' | 'open'>;
-
-/** The yard's list with the vehicles and visits this device knows better. */
-export function yardWith(entries: readonly YardEntry[], lives: readonly Life[], summarise: Summarise): YardEntry[] {
-  const byId = new Map(entries.map((entry) => [entry.vehicle.id, entry]));
-  for (const life of lives) {
-    const { id } = life.vehicle;
-    byId.set(id, { vehicle: life.vehicle, ...summarise(life), version: byId.get(id)?.version ?? '' });
-  }
-  return [...byId.values()].sort((a, b) =>
-    a.vehicle.fleetCode.localeCompare(b.vehicle.fleetCode, 'en', { numeric: true }),
-  );
+/** The yard's list with the vehicles and visits this device knows better, by code. */
+export function yardWith(entries: readonly YardEntry[], known: ReadonlyMap<string, YardEntry>): YardEntry[] {
+  const all = new Map(entries.map((entry) => [entry.vehicle.id, entry]));
+  for (const [id, entry] of known) all.set(id, entry);
+  return [...all.values()].sort((a, b) => CODES.compare(a.vehicle.fleetCode, b.vehicle.fleetCode));
 }
+const CODES = new Intl.Collator('en', { numeric: true });
 
 /** A life's last signed visit and the one that is half done; given up ones are neither. */
 export function newestVisits({ visits }: Life): {

@@ -32,6 +32,20 @@ export function memoryStore(): DeviceStore {
     photos: () => Promise.resolve([...photos.values()]),
     dropPhoto: (id) => done().then(() => void photos.delete(id)),
     read: <T>(key: string) => Promise.resolve(documents.get(key) as T | undefined),
+    readAll: <T>(prefix: string) =>
+      Promise.resolve(
+        new Map(
+          [...documents].flatMap(([key, value]) =>
+            key.startsWith(prefix) ? [[key.slice(prefix.length), value as T]] : [],
+          ),
+        ),
+      ),
     write: (key, value) => done().then(() => void documents.set(key, value)),
+    writeAll: (values) =>
+      done().then(() => {
+        for (const [key, value] of values)
+          if (value === undefined) documents.delete(key);
+          else documents.set(key, value);
+      }),
   };
 }

@@ -1,5 +1,5 @@
 import type { Life, Visit } from '@weskopos/contract';
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { shallow, useShallow } from 'zustand/shallow';
 import {
   isSigned,
@@ -12,10 +12,12 @@ import {
   type Rulebook,
   type Rules,
 } from '@weskopos/core';
-import { rulesFor, selectLife, selectRulebooks, useWorkshop } from './workshop';
+import { briefOf, type Brief } from './brief';
+import { holdLife, rulesFor, selectLife, selectRulebooks, useWorkshop } from './workshop';
 
-/** One vehicle's life with this device's waiting changes; undefined while it is not known. */
+/** One vehicle's life with this device's waiting changes; undefined while it is read, and where it is not known. */
 export function useLife(vehicleId: string): Life | undefined {
+  useEffect(() => (vehicleId ? holdLife(vehicleId) : undefined), [vehicleId]);
   const base = useWorkshop((state) => state.lives[vehicleId]);
   const pending = useWorkshop((state) => state.pending);
   const person = useWorkshop((state) => state.person);
@@ -23,6 +25,29 @@ export function useLife(vehicleId: string): Life | undefined {
     () => selectLife({ lives: base ? { [vehicleId]: base } : {}, pending, person }, vehicleId),
     [base, pending, person, vehicleId],
   );
+}
+
+/** Whether a vehicle's life is still being read from the device's disk: nobody knows yet that it is not here. */
+export function useIsComing(vehicleId: string): boolean {
+  return useWorkshop(({ lives, absent }) => !(vehicleId in lives) && !absent.has(vehicleId));
+}
+
+/** What is told of each vehicle without opening its life, with this device's waiting changes, by vehicle. */
+export function useBriefs(): ReadonlyMap<string, Brief> {
+  const briefs = useWorkshop((state) => state.briefs);
+  const lives = useWorkshop((state) => state.lives);
+  const pending = useWorkshop((state) => state.pending);
+  const person = useWorkshop((state) => state.person);
+  const rulebooks = useRulebooks();
+  return useMemo(() => {
+    const known = new Map(Object.entries(briefs));
+    const added = pending.flatMap(({ kind, body }) => (kind === 'vehicle.put' ? [body.id] : []));
+    for (const id of new Set([...Object.keys(lives), ...added])) {
+      const life = selectLife({ lives, pending, person }, id);
+      if (life && (life !== lives[id] || !known.has(id))) known.set(id, briefOf(life, rulebooks));
+    }
+    return known;
+  }, [briefs, lives, pending, person, rulebooks]);
 }
 
 /** The same list object as long as its members are the same: what is made of it is not made anew. */

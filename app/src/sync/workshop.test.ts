@@ -13,6 +13,7 @@ import { liftQueue, openDeviceStore } from './deviceStore';
 import { readLife } from './lifeDocuments';
 import { ISLA, LEARNED_AT, server } from './tests/fakeWorld';
 import {
+  holdLife,
   openWorkshop,
   record,
   reconnect,
@@ -48,7 +49,10 @@ test('without a session the way in is shown; signing in fetches every vehicle ah
   server.session = true;
   await signedIn(ISLA);
   expect(state()).toMatchObject({ status: 'ready', person: ISLA });
-  expect(Object.keys(state().lives)).toEqual([CAR.id]);
+  expect(Object.keys(state().briefs)).toEqual([CAR.id]);
+  // Its pages are open for the rest.
+  holdLife(CAR.id);
+  while (!state().lives[CAR.id]) await new Promise(setImmediate);
   expect(state().fleet.learnedAt).toBe(LEARNED_AT);
 });
 

@@ -1,7 +1,7 @@
 import { BROWSER } from './browser';
 import { createWorkshop } from './createWorkshop';
 
-export { selectLife, selectRulebooks, rulesFor } from './workshopState';
+export { selectLife, selectRulebooks, rulesFor, vehicleOfVisit } from './workshopState';
 
 /** The workshop of this page, by its parts. */
 export const {
@@ -12,6 +12,9 @@ export const {
   signedIn,
   signOut,
   refreshLifeQuietly,
+  holdLife,
+  lifeOnce,
+  askKept,
   record,
   recordPhoto,
   localPhoto,

@@ -8,13 +8,14 @@ import {
   type Rulebook,
   type Rules,
 } from '@weskopos/core';
+import type { Brief } from './brief';
 import type { RefusedOperation } from './deviceStore';
 import { foldLife } from './foldLife';
 import type { SyncState } from './syncEngine';
 
 /**
- * Lives of state: `person`, `entries`, `lives` mirror documents on the device and follow the server;
- * `pending` mirrors the queue; the rest dies with the tab.
+ * Lives of state: `person`, `entries`, `briefs` mirror documents on the device and follow the server, `lives` a few of
+ * them; `pending` mirrors the queue; the rest dies with the tab.
  */
 export interface WorkshopState {
   readonly status: 'opening' | 'signed-out' | 'empty' | 'ready';
@@ -22,7 +23,12 @@ export interface WorkshopState {
   readonly kept: 'yes' | 'denied' | 'newer' | 'blocked';
   readonly person: Person | null;
   readonly entries: readonly YardEntry[] | null;
+  /** What is told of each vehicle whose life is on this device, without opening it; none while one is made anew. */
+  readonly briefs: Readonly<Record<string, Brief>>;
+  /** The lives at hand: whose pages are open or were last, and that a waiting change touches. */
   readonly lives: Readonly<Record<string, Life>>;
+  /** Vehicles whose life was looked for on this device's disk and is not there. */
+  readonly absent: ReadonlySet<string>;
   /** Every version of the workshop's rules; the built-in one is known without. */
   readonly rulebooks: readonly Rulebook[];
   /** What the whole fleet teaches each forecast; built in until the server has told. */
@@ -42,7 +48,9 @@ export const NOTHING_KNOWN: WorkshopState = {
   kept: 'yes',
   person: null,
   entries: null,
+  briefs: {},
   lives: {},
+  absent: new Set(),
   rulebooks: [],
   fleet: BUILT_IN_FLEET,
   pending: [],
@@ -63,6 +71,27 @@ export function selectLife(
       (life, operation) => foldLife(life, operation, state.person?.name ?? ''),
       state.lives[vehicleId],
     );
+}
+
+/** Whose visit it is, as far as this device knows. */
+export function vehicleOfVisit(
+  { lives, briefs, pending }: Pick<WorkshopState, 'lives' | 'briefs' | 'pending'>,
+  visitId: string,
+): string | undefined {
+  const begun = pending.find(({ kind, body }) => kind === 'inspection.start' && body.id === visitId);
+  if (begun?.kind === 'inspection.start') return begun.body.vehicleId;
+  const here = Object.values(lives).find(({ visits }) => visits.some(({ inspection }) => inspection.id === visitId));
+  return here?.vehicle.id ?? Object.values(briefs).find(({ visits }) => visits.includes(visitId))?.vehicle.id;
+}
+
+/** Whose life a change belongs to; undefined where it is no vehicle's, or nobody here knows whose. */
+export function vehicleOfChange(
+  state: Pick<WorkshopState, 'lives' | 'briefs' | 'pending'>,
+  { kind, body }: Operation,
+): string | undefined {
+  if (kind === 'vehicle.put') return body.id;
+  if ('vehicleId' in body) return body.vehicleId;
+  return 'inspectionId' in body ? vehicleOfVisit(state, body.inspectionId) : undefined;
 }
 
 /** The rules as this device knows them, with a change that still waits; the same list while nothing of them waits. */

@@ -1,19 +1,22 @@
-import type { Life, Operation } from '@weskopos/contract';
-import { readingValue, type Finding } from '@weskopos/core';
+import type { Operation } from '@weskopos/contract';
+import { readingValue, type Finding, type Vehicle } from '@weskopos/core';
 import type { RefusedOperation } from '../sync/deviceStore';
 import { words } from './en';
 import { amount, capital, day, pointWords } from './show';
 
-/** What was not taken, with its point and value, and why. `lives` are those known on this device. */
-export function refusedSentence({ operation, refusal }: RefusedOperation, lives: readonly Life[]): string {
+/** Whose visit it is; undefined where nobody here knows. */
+type VehicleOf = (visitId: string) => Vehicle | undefined;
+
+/** What was not taken, with its point and value, and why. */
+export function refusedSentence({ operation, refusal }: RefusedOperation, vehicleOf: VehicleOf): string {
   const why = refusal === 'invalid' ? words.refused.unreadable : words.refusal[refusal];
-  return `${capital(whatOf(operation, lives))}: ${words.refused.notTaken}, ${why.replace(/\.$/, '')}.`;
+  return `${capital(whatOf(operation, vehicleOf))}: ${words.refused.notTaken}, ${why.replace(/\.$/, '')}.`;
 }
 
-function whatOf(operation: Operation, lives: readonly Life[]): string {
+function whatOf(operation: Operation, vehicleOf: VehicleOf): string {
   switch (operation.kind) {
     case 'finding.put':
-      return findingOf(operation.body, lives);
+      return findingOf(operation.body, vehicleOf);
     case 'vehicle.put':
       return `${words.refused.sheet} ${operation.body.fleetCode}`;
     case 'inspection.start':
@@ -21,7 +24,7 @@ function whatOf(operation: Operation, lives: readonly Life[]): string {
     case 'inspection.sign':
       return words.refused.signature;
     case 'amendment.put':
-      return `${words.refused.amendment}, ${findingOf(operation.body.finding, lives)}`;
+      return `${words.refused.amendment}, ${findingOf(operation.body.finding, vehicleOf)}`;
     case 'inspection.void':
     case 'inspection.restore':
       return words.refused.voiding;
@@ -38,12 +41,11 @@ function whatOf(operation: Operation, lives: readonly Life[]): string {
 
 function findingOf(
   { inspectionId, point, place, readings, words: seen, note }: Finding,
-  lives: readonly Life[],
+  vehicleOf: VehicleOf,
 ): string {
-  const life = lives.find(({ visits }) => visits.some(({ inspection }) => inspection.id === inspectionId));
+  const vehicle = vehicleOf(inspectionId);
   const values = readings.map((reading) => amount(reading.measure, readingValue(reading)));
   const said = [...values, ...seen.map((word) => words.word[word]), ...(note ? [`“${note}”`] : [])];
-  const where = pointWords(point, place, life?.vehicle ?? 2);
-  const vehicle = life ? `${life.vehicle.fleetCode}, ` : '';
-  return `${vehicle}${where}${said.length > 0 ? `, ${said.join(', ')}` : ''}`;
+  const where = pointWords(point, place, vehicle ?? 2);
+  return `${vehicle ? `${vehicle.fleetCode}, ` : ''}${where}${said.length > 0 ? `, ${said.join(', ')}` : ''}`;
 }

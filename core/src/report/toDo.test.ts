@@ -3,7 +3,7 @@ import type { NextDue } from '../jobs/stickerOf';
 import type { LifeEntry } from '../parts/lifeEntry';
 import { CAR, boardPartOf, contextOf, findingOf, inspectionOf, leakOf, readingOf, treadOf } from '../tests/builders';
 import { USUAL_USAGE } from '../wear/usageModel';
-import { meterStand } from '../outlook/meterStand';
+import { meterLog, meterStand } from '../outlook/meterStand';
 import { toDo, type ToDo, type ToDoGiven } from './toDo';
 
 const NOW = '2026-12-01T08:00:00.000Z';
@@ -95,17 +95,17 @@ describe('what the meter is taken to show', () => {
   });
 
   test('is the last reading and what it has gone since', () => {
-    expect(meterStand(CAR, [], [], USUAL_USAGE, NOW)).toBeNull();
-    const told = meterStand(CAR, visits, [], USUAL_USAGE, NOW);
+    expect(meterStand(CAR, meterLog(CAR, [], []), USUAL_USAGE, NOW)).toBeNull();
+    const told = meterStand(CAR, meterLog(CAR, visits, []), USUAL_USAGE, NOW);
     expect(told?.perDay).toBeGreaterThan(80);
     expect(told?.perDay).toBeLessThan(110);
     expect(told?.meter).toBeCloseTo(46_500 + 30 * (told?.perDay ?? 0), 0);
-    const fuelled = meterStand(CAR, visits, [fuel(48_400)], USUAL_USAGE, NOW);
+    const fuelled = meterStand(CAR, meterLog(CAR, visits, [fuel(48_400)]), USUAL_USAGE, NOW);
     expect(fuelled?.meter).toBeCloseTo(48_400 + 10 * (fuelled?.perDay ?? 0), 0);
-    expect(meterStand(CAR, visits, [fuel(null)], USUAL_USAGE, NOW)).toEqual(told);
+    expect(meterStand(CAR, meterLog(CAR, visits, [fuel(null)]), USUAL_USAGE, NOW)).toEqual(told);
   });
 
   test('a moment before the last reading takes nothing back', () => {
-    expect(meterStand(CAR, visits, [], USUAL_USAGE, '2026-10-01T08:00:00.000Z')?.meter).toBe(46_500);
+    expect(meterStand(CAR, meterLog(CAR, visits, []), USUAL_USAGE, '2026-10-01T08:00:00.000Z')?.meter).toBe(46_500);
   });
 });

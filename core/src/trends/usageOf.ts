@@ -1,6 +1,13 @@
 import { entriesOf, standingEntries, type LifeEntry } from '../parts/lifeEntry';
 import type { MeterUnit } from '../vehicle/vehicle';
-import { USUAL_USAGE, usageNow, type FleetUsage, type MeterPoint, type UsageForecast } from '../wear/usageModel';
+import {
+  USUAL_USAGE,
+  usageNow,
+  type FleetUsage,
+  type MeterPoint,
+  type UsageForecast,
+  type UsePlan,
+} from '../wear/usageModel';
 import { METER_STEP } from './partHistory';
 import type { VisitRecord } from '../inspection/visitRecord';
 import type { VisitMoment } from './series';
@@ -36,15 +43,24 @@ export function usageFrom(
   unit: MeterUnit,
   fleet: FleetUsage = USUAL_USAGE,
 ): UsageForecast | null {
-  const points = meterPoints(visits, entries, unit);
-  if (points.length === 0) return null;
-  const plans = entriesOf(standingEntries(entries), 'plan').map(({ at, until, distance }) => ({
+  return usageBy(meterPoints(visits, entries, unit), usePlans(entries, unit), fleet);
+}
+
+/** What a vehicle is planned to be driven beside its usual use. */
+export function usePlans(entries: readonly LifeEntry[], unit: MeterUnit): UsePlan[] {
+  return entriesOf(standingEntries(entries), 'plan').map(({ at, until, distance }) => ({
     from: Date.parse(at) / DAY_MS,
     to: Date.parse(until) / DAY_MS,
     x: distance / METER_STEP[unit],
   }));
-  return { ...usageNow(points, fleet), plans };
 }
+
+/** As {@link usageFrom}, from the readings of the meter themselves. */
+export const usageBy = (
+  points: readonly MeterPoint[],
+  plans: readonly UsePlan[],
+  fleet: FleetUsage,
+): UsageForecast | null => (points.length === 0 ? null : { ...usageNow(points, fleet), plans });
 
 /** As {@link usageFrom}, from whole visits. */
 export const usageOf = (

@@ -14,7 +14,7 @@ import type { Life } from '@weskopos/contract';
 import { useMemo } from 'react';
 import { useRulebooks } from '../../sync/useLife';
 import { rulesFor } from '../../sync/workshop';
-import { usualVisit } from '../../visit/usualVisit';
+import { usualVisit } from '@weskopos/core/today';
 
 /** The inspections a vehicle can be given, and what the chosen one looks at. */
 export interface Offered {

@@ -1,5 +1,3 @@
-import type { Life } from '@weskopos/contract';
-import { newestRulebook } from '@weskopos/core';
 import type { VehicleBoard } from '@weskopos/core/outlook';
 import { addWeeks } from 'date-fns/addWeeks';
 import { startOfWeek } from 'date-fns/startOfWeek';
@@ -7,9 +5,7 @@ import { StyleSheet, View } from 'react-native';
 import { Card } from '../../kit/Card';
 import { SPACE } from '../../kit/tokens';
 import { Heading, Label, Words } from '../../kit/Words';
-import { useRulebooks } from '../../sync/useLife';
-import { useWorkshop } from '../../sync/workshop';
-import { usualMinutes } from '../../visit/usualVisit';
+import { useBriefs } from '../../sync/useLife';
 import { today } from '../charts/fleetPart';
 import { fleet as say } from '../../words/en/pages/fleet';
 import { dateWords, workTime } from '../../words/show';
@@ -19,13 +15,11 @@ const WEEKS = 8;
 
 /** Who comes when if they go on as they did, by week, with what their visits take, so that the bay is not overbooked. */
 export function BayLoad({ vehicles }: { readonly vehicles: readonly VehicleBoard[] }) {
-  const lives: Readonly<Record<string, Life>> = useWorkshop((state) => state.lives);
-  const rulebook = newestRulebook(useRulebooks());
+  const briefs = useBriefs();
   const after = new Date(endOfBayWeek(new Date(today()).toISOString()));
-  const due = vehicles.flatMap(({ vehicleId, fleetCode, nextVisit }) => {
-    const life = lives[vehicleId];
-    return nextVisit ? [{ fleetCode, at: new Date(nextVisit), minutes: life ? usualMinutes(life, rulebook) : 0 }] : [];
-  });
+  const due = vehicles.flatMap(({ vehicleId, fleetCode, nextVisit }) =>
+    nextVisit ? [{ fleetCode, at: new Date(nextVisit), minutes: briefs.get(vehicleId)?.minutes ?? 0 }] : [],
+  );
   const start = startOfWeek(after, { weekStartsOn: 1 });
   const weeks = Array.from({ length: WEEKS }, (_, week) => {
     const from = week === 0 ? after : addWeeks(start, week);

@@ -2,6 +2,7 @@ import type { YardEntry } from '@weskopos/contract';
 import type { VehicleBoard } from '@weskopos/core/outlook';
 import { StyleSheet, View } from 'react-native';
 import { Card } from '../../kit/Card';
+import { FirstOf } from '../../kit/FirstOf';
 import { GradeMark } from '../../kit/GradeMark';
 import { LinkPress } from '../../kit/LinkPress';
 import { SPACE, TOUCH } from '../../kit/tokens';
@@ -54,13 +55,15 @@ export function BayWeek({ entries, boards }: BayWeekProps) {
             say.overdue,
             waiting.reduce((sum, { minutes }) => sum + minutes, 0),
           )}
-          <View style={wide ? styles.tiles : styles.stack}>
-            {waiting.map((at) => (
-              <View key={at.entry.vehicle.id} style={wide ? styles.tile : null}>
-                <Coming at={at} now={now} />
-              </View>
-            ))}
-          </View>
+          <FirstOf
+            items={waiting}
+            keyOf={({ entry }) => entry.vehicle.id}
+            height={TOUCH.least}
+            style={wide ? styles.tiles : null}
+            each={wide ? styles.tile : null}
+          >
+            {(at) => <Coming at={at} now={now} />}
+          </FirstOf>
         </View>
       ) : null}
       <View style={wide ? styles.columns : styles.stack}>
@@ -70,9 +73,9 @@ export function BayWeek({ entries, boards }: BayWeekProps) {
             style={wide ? [styles.column, styles.day, { borderColor: palette.rule }] : styles.stack}
           >
             {head(dateWords(day, 'weekday'), minutes)}
-            {vehicles.map((at) => (
-              <Coming key={at.entry.vehicle.id} at={at} now={now} />
-            ))}
+            <FirstOf items={vehicles} keyOf={({ entry }) => entry.vehicle.id} height={TOUCH.least}>
+              {(at) => <Coming at={at} now={now} />}
+            </FirstOf>
           </View>
         ))}
       </View>

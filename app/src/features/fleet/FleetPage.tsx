@@ -39,7 +39,7 @@ const MOST = 12;
 
 /** The fleet as a whole: what runs out when, what to order, what wears unlike its peers, who comes next. */
 export function FleetPage() {
-  const { board: answer, problem, isOwn } = useBoard();
+  const { board: answer, problem, toldAt } = useBoard();
   const wide = useIsWide();
   const [shown, setShown] = useState<Shown>('all');
   const [of, setOf] = useState<VehicleBoard['class'] | 'all'>('all');
@@ -77,9 +77,11 @@ export function FleetPage() {
       foot={wide ? undefined : <Press label={common.print} onPress={() => window.print()} />}
     >
       {problem ? (
-        <Words role="alert">{isOwn && answer ? say.workedOutHere(answer.vehicles.length) : problem}</Words>
+        <Words role="alert">
+          {!answer ? problem : toldAt ? say.asTold(day(toldAt)) : say.workedOutHere(answer.vehicles.length)}
+        </Words>
       ) : null}
-      {!answer && (!problem || isOwn) ? <Words soft>{common.addingUp}</Words> : null}
+      {!answer ? <Words soft>{common.addingUp}</Words> : null}
       {answer ? (
         <>
           <View {...{ dataSet: { print: 'hide' } }} style={styles.choices}>

@@ -1,6 +1,7 @@
 import type { YardEntry } from '@weskopos/contract';
 import { StyleSheet } from 'react-native';
 import { Card } from '../../kit/Card';
+import { FirstOf } from '../../kit/FirstOf';
 import { GradeMark } from '../../kit/GradeMark';
 import { LinkPress } from '../../kit/LinkPress';
 import { SPACE, TOUCH } from '../../kit/tokens';
@@ -28,25 +29,23 @@ export function StandCard({ classOf }: { readonly classOf: string }) {
     <Card>
       <Heading level={2}>{say.howTheyStand}</Heading>
       {entries.length === 0 ? <Words soft>{say.nothingUnsettled}</Words> : null}
-      {entries.map(({ vehicle, standing }) => {
-        const bolts = standing?.boltsAgain;
-        return (
-          <LinkPress
-            key={vehicle.id}
-            href={`/vehicle/${vehicle.id}`}
-            style={[styles.row, { borderColor: palette.rule }]}
-          >
-            <GradeMark grade={standing?.grade ?? 'not-seen'} height={30} />
-            <Words style={styles.grow}>
-              <Words strong>{`${vehicle.fleetCode} `}</Words>
-              {standing ? `${words.grade[standing.grade]}: ${standingCounts(standing)}` : ''}
-              {bolts
-                ? `. ${common.wheelBoltsAgainTo(meterWords(bolts.fromKm, 'km'), meterWords(bolts.toKm, 'km'))}`
-                : ''}
-            </Words>
-          </LinkPress>
-        );
-      })}
+      <FirstOf items={entries} keyOf={({ vehicle }) => vehicle.id} height={TOUCH.least}>
+        {({ vehicle, standing }) => {
+          const bolts = standing?.boltsAgain;
+          return (
+            <LinkPress href={`/vehicle/${vehicle.id}`} style={[styles.row, { borderColor: palette.rule }]}>
+              <GradeMark grade={standing?.grade ?? 'not-seen'} height={30} />
+              <Words style={styles.grow}>
+                <Words strong>{`${vehicle.fleetCode} `}</Words>
+                {standing ? `${words.grade[standing.grade]}: ${standingCounts(standing)}` : ''}
+                {bolts
+                  ? `. ${common.wheelBoltsAgainTo(meterWords(bolts.fromKm, 'km'), meterWords(bolts.toKm, 'km'))}`
+                  : ''}
+              </Words>
+            </LinkPress>
+          );
+        }}
+      </FirstOf>
     </Card>
   );
 }

@@ -14,6 +14,7 @@ import { Pressable, StyleSheet, View } from 'react-native';
 import { Card } from '../../kit/Card';
 import { GradeMark } from '../../kit/GradeMark';
 import { LinkPress } from '../../kit/LinkPress';
+import { LongList } from '../../kit/LongList';
 import { ONE_LINE } from '../../kit/textScale';
 import { SPACE, TOUCH } from '../../kit/tokens';
 import { gradeColours, usePalette } from '../../kit/theme';
@@ -128,15 +129,17 @@ export function VehicleTable({ entries, boards }: VehicleTableProps) {
             })}
           </View>
         ))}
-        {table.getRowModel().rows.map((row) => (
-          <View role="row" key={row.id} style={[styles.row, { borderColor: palette.rule }]}>
-            {row.getVisibleCells().map((cell) => (
-              <View role="cell" key={cell.id} style={styles.cell}>
-                {flexRender(cell.column.columnDef.cell, cell.getContext())}
-              </View>
-            ))}
-          </View>
-        ))}
+        <LongList items={table.getRowModel().rows} keyOf={({ id }) => id} height={TOUCH.least + 1} role="rowgroup">
+          {(row) => (
+            <View role="row" style={[styles.row, { borderColor: palette.rule }]}>
+              {row.getVisibleCells().map((cell) => (
+                <View role="cell" key={cell.id} style={styles.cell}>
+                  {flexRender(cell.column.columnDef.cell, cell.getContext())}
+                </View>
+              ))}
+            </View>
+          )}
+        </LongList>
       </View>
     </Card>
   );

@@ -1,9 +1,16 @@
 import { useEffect, useState } from 'react';
 import { problemWords } from '../../words/problemWords';
 
-/** Something the server sums up and the device does not carry: asked for when a page opens. */
-export function useDesk<T>(ask: () => Promise<T>): { readonly answer: T | null; readonly problem: string | null } {
-  const [state, setState] = useState<{ answer: T | null; problem: string | null }>({ answer: null, problem: null });
+/**
+ * Something the server sums up and the device does not carry: asked for when a page opens.
+ *
+ * @param before what stands until the answer is there
+ */
+export function useDesk<T>(
+  ask: () => Promise<T>,
+  before: T | null = null,
+): { readonly answer: T | null; readonly problem: string | null } {
+  const [state, setState] = useState<{ answer: T | null; problem: string | null }>({ answer: before, problem: null });
   useEffect(() => {
     let left = false;
     ask().then(

@@ -1,6 +1,6 @@
 import { MEASURES, readingValue, type LimitRow, type MeasureCode } from '@weskopos/core';
 import { useEffect, useState } from 'react';
-import { selectLife, useWorkshop } from '../../sync/workshop';
+import { lifeOnce } from '../../sync/workshop';
 import { useYard } from '../yard/useYard';
 
 /** Near is within so many standard deviations of a gauge of the limit. */
@@ -25,7 +25,7 @@ export function useNearby(rows: readonly LimitRow[]): readonly (number | null)[]
       for (const { vehicle } of entries) {
         await new Promise((resolve) => setTimeout(resolve));
         if (left) return;
-        const life = selectLife(useWorkshop.getState(), vehicle.id);
+        const life = await lifeOnce(vehicle.id);
         for (const reading of life?.visits.flatMap(({ findings }) => findings.flatMap(({ readings }) => readings)) ??
           [])
           if (reading.bound === 'exact') {

@@ -11,7 +11,7 @@ import {
 } from '@weskopos/core';
 import { stickerOf } from '@weskopos/core/jobs/stickerOf';
 import { outlookOf, vehicleBoard } from '@weskopos/core/outlook';
-import { meterStand } from '@weskopos/core/today';
+import { meterLog, meterStand } from '@weskopos/core/today';
 import { rulesFor } from '../../sync/workshop';
 
 /** What a life comes to: by its signed visits, under each one's own rules, and what runs out and falls due by today's. */
@@ -31,7 +31,7 @@ export function sheetOf(life: Life, rulebooks: readonly Rulebook[], fleet: Fleet
     outlook,
     board: vehicleBoard(vehicle, moments, outlook, fleet),
     sticker: stickerOf(vehicle, countedVisits(visits), entries, today.house),
-    stand: meterStand(vehicle, visits, entries, fleet.use, now),
+    stand: meterStand(vehicle, meterLog(vehicle, visits, entries), fleet.use, now),
     today,
   };
 }

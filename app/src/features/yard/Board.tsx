@@ -2,6 +2,7 @@ import type { YardEntry } from '@weskopos/contract';
 import { remainingS } from '@weskopos/core';
 import type { ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { FirstOf } from '../../kit/FirstOf';
 import { GradeMark } from '../../kit/GradeMark';
 import { Press } from '../../kit/Press';
 import { Slip } from '../../kit/Slip';
@@ -20,6 +21,8 @@ import { clockWords, useNow } from '../../visit/useNow';
 import { isDue, type AtVehicle, type ChangedAt, type NewAt, type OnLift, type Today } from './today';
 
 const MARK = 52;
+/** Height of a slip of two lines, px. */
+const SLIP = 72;
 
 interface BoardProps extends Today {
   /** ISO 8601. */
@@ -32,19 +35,19 @@ export function Board({ onLift, stopped, due, fresh, changed, now, seen }: Board
   return (
     <>
       <Group title={say.onTheLift} list={onLift}>
-        {(one) => <LiftSlip key={one.visitId} lift={one} />}
+        {(one) => <LiftSlip lift={one} />}
       </Group>
       <Group title={say.notToBeDriven} list={stopped}>
-        {(one) => <StoppedSlip key={one.entry.vehicle.id} at={one} now={now} />}
+        {(one) => <StoppedSlip at={one} now={now} />}
       </Group>
       <Group title={say.dueBySunday} list={due}>
-        {(one) => <DueSlip key={one.entry.vehicle.id} at={one} now={now} />}
+        {(one) => <DueSlip at={one} now={now} />}
       </Group>
       <Group title={say.sinceYouLooked} list={fresh} aside={<Press kind="quiet" label={say.seenAll} onPress={seen} />}>
-        {(one) => <NewSlip key={one.entry.vehicle.id} at={one} />}
+        {(one) => <NewSlip at={one} />}
       </Group>
       <Group title={common.notAsBefore} list={changed}>
-        {(one) => <ChangedSlip key={one.entry.vehicle.id} at={one} />}
+        {(one) => <ChangedSlip at={one} />}
       </Group>
     </>
   );
@@ -57,7 +60,7 @@ interface GroupProps<T> {
   readonly children: (one: T) => ReactNode;
 }
 
-function Group<T>({ title, list, aside, children }: GroupProps<T>) {
+function Group<T extends ChangedAt | OnLift | AtVehicle>({ title, list, aside, children }: GroupProps<T>) {
   if (list.length === 0) return null;
   return (
     <View style={styles.group}>
@@ -71,7 +74,9 @@ function Group<T>({ title, list, aside, children }: GroupProps<T>) {
           </Label>
         )}
       </View>
-      {list.map(children)}
+      <FirstOf items={list} keyOf={({ entry }) => entry.vehicle.id} height={SLIP}>
+        {children}
+      </FirstOf>
     </View>
   );
 }
@@ -169,11 +174,11 @@ function DueSlip({ at: { entry, list, turn, minutes }, now }: AtProps) {
   );
 }
 
-function NewSlip({ at: { entry, visit, changes } }: { readonly at: NewAt }) {
+function NewSlip({ at: { entry, signature, changes } }: { readonly at: NewAt }) {
   const palette = usePalette();
   const { vehicle, standing } = entry;
   const grade = standing?.grade ?? 'not-seen';
-  const { signedAt, id } = visit.inspection;
+  const { signedAt, visitId, by } = signature;
   const [change] = changes;
   return (
     <Slip
@@ -181,12 +186,8 @@ function NewSlip({ at: { entry, visit, changes } }: { readonly at: NewAt }) {
       name={vehicle.fleetCode}
       figure={words.grade[grade]}
       figureColour={gradeColours(palette, grade).line}
-      why={
-        change
-          ? changeSentence(change, vehicle)
-          : `${about(entry).join(' · ')}. ${say.signedBy(visit.signedBy ?? visit.inspector, day(signedAt ?? ''))}`
-      }
-      href={change ? `/vehicle/${vehicle.id}/wear` : `/vehicle/${vehicle.id}/visit/${id}/report`}
+      why={change ? changeSentence(change, vehicle) : `${about(entry).join(' · ')}. ${say.signedBy(by, day(signedAt))}`}
+      href={change ? `/vehicle/${vehicle.id}/wear` : `/vehicle/${vehicle.id}/visit/${visitId}/report`}
     />
   );
 }

@@ -3,6 +3,7 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Choice } from '../../kit/Choice';
+import { LongList } from '../../kit/LongList';
 import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
 import { useIsWide } from '../../kit/theme';
@@ -72,14 +73,16 @@ export function Everything({ entries }: { readonly entries: readonly YardEntry[]
         </View>
       ) : null}
       {shown.length === 0 ? <Words soft>{say.noneOfThese}</Words> : null}
-      {ordered(shown, order).map((entry) => (
-        <VehicleLine key={entry.vehicle.id} entry={entry} />
-      ))}
+      <LongList items={ordered(shown, order)} keyOf={({ vehicle }) => vehicle.id} height={LINE}>
+        {(entry) => <VehicleLine entry={entry} />}
+      </LongList>
     </View>
   );
 }
 /** Fewer are seen at a glance in any order. */
 const MANY = 5;
+/** Height of a line, px. */
+const LINE = 66;
 
 const styles = StyleSheet.create({
   head: { flexDirection: 'row', alignItems: 'center', gap: SPACE.s },

@@ -1,23 +1,12 @@
-import type { Life, Visit, YardEntry } from '@weskopos/contract';
-import {
-  countedVisits,
-  lifeStanding,
-  openEnds,
-  verdictOfVisit,
-  waitsOf,
-  remainingS,
-  type Vehicle,
-} from '@weskopos/core';
-import type { FleetKnowledge, LifeStanding, LooseEnd, Rules, Wait } from '@weskopos/core';
-import { stickerOf } from '@weskopos/core/jobs/stickerOf';
+import type { YardEntry } from '@weskopos/contract';
+import { remainingS, type FleetKnowledge, type Wait } from '@weskopos/core';
 import type { VehicleBoard } from '@weskopos/core/outlook';
 import { meterStand, toDo, type ToDo } from '@weskopos/core/today';
-import { perLife } from '../../sync/perLife';
+import type { Brief, HalfDone, Signature } from '../../sync/brief';
+import { perObject } from '../../sync/perObject';
 
 /** What today's board is told with. */
 export interface TodayGiven {
-  readonly rulesOfVisit: (inspection: Visit['inspection']) => Rules;
-  readonly today: Rules;
   readonly fleet: FleetKnowledge;
   /** ISO 8601. */
   readonly now: string;
@@ -26,19 +15,11 @@ export interface TodayGiven {
   /** When this person last looked, ISO 8601. */
   readonly lookedAt: string;
   readonly person: string;
-  /** How long a vehicle's next visit takes, min. */
-  readonly minutesOf: (life: Life) => number;
 }
 
-/** A visit that is half done. */
-export interface OnLift {
+/** A vehicle on the lift. */
+export interface OnLift extends HalfDone {
   readonly entry: YardEntry;
-  readonly visitId: string;
-  readonly template: Rules['template'];
-  readonly inspector: string;
-  readonly seen: number;
-  readonly of: number;
-  readonly ends: readonly LooseEnd[];
   /** What runs by itself and ends first. */
   readonly wait: Wait | null;
 }
@@ -61,7 +42,7 @@ export interface ChangedAt {
 
 /** What another person signed at a vehicle since somebody last looked. */
 export interface NewAt extends ChangedAt {
-  readonly visit: Visit;
+  readonly signature: Signature;
 }
 
 export interface Today {
@@ -75,49 +56,28 @@ export interface Today {
   readonly whole: boolean;
 }
 
-/** By life: how it stands is summed once, and again when something in it changed. What is signed is told by its own rules. */
-const standings = new WeakMap<Life, LifeStanding>();
-
-/** How a life stands, summed once. */
-export function standingOf(life: Life, rulesOfVisit: TodayGiven['rulesOfVisit']): LifeStanding {
-  const known = standings.get(life);
-  if (known) return known;
-  const standing = lifeStanding(life, rulesOfVisit);
-  standings.set(life, standing);
-  return standing;
-}
-
 /** Today's board: what is on the lift, what must not be driven, what falls due, and what is new. */
 export function todayOf(
   entries: readonly YardEntry[],
-  lives: ReadonlyMap<string, Life>,
+  briefs: ReadonlyMap<string, Brief>,
   boards: ReadonlyMap<string, VehicleBoard>,
   given: TodayGiven,
 ): Today {
-  const onLift = entries.flatMap((entry) => {
-    const life = lives.get(entry.vehicle.id);
-    const visit = life?.visits.find(({ inspection }) => inspection.id === entry.open?.inspectionId);
-    return life && visit ? [liftOf(entry, life.vehicle, visit, given)] : [];
-  });
-  const waiting = entries.filter(({ open }) => !open);
-  const at = waiting.flatMap((entry) => {
-    const life = lives.get(entry.vehicle.id);
-    return life ? [atVehicle(entry, life, boards.get(entry.vehicle.id), given)] : [];
-  });
+  const known = entries.flatMap((entry) => briefs.get(entry.vehicle.id) ?? []);
+  const onLift = known.flatMap((brief) => (brief.halfDone ? [liftOf(brief, brief.halfDone, given)] : []));
+  const waiting = known.filter(({ open }) => !open);
+  const at = waiting.map((brief) => atVehicle(brief, boards.get(brief.vehicle.id), given));
   const stopped = at.filter(({ list }) => list.some(stops));
   const due = at
     .filter((one) => !stopped.includes(one) && (one.list.some(isDue) || one.turn !== null))
     .sort((a, b) => dueFrom(a).localeCompare(dueFrom(b)));
-  const fresh = waiting.flatMap((entry) => {
-    const life = lives.get(entry.vehicle.id);
-    return life ? (newAt(entry, life, boards.get(entry.vehicle.id), given) ?? []) : [];
-  });
+  const fresh = waiting.flatMap((brief) => newAt(brief, boards.get(brief.vehicle.id), given) ?? []);
   const told = new Set([...stopped, ...fresh].map(({ entry }) => entry));
   const changed = waiting.flatMap((entry) => {
     const changes = boards.get(entry.vehicle.id)?.changes ?? [];
     return changes.length > 0 && !told.has(entry) ? [{ entry, changes }] : [];
   });
-  return { onLift, stopped, due, fresh, changed, whole: entries.every(({ vehicle }) => lives.has(vehicle.id)) };
+  return { onLift, stopped, due, fresh, changed, whole: known.length === entries.length };
 }
 
 /** It should not be driven with it. */
@@ -131,68 +91,36 @@ export const dueFrom = ({ list, turn }: AtVehicle): string => {
   return turn !== null && turn < at ? turn : at;
 };
 
-function liftOf(entry: YardEntry, vehicle: Vehicle, visit: Visit, { rulesOfVisit, now }: TodayGiven): OnLift {
-  const rules = rulesOfVisit(visit.inspection);
-  const { points } = verdictOfVisit(vehicle, visit, rules);
-  const running = waitsOf(visit.acts)
-    .filter(({ done }) => !done)
-    .sort((a, b) => remainingS(a, Date.parse(now)) - remainingS(b, Date.parse(now)));
-  return {
-    entry,
-    visitId: visit.inspection.id,
-    template: rules.template,
-    inspector: visit.inspector,
-    seen: points.filter(({ result }) => result.grade !== 'not-seen').length,
-    of: points.length,
-    ends: openEnds(visit.acts),
-    wait: running[0] ?? null,
-  };
+function liftOf(entry: YardEntry, halfDone: HalfDone, { now }: TodayGiven): OnLift {
+  const [first] = [...halfDone.waits].sort((a, b) => remainingS(a, Date.parse(now)) - remainingS(b, Date.parse(now)));
+  return { ...halfDone, entry, wait: first ?? null };
 }
 
-function atVehicle(entry: YardEntry, life: Life, board: VehicleBoard | undefined, given: TodayGiven): AtVehicle {
-  const { today, fleet, now, until, rulesOfVisit, minutesOf } = given;
-  return { entry, ...fallingDue(life, entry.standing, board, today, fleet, now, until, rulesOfVisit, minutesOf) };
+function atVehicle(brief: Brief, board: VehicleBoard | undefined, { fleet, now, until }: TodayGiven): AtVehicle {
+  return fallingDue(brief, board, fleet, now, until);
 }
 
-/** Added up again when the life, its forecasts, the rules or the minute changed. */
-const fallingDue = perLife(
-  (
-    life: Life,
-    standing: YardEntry['standing'],
-    board: VehicleBoard | undefined,
-    today: Rules,
-    fleet: FleetKnowledge,
-    now: string,
-    until: string,
-    rulesOfVisit: TodayGiven['rulesOfVisit'],
-    minutesOf: TodayGiven['minutesOf'],
-  ): Omit<AtVehicle, 'entry'> => {
-    const { vehicle, visits, entries } = life;
+/** Added up again when the vehicle, its forecasts or the minute changed. */
+const fallingDue = perObject(
+  (brief: Brief, board: VehicleBoard | undefined, fleet: FleetKnowledge, now: string, until: string): AtVehicle => {
+    const { vehicle, wrong, dues, standing, meters, minutes } = brief;
     const list = toDo(
       {
-        points: (standing?.counts.fail ?? 0) > 0 ? standingOf(life, rulesOfVisit).points : [],
-        dues: stickerOf(vehicle, countedVisits(visits), entries, today.house).dues,
+        points: wrong,
+        dues,
         boltsAgain: standing?.boltsAgain ?? null,
         parts: board?.parts ?? [],
-        stand: meterStand(vehicle, visits, entries, fleet.use, now),
+        stand: meterStand(vehicle, meters, fleet.use, now),
       },
       now,
       until,
     );
     const turn = board?.nextVisit ?? null;
-    return { list, turn: turn !== null && turn <= until ? turn : null, minutes: minutesOf(life) };
+    return { entry: brief, list, turn: turn !== null && turn <= until ? turn : null, minutes };
   },
 );
 
-function newAt(
-  entry: YardEntry,
-  { visits }: Life,
-  board: VehicleBoard | undefined,
-  { lookedAt, person }: TodayGiven,
-): NewAt | null {
-  const visit = visits.findLast(
-    ({ inspection, inspector, signedBy }) =>
-      inspection.signedAt !== null && inspection.signedAt > lookedAt && (signedBy ?? inspector) !== person,
-  );
-  return visit ? { entry, visit, changes: board?.changes ?? [] } : null;
+function newAt(brief: Brief, board: VehicleBoard | undefined, { lookedAt, person }: TodayGiven): NewAt | null {
+  const signature = brief.signatures.findLast(({ signedAt, by }) => signedAt > lookedAt && by !== person);
+  return signature ? { entry: brief, signature, changes: board?.changes ?? [] } : null;
 }

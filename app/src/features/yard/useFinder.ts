@@ -1,13 +1,14 @@
 import type { YardEntry } from '@weskopos/contract';
 import { useEffect, useMemo, useState } from 'react';
-import { useRulebooks } from '../../sync/useLife';
-import { rulesFor, selectLife, useWorkshop } from '../../sync/workshop';
+import { useBriefs } from '../../sync/useLife';
 import { addTo, blankFinder, findablesOf, findingsOf, found, type Finder } from './findIn';
-import { standingOf } from './today';
+
+/** So many vehicles are made findable between two letters of who types meanwhile. */
+const IN_ONE_GO = 20;
 
 /** Finds vehicles, their pages and what stands open at them, on this device alone; nothing is loaded before somebody searches. */
 export function useFinder(entries: readonly YardEntry[], wanted: string) {
-  const rulebooks = useRulebooks();
+  const briefs = useBriefs();
   const asked = wanted !== '';
   // The index, and how much is in it: it grows while one types.
   const [index, setIndex] = useState<{ readonly finder: Finder; readonly size: number } | null>(null);
@@ -17,21 +18,22 @@ export function useFinder(entries: readonly YardEntry[], wanted: string) {
     const fill = async () => {
       const { default: Index } = await import('minisearch');
       const finder = blankFinder(Index);
-      addTo(finder, entries.flatMap(findablesOf));
-      for (const { vehicle } of entries) {
-        if (left) return;
-        setIndex({ finder, size: finder.known.size });
+      const show = () => left || setIndex({ finder, size: finder.known.size });
+      for (let at = 0; at < entries.length && !left; at += IN_ONE_GO) {
+        addTo(finder, entries.slice(at, at + IN_ONE_GO).flatMap(findablesOf));
+        show();
         await new Promise((resolve) => setTimeout(resolve));
-        const life = selectLife(useWorkshop.getState(), vehicle.id);
-        if (!life) continue;
-        addTo(finder, findingsOf(vehicle, standingOf(life, (inspection) => rulesFor(rulebooks, inspection)).points));
       }
-      if (!left) setIndex({ finder, size: finder.known.size });
+      for (const { vehicle, wrong } of briefs.values()) {
+        if (left) return;
+        addTo(finder, findingsOf(vehicle, wrong));
+      }
+      show();
     };
     void fill();
     return () => {
       left = true;
     };
-  }, [asked, entries, rulebooks]);
+  }, [asked, entries, briefs]);
   return useMemo(() => (index && asked ? found(index.finder, wanted) : null), [index, asked, wanted]);
 }

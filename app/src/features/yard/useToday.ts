@@ -1,15 +1,13 @@
-import type { Life, Visit, YardEntry } from '@weskopos/contract';
-import { newestRulebook, rulesOf } from '@weskopos/core';
+import type { YardEntry } from '@weskopos/contract';
 import { endOfWeek } from 'date-fns/endOfWeek';
 import type { VehicleBoard } from '@weskopos/core/outlook';
 import { useEffect, useMemo, useState } from 'react';
 import { nowIso } from '../../sync/clock';
 import { readDevice, writeDevice } from '../../sync/deviceNotes';
-import { useFleet, useRulebooks } from '../../sync/useLife';
-import { call, rulesFor, selectLife, useWorkshop } from '../../sync/workshop';
+import { useBriefs, useFleet } from '../../sync/useLife';
+import { call, useWorkshop } from '../../sync/workshop';
 import { useBoard } from '../fleet/useBoard';
 import { useNow } from '../../visit/useNow';
-import { usualMinutes } from '../../visit/usualVisit';
 import { todayOf, type Today } from './today';
 
 /** The end of this week, a Sunday, ISO 8601. @param now ISO 8601 */
@@ -52,38 +50,22 @@ interface Asked {
 
 /** The board as this device knows it. @param board forecasts of the fleet, as far as they are summed up */
 export function useTodayOf(entries: readonly YardEntry[], board: readonly VehicleBoard[], asked: Asked): Today {
-  const lives = useWorkshop((state) => state.lives);
-  const pending = useWorkshop((state) => state.pending);
-  const person = useWorkshop((state) => state.person);
-  const rulebooks = useRulebooks();
+  const briefs = useBriefs();
+  const person = useWorkshop((state) => state.person?.name ?? '');
   const fleet = useFleet();
-  const minute = useMinute();
+  const now = useMinute();
   const { until, lookedAt } = asked;
-  // The same as long as the rules are: what was added up by them is not added up again.
-  const byRules = useMemo(() => {
-    const rulebook = newestRulebook(rulebooks);
-    return {
-      rulesOfVisit: (inspection: Visit['inspection']) => rulesFor(rulebooks, inspection),
-      today: rulesOf(rulebook, 'full'),
-      minutesOf: (life: Life) => usualMinutes(life, rulebook),
-    };
-  }, [rulebooks]);
-  return useMemo(() => {
-    const known = new Map<string, Life>(
-      entries.flatMap(({ vehicle }) => {
-        const life = selectLife({ lives, pending, person }, vehicle.id);
-        return life ? [[vehicle.id, life] as const] : [];
+  return useMemo(
+    () =>
+      todayOf(entries, briefs, new Map(board.map((line) => [line.vehicleId, line])), {
+        fleet,
+        now,
+        until,
+        lookedAt,
+        person,
       }),
-    );
-    return todayOf(entries, known, new Map(board.map((line) => [line.vehicleId, line])), {
-      ...byRules,
-      fleet,
-      now: minute,
-      until,
-      lookedAt,
-      person: person?.name ?? '',
-    });
-  }, [entries, lives, pending, person, byRules, fleet, board, minute, until, lookedAt]);
+    [entries, briefs, fleet, board, now, until, lookedAt, person],
+  );
 }
 
 /** The minute it is, ISO 8601: nothing on a board changes sooner, and what is told of a minute need not be told again. */

@@ -1,24 +1,15 @@
 /** @jest-environment node */
-import type { Life, Visit, YardEntry } from '@weskopos/contract';
-import {
-  BUILT_IN_FLEET,
-  NO_DETAILS,
-  isSigned,
-  lifeStanding,
-  standingSummary,
-  type Act,
-  type Finding,
-} from '@weskopos/core';
-import { CAR, boardOf, findingOf, inspectionOf, readingOf, rulesWith, treadOf } from '@weskopos/core/tests/builders';
+import type { Life, Visit } from '@weskopos/contract';
+import { BUILT_IN_FLEET, NO_DETAILS, type Act, type Finding } from '@weskopos/core';
+import { CAR, boardOf, findingOf, inspectionOf, readingOf, treadOf } from '@weskopos/core/tests/builders';
 import MiniSearch from 'minisearch';
+import { briefOf, type Brief } from '../../sync/brief';
 import { addTo, blankFinder, findablesOf, findingsOf, found } from './findIn';
 import { vehicleOnSticker } from './sticker';
 import { todayOf } from './today';
 import { endOfThisWeek } from './useToday';
 
 const NOW = '2026-12-01T08:00:00.000Z';
-const rules = rulesWith();
-const rulesOfVisit = () => rules;
 const visit = (id: string, day: string, findings: readonly Finding[], signed = true): Visit => ({
   inspection: inspectionOf(CAR, {
     id,
@@ -40,40 +31,17 @@ const lifeOf = (visits: Visit[], change: Partial<Life> = {}): Life => ({
   entries: [],
   ...change,
 });
-const entryOf = (life: Life): YardEntry => {
-  const open = life.visits.find(({ inspection }) => !isSigned(inspection));
-  const signed = life.visits.filter(({ inspection }) => isSigned(inspection)).at(-1);
-  const told = (one: Visit | undefined) =>
-    one
-      ? {
-          inspectionId: one.inspection.id,
-          startedAt: one.inspection.startedAt,
-          meter: one.inspection.meter,
-          signedAt: one.inspection.signedAt,
-          grade: null,
-          counts: null,
-        }
-      : null;
-  return {
-    vehicle: life.vehicle,
-    standing: signed ? standingSummary(lifeStanding(life, rulesOfVisit)) : null,
-    last: told(signed),
-    open: told(open),
-    version: '',
-  };
-};
 const given = {
-  rulesOfVisit,
-  today: rules,
   fleet: BUILT_IN_FLEET,
   now: NOW,
   until: endOfThisWeek(NOW),
   lookedAt: '2026-11-25T08:00:00.000Z',
   person: 'Callum',
-  minutesOf: () => 45,
 };
-const today = (life: Life, board?: ReturnType<typeof boardOf>, change: Partial<typeof given> = {}) =>
-  todayOf([entryOf(life)], new Map([[CAR.id, life]]), new Map(board ? [[CAR.id, board]] : []), { ...given, ...change });
+const today = (life: Life, board?: ReturnType<typeof boardOf>, change: Partial<typeof given> = {}) => {
+  const brief = briefOf(life, []);
+  return todayOf([brief], new Map([[CAR.id, brief]]), new Map(board ? [[CAR.id, board]] : []), { ...given, ...change });
+};
 
 const SOUND = findingOf('tyre.tread', '1L', { readings: treadOf(6, 6, 6) });
 const BARE_PAD = findingOf('pad.inner', '1L', { readings: [readingOf('lining', 1)] });
@@ -106,7 +74,10 @@ describe('today’s board', () => {
     const well = today(lifeOf([visit('a', '2026-10-01', [SOUND])]));
     expect(well).toEqual({ onLift: [], stopped: [], due: [], fresh: [], changed: [], whole: true });
     // Before its life is known nothing is told of it, nor that there is nothing.
-    expect(todayOf([entryOf(lifeOf([]))], new Map(), new Map(), given)).toMatchObject({ stopped: [], whole: false });
+    expect(todayOf([briefOf(lifeOf([]), [])], new Map(), new Map(), given)).toMatchObject({
+      stopped: [],
+      whole: false,
+    });
     expect(today(lifeOf([])).due).toEqual([]);
   });
 
@@ -130,23 +101,20 @@ describe('today’s board', () => {
 
   test('new is what somebody else signed since one last looked', () => {
     const life = lifeOf([visit('a', '2026-11-28', [SOUND])]);
-    expect(today(life).fresh).toMatchObject([{ visit: { inspection: { id: 'a' } } }]);
+    expect(today(life).fresh).toMatchObject([{ signature: { visitId: 'a', by: 'Isla' } }]);
     expect(today(life, undefined, { person: 'Isla' }).fresh).toEqual([]);
     expect(today(life, undefined, { lookedAt: '2026-11-29T08:00:00.000Z' }).fresh).toEqual([]);
   });
 
-  test('what falls due at a life is added up once, and again when the day or the life is another', () => {
-    const life = lifeOf([visit('a', '2026-10-01', [SOUND])]);
-    const minutesOf = jest.fn(() => 45);
-    const entry = entryOf(life);
-    const board = (of: Life, now = NOW) =>
-      todayOf([entry], new Map([[CAR.id, of]]), new Map(), { ...given, minutesOf, now });
-    board(life);
-    board(life);
-    expect(minutesOf).toHaveBeenCalledTimes(1);
-    board(life, '2026-12-02T08:00:00.000Z');
-    board({ ...life });
-    expect(minutesOf).toHaveBeenCalledTimes(3);
+  test('what falls due at a vehicle is added up once, and again when the day or the vehicle is another', () => {
+    const brief = briefOf(lifeOf([visit('a', '2026-10-01', [BARE_PAD])]), []);
+    const listOf = (of: Brief, now = NOW) =>
+      todayOf([of], new Map([[CAR.id, of]]), new Map(), { ...given, now }).stopped[0]?.list;
+    const first = listOf(brief);
+    expect(first).toHaveLength(1);
+    expect(listOf(brief)).toBe(first);
+    expect(listOf(brief, '2026-12-02T08:00:00.000Z')).not.toBe(first);
+    expect(listOf({ ...brief })).not.toBe(first);
   });
 
   test('not as before is told once: with what is new where it is new, by itself later, never of one that must stand', () => {
@@ -166,8 +134,9 @@ describe('today’s board', () => {
 describe('finding', () => {
   const life = lifeOf([visit('a', '2026-10-01', [BARE_PAD, SOUND])]);
   const finder = blankFinder(MiniSearch);
-  addTo(finder, findablesOf(entryOf(life)));
-  addTo(finder, findingsOf(CAR, lifeStanding(life, rulesOfVisit).points));
+  const brief = briefOf(life, []);
+  addTo(finder, findablesOf(brief));
+  addTo(finder, findingsOf(CAR, brief.wrong));
   const titles = (wanted: string) => found(finder, wanted).map(({ kind, href }) => `${kind} ${href}`);
   const at = `/vehicle/${CAR.id}`;
 

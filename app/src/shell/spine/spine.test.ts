@@ -80,13 +80,14 @@ test('a figure counts what waits: vehicles on the lift, what hangs open at this 
         },
       ],
     }) as unknown as Life;
-  // This device knows better than what the workshop told last: that visit is signed.
+  // This device knows better than what the workshop told last, and by the life at hand better than by its brief.
   const entries = [entry('a', true), entry('b', false), entry('c', true)];
-  const waiting = waitingAt(entries, { c: life('2026-06-01T09:00:00.000Z') }, 2, life(null));
+  const briefs = { a: entry('a', false), b: entry('b', true), c: entry('c', true) };
+  const waiting = waitingAt(entries, briefs, { c: life('2026-06-01T09:00:00.000Z') }, 2, life(null));
   expect([...waiting]).toEqual([
     ['yard', 1],
     ['me', 2],
     ['visit', 1],
   ]);
-  expect([...waitingAt([], {}, 0, undefined)]).toEqual([]);
+  expect([...waitingAt([], {}, {}, 0, undefined)]).toEqual([]);
 });

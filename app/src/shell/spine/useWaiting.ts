@@ -4,20 +4,21 @@ import { useMemo } from 'react';
 import { useWorkshop } from '../../sync/workshop';
 import type { SpineId } from './places';
 
-/** Whether a vehicle has a visit that is half done: by its life where this device has it, else as the workshop told. */
+/** Whether a vehicle has a visit that is half done: by its life where that is at hand. */
 const isOnLift = (entry: YardEntry, life: Life | undefined): boolean =>
   life ? life.visits.some(({ inspection }) => isOpen(inspection)) : entry.open !== null;
 
 /** What waits at each stop of the spine; stops where nothing waits are left out. */
 export function waitingAt(
   entries: readonly YardEntry[],
+  briefs: Readonly<Record<string, YardEntry>>,
   lives: Readonly<Record<string, Life>>,
   refused: number,
   here: Life | undefined,
 ): ReadonlyMap<SpineId, number> {
   const visit = here?.visits.findLast(({ inspection }) => isOpen(inspection));
   const waits: readonly (readonly [SpineId, number])[] = [
-    ['yard', entries.filter((entry) => isOnLift(entry, lives[entry.vehicle.id])).length],
+    ['yard', entries.filter((entry) => isOnLift(briefs[entry.vehicle.id] ?? entry, lives[entry.vehicle.id])).length],
     ['me', refused],
     ['visit', visit ? openEnds(visit.acts).length : 0],
   ];
@@ -27,7 +28,8 @@ export function waitingAt(
 /** Vehicles on the lift, changes the workshop did not take, and what hangs open at the vehicle one is at. */
 export function useWaiting(here: Life | undefined): ReadonlyMap<SpineId, number> {
   const entries = useWorkshop((state) => state.entries);
+  const briefs = useWorkshop((state) => state.briefs);
   const lives = useWorkshop((state) => state.lives);
   const refused = useWorkshop((state) => state.refused.length);
-  return useMemo(() => waitingAt(entries ?? [], lives, refused, here), [entries, lives, refused, here]);
+  return useMemo(() => waitingAt(entries ?? [], briefs, lives, refused, here), [entries, briefs, lives, refused, here]);
 }

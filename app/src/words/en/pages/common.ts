@@ -22,6 +22,8 @@ export const common = {
   part: 'Part',
   fleet: 'Fleet',
   print: 'Print',
+  allOf: (count: number) => `All ${count}`,
+  fewer: 'Fewer',
   workTime: (hours: number, minutes: number) =>
     [hours > 0 ? `${hours} h` : '', minutes > 0 || hours === 0 ? `${minutes} min` : ''].filter(Boolean).join(' '),
   addingUp: 'Adding up…',

@@ -16,6 +16,8 @@ export const fleet = {
   withoutAPaceYetA: (unknown: number) => `${unknown} without a pace yet: a second visit gives one.`,
   workedOutHere: (vehicles: number) =>
     `The workshop does not answer. Worked out on this device, from the ${vehicles} vehicles it knows and what waits here.`,
+  asTold: (day: string) =>
+    `The workshop does not answer. This is what it told on ${day}; what was signed or changed on this device since is worked out here.`,
   partsToExpect: 'Parts to expect',
   partsToExpectByMonth: 'Parts to expect by month',
   expectedNumberAndItsSpread: 'Expected number and its spread. What is due already stands in the first month.',

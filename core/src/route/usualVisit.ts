@@ -1,10 +1,21 @@
-import type { Life } from '@weskopos/contract';
-import { isSigned, offeredFor, type Rulebook, type Template } from '@weskopos/core';
-import { visitMinutes } from '@weskopos/core/today';
-import { perLife } from '../sync/perLife';
+import { offeredFor, type Template } from '../catalogue/templates';
+import type { Finding } from '../inspection/finding';
+import { isSigned, type Inspection } from '../inspection/inspection';
+import type { Rulebook } from '../rules/rulebook';
+import type { Vehicle } from '../vehicle/vehicle';
+import { visitMinutes } from './visitMinutes';
 
 /** Fewer points than this make a short look, which nobody asks for again by habit. */
 const SHORT = 30;
+
+/** A vehicle and its visits, oldest first, as far as its next visit is concerned. */
+export interface VisitedVehicle {
+  readonly vehicle: Vehicle;
+  readonly visits: readonly {
+    readonly inspection: Inspection;
+    readonly findings: readonly Pick<Finding, 'point' | 'at' | 'inOneStroke'>[];
+  }[];
+}
 
 /** The inspections a vehicle can be given, and the one it is given unless another is asked for. */
 export interface UsualVisit {
@@ -13,7 +24,11 @@ export interface UsualVisit {
 }
 
 /** @param asked code of the inspection asked for; null for the one the last visit had, short looks left out */
-export function usualVisit({ vehicle, visits }: Life, { templates }: Rulebook, asked: string | null): UsualVisit {
+export function usualVisit(
+  { vehicle, visits }: VisitedVehicle,
+  { templates }: Pick<Rulebook, 'templates'>,
+  asked: string | null,
+): UsualVisit {
   const signed = visits.filter(({ inspection }) => isSigned(inspection));
   const offered = offeredFor(templates, vehicle, signed.length > 0);
   const whole = (code: string) =>
@@ -26,7 +41,7 @@ export function usualVisit({ vehicle, visits }: Life, { templates }: Rulebook, a
 }
 
 /** Minutes the vehicle's next visit takes if it is given what it usually is; 0 where there is nothing to look at. */
-export const usualMinutes = perLife((life: Life, rulebook: Rulebook): number => {
+export function usualMinutes(life: VisitedVehicle, rulebook: Rulebook): number {
   const { chosen } = usualVisit(life, rulebook, null);
   const { vehicle, visits } = life;
   if (!chosen) return 0;
@@ -35,4 +50,4 @@ export const usualMinutes = perLife((life: Life, rulebook: Rulebook): number => 
     plan,
     visits.map(({ findings }) => findings),
   );
-});
+}
