@@ -53,6 +53,7 @@ function Seen<T>({ items, keyOf, height, children, gap = 0, role }: LongListProp
     if (page.firstElementChild) watch.observe(page.firstElementChild);
     return () => watch.disconnect();
   }, [scroll]);
+  // eslint-disable-next-line react-hooks/incompatible-library -- made anew with each render; nothing of it is remembered.
   const rows = useVirtualizer({
     count: items.length,
     getScrollElement: () => scroll,

@@ -103,6 +103,8 @@ class OneWorkshop implements Workshop {
   /** Which of the workshop's versions of each life this device holds whole. */
   private versions = new Map<string, string>();
   private readonly atHand: LivesAtHand;
+  /** What the workshop was asked for as long as the page is loaded: the same object as long as it is the same answer. */
+  private readonly answers = new Map<string, unknown>();
 
   constructor(private readonly ports: WorkshopPorts) {
     this.deviceId = ports.deviceId;
@@ -168,13 +170,16 @@ class OneWorkshop implements Workshop {
 
   readonly askKept = async <T>(name: string, ask: () => Promise<T>): Promise<KeptAnswer<T>> => {
     const { store } = this.here;
+    const key = `answer/${name}`;
     try {
       const told = { answer: await ask(), at: this.ports.now() };
-      await store.write(`answer/${name}`, told);
+      this.answers.set(key, told);
+      await store.write(key, told);
       return { ...told, problem: null };
     } catch (problem) {
-      const kept = await store.read<Omit<KeptAnswer<T>, 'problem'>>(`answer/${name}`);
+      const kept = (this.answers.get(key) ?? (await store.read(key))) as Omit<KeptAnswer<T>, 'problem'> | undefined;
       if (!kept) throw problem;
+      this.answers.set(key, kept);
       return { ...kept, problem };
     }
   };

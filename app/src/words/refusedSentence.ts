@@ -39,10 +39,7 @@ function whatOf(operation: Operation, vehicleOf: VehicleOf): string {
   }
 }
 
-function findingOf(
-  { inspectionId, point, place, readings, words: seen, note }: Finding,
-  vehicleOf: VehicleOf,
-): string {
+function findingOf({ inspectionId, point, place, readings, words: seen, note }: Finding, vehicleOf: VehicleOf): string {
   const vehicle = vehicleOf(inspectionId);
   const values = readings.map((reading) => amount(reading.measure, readingValue(reading)));
   const said = [...values, ...seen.map((word) => words.word[word]), ...(note ? [`“${note}”`] : [])];

@@ -1,5 +1,7 @@
-import { daysBetween } from '../sums/daysBetween';
+import { groupBy } from '../sums/groupBy';
 import type { Range } from '../trends/forecast';
+
+const DAY_MS = 86_400_000;
 
 /** A part that will be wanted once, some time. */
 export interface WantedPart {
@@ -40,11 +42,13 @@ export function chanceBy({ low, mid, high }: Range, days: number): number {
  */
 export function expectedParts(parts: readonly WantedPart[], edges: readonly string[]): Expected[] {
   const names = [...new Set(parts.map(({ name }) => name))].sort((a, b) => a.localeCompare(b, 'en'));
+  const byName = groupBy(parts, ({ name }) => name);
+  const ends = edges.map((edge) => Date.parse(edge));
   return names.map((name) => {
-    const ones = parts.filter((part) => part.name === name);
+    const ones = (byName.get(name) ?? []).map(({ at, days }) => ({ from: Date.parse(at), days }));
     let before = ones.map(() => 0);
-    const counts = edges.map((edge) => {
-      const by = ones.map(({ at, days }) => chanceBy(days, daysBetween(at, edge)));
+    const counts = ends.map((end) => {
+      const by = ones.map(({ from, days }) => chanceBy(days, (end - from) / DAY_MS));
       const chances = by.map((chance, index) => Math.max(0, chance - (before[index] ?? 0)));
       before = by;
       return {

@@ -1,5 +1,6 @@
 import type { BoardPart, VehicleBoard } from '@weskopos/core/outlook';
 import { nowMs } from '../../sync/clock';
+import { perObject } from '../../sync/perObject';
 import type { Seats } from '../../words/show';
 import { shortWhen } from '../../words/forecastSentence';
 
@@ -12,10 +13,10 @@ export interface FleetPart extends BoardPart {
 
 const DAY_MS = 86_400_000;
 /** When a part is most likely due; what cannot be told is last. */
-export function dueMs({ status, at, days }: BoardPart): number {
+export const dueMs = perObject(({ status, at, days }: BoardPart): number => {
   if (status === 'reached') return 0;
   return days?.mid == null ? Infinity : Date.parse(at) + days.mid * DAY_MS;
-}
+});
 
 /** The middle of a board part's forecast in short. */
 export const whenOf = (part: FleetPart): string => shortWhen(part, part.vehicle.meterUnit);

@@ -1,9 +1,10 @@
 import type { Vehicle } from '@weskopos/core';
 import type { VehicleBoard } from '@weskopos/core/outlook';
-import { useMemo, useState } from 'react';
+import { useDeferredValue, useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Card } from '../../kit/Card';
 import { Choice } from '../../kit/Choice';
+import { Later } from '../../kit/Later';
 import { LinkPress } from '../../kit/LinkPress';
 import { Page } from '../../shell/Page';
 import { Press } from '../../kit/Press';
@@ -41,8 +42,11 @@ const MOST = 12;
 export function FleetPage() {
   const { board: answer, problem, toldAt } = useBoard();
   const wide = useIsWide();
-  const [shown, setShown] = useState<Shown>('all');
-  const [of, setOf] = useState<VehicleBoard['class'] | 'all'>('all');
+  const [chosen, setShown] = useState<Shown>('all');
+  const [chosenOf, setOf] = useState<VehicleBoard['class'] | 'all'>('all');
+  // The touch is answered at once, the tables a moment later.
+  const shown = useDeferredValue(chosen);
+  const of = useDeferredValue(chosenOf);
   const classes = [...new Set((answer?.vehicles ?? []).map((vehicle) => vehicle.class))].sort();
   const vehicles = useMemo(
     () => (answer?.vehicles ?? []).filter((vehicle) => of === 'all' || vehicle.class === of),
@@ -90,7 +94,7 @@ export function FleetPage() {
               hideLabel
               options={SHOWN}
               word={(one) => SHOWN_WORDS[one]}
-              value={shown}
+              value={chosen}
               onChoose={setShown}
             />
             {classes.length > 1 ? (
@@ -99,7 +103,7 @@ export function FleetPage() {
                 hideLabel
                 options={['all', ...classes] as const}
                 word={(one) => (one === 'all' ? say.allVehicles : words.vehicleClass[one])}
-                value={of}
+                value={chosenOf}
                 onChoose={setOf}
               />
             ) : null}
@@ -111,7 +115,7 @@ export function FleetPage() {
               <Words>{say.aPartIsOnThe}</Words>
             </Card>
           ) : (
-            <>
+            <Later>
               {wide ? <VehicleTable entries={yard} boards={vehicles} /> : null}
               <View style={wide ? styles.panes : styles.stack}>
                 <View style={wide ? styles.pane : styles.stack}>
@@ -126,7 +130,7 @@ export function FleetPage() {
                   <BayLoad vehicles={vehicles} />
                 </View>
               </View>
-            </>
+            </Later>
           )}
         </>
       ) : null}

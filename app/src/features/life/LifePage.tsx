@@ -3,9 +3,11 @@ import { Suspense, useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Card } from '../../kit/Card';
 import { Choice } from '../../kit/Choice';
+import { Later } from '../../kit/Later';
 import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
 import { Heading, Words } from '../../kit/Words';
+import { common } from '../../words/en/pages/common';
 import { life as about } from '../../words/en/pages/life';
 import { sheet as say } from '../../words/en/pages/sheet';
 import { EntryForm } from '../desk/lazyShapes';
@@ -102,6 +104,23 @@ function Line({ life, sheet, marked, onMark }: LineProps) {
   const here = marks.filter((one) => asked === 'all' || shownUnder(one) === asked);
   const seen = all ? here : here.slice(0, MOST);
   const years = [...new Set(seen.map(yearOf))];
+  const yearOfLife = (year: string) => (
+    <View key={year}>
+      <Heading level={2} soft>
+        {year}
+      </Heading>
+      {seen
+        .filter((one) => yearOf(one) === year)
+        .map((one) => (
+          <LifeMoment
+            key={`${one.kind} ${one.id}`}
+            {...{ mark: one, life, sheet }}
+            marked={marked?.includes(one.id) ?? null}
+            onMark={onMark}
+          />
+        ))}
+    </View>
+  );
   return (
     <View style={styles.stack}>
       {marked ? null : (
@@ -116,24 +135,9 @@ function Line({ life, sheet, marked, onMark }: LineProps) {
       )}
       {asked === 'fuel' || asked === 'all' ? <UsedCard life={life} /> : null}
       {here.length === 0 ? <Words soft>{marks.length === 0 ? say.nothingYet : say.nothingOfThis}</Words> : null}
-      {years.map((year) => (
-        <View key={year}>
-          <Heading level={2} soft>
-            {year}
-          </Heading>
-          {seen
-            .filter((one) => yearOf(one) === year)
-            .map((one) => (
-              <LifeMoment
-                key={`${one.kind} ${one.id}`}
-                {...{ mark: one, life, sheet }}
-                marked={marked?.includes(one.id) ?? null}
-                onMark={onMark}
-              />
-            ))}
-        </View>
-      ))}
-      {here.length > seen.length ? <Press label={about.allOf(here.length)} onPress={() => setAll(true)} /> : null}
+      {years.slice(0, 1).map(yearOfLife)}
+      <Later>{years.slice(1).map(yearOfLife)}</Later>
+      {here.length > seen.length ? <Press label={common.allOf(here.length)} onPress={() => setAll(true)} /> : null}
     </View>
   );
 }

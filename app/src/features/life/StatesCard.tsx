@@ -10,6 +10,7 @@ import { Heading, Label, Words } from '../../kit/Words';
 import { shortWhen } from '../../words/forecastSentence';
 import { pointShort } from '../../words/show';
 import { stateSentence, stateWords } from '../../words/stateSentence';
+import { common } from '../../words/en/pages/common';
 import { life as say } from '../../words/en/pages/life';
 
 interface StatesCardProps {
@@ -56,7 +57,9 @@ export function StatesCard({ vehicle, states, onShow }: StatesCardProps) {
           </Pressable>
         );
       })}
-      {states.length > FIRST && !all ? <Press label={say.allOf(states.length)} onPress={() => setAll(true)} /> : null}
+      {states.length > FIRST && !all ? (
+        <Press label={common.allOf(states.length)} onPress={() => setAll(true)} />
+      ) : null}
     </Card>
   );
 }

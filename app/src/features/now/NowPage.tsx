@@ -6,6 +6,7 @@ import { Suspense, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Card } from '../../kit/Card';
 import { GradeMark } from '../../kit/GradeMark';
+import { Later } from '../../kit/Later';
 import { Press } from '../../kit/Press';
 import { Slip } from '../../kit/Slip';
 import { SPACE } from '../../kit/tokens';
@@ -46,16 +47,20 @@ export function NowPage() {
               <WhatToDo {...given} />
             </View>
             <View style={styles.pane}>
-              <Drawn {...given} />
-              <Comes {...given} />
+              <Later>
+                <Drawn {...given} />
+                <Comes {...given} />
+              </Later>
             </View>
           </View>
         ) : (
           <>
             <Stands {...given} />
             <Drawn {...given} most={1} />
-            <WhatToDo {...given} />
-            <Comes {...given} />
+            <Later>
+              <WhatToDo {...given} />
+              <Comes {...given} />
+            </Later>
           </>
         )
       }

@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Choice } from '../../kit/Choice';
 import { Page } from '../../shell/Page';
+import { Later } from '../../kit/Later';
 import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
 import { useIsWide } from '../../kit/theme';
@@ -101,9 +102,11 @@ function Editor({ newest }: { readonly newest: Rulebook }) {
             value={part}
             onChoose={setPart}
           />
-          {part === 'house' ? <HouseEditor rulebook={draft} onChange={change} /> : null}
-          {part === 'limits' ? <LimitEditor rulebook={draft} problems={problems} onChange={change} /> : null}
-          {part === 'templates' ? <TemplateEditor rulebook={draft} onChange={change} /> : null}
+          <Later>
+            {part === 'house' ? <HouseEditor rulebook={draft} onChange={change} /> : null}
+            {part === 'limits' ? <LimitEditor rulebook={draft} problems={problems} onChange={change} /> : null}
+            {part === 'templates' ? <TemplateEditor rulebook={draft} onChange={change} /> : null}
+          </Later>
         </View>
         {/* Beside the rules on a desk; before them where there is one column. */}
         <View style={wide ? styles.aside : styles.first}>

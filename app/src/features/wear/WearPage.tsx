@@ -3,6 +3,7 @@ import { Suspense, useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { followedByEnter } from '../../kit/followedByEnter';
 import { Card } from '../../kit/Card';
+import { Later } from '../../kit/Later';
 import { SPACE, TOUCH } from '../../kit/tokens';
 import { useIsWide, usePalette } from '../../kit/theme';
 import { Heading, Label, Words } from '../../kit/Words';
@@ -51,14 +52,18 @@ export function WearPage() {
               <Going {...part} />
             </View>
             <View style={styles.pane}>
-              <ShownTrend {...part} shown={shown} />
-              <Sits {...part} />
+              <Later>
+                <ShownTrend {...part} shown={shown} />
+                <Sits {...part} />
+              </Later>
             </View>
           </View>
         ) : (
           <>
             <Going {...part} />
-            <Sits {...part} />
+            <Later>
+              <Sits {...part} />
+            </Later>
           </>
         );
       }}
@@ -78,8 +83,10 @@ function Going({ life: { vehicle }, sheet: { outlook, board }, onTrend }: WearPr
       ) : (
         <Words soft>{about.beginAVisitTheFirst}</Words>
       )}
-      <RunsOutNext {...{ vehicle, outlook, onTrend }} />
-      <StatesCard vehicle={vehicle} states={outlook.states} onShow={onTrend} />
+      <Later>
+        <RunsOutNext {...{ vehicle, outlook, onTrend }} />
+        <StatesCard vehicle={vehicle} states={outlook.states} onShow={onTrend} />
+      </Later>
     </Suspense>
   );
 }

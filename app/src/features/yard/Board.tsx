@@ -4,6 +4,7 @@ import type { ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { FirstOf } from '../../kit/FirstOf';
 import { GradeMark } from '../../kit/GradeMark';
+import { Later } from '../../kit/Later';
 import { Press } from '../../kit/Press';
 import { Slip } from '../../kit/Slip';
 import { SPACE } from '../../kit/tokens';
@@ -40,15 +41,21 @@ export function Board({ onLift, stopped, due, fresh, changed, now, seen }: Board
       <Group title={say.notToBeDriven} list={stopped}>
         {(one) => <StoppedSlip at={one} now={now} />}
       </Group>
-      <Group title={say.dueBySunday} list={due}>
-        {(one) => <DueSlip at={one} now={now} />}
-      </Group>
-      <Group title={say.sinceYouLooked} list={fresh} aside={<Press kind="quiet" label={say.seenAll} onPress={seen} />}>
-        {(one) => <NewSlip at={one} />}
-      </Group>
-      <Group title={common.notAsBefore} list={changed}>
-        {(one) => <ChangedSlip at={one} />}
-      </Group>
+      <Later>
+        <Group title={say.dueBySunday} list={due}>
+          {(one) => <DueSlip at={one} now={now} />}
+        </Group>
+        <Group
+          title={say.sinceYouLooked}
+          list={fresh}
+          aside={<Press kind="quiet" label={say.seenAll} onPress={seen} />}
+        >
+          {(one) => <NewSlip at={one} />}
+        </Group>
+        <Group title={common.notAsBefore} list={changed}>
+          {(one) => <ChangedSlip at={one} />}
+        </Group>
+      </Later>
     </>
   );
 }

@@ -1,6 +1,6 @@
 import type { YardEntry } from '@weskopos/contract';
 import { useRouter } from 'expo-router';
-import { useState } from 'react';
+import { useDeferredValue, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Choice } from '../../kit/Choice';
 import { LongList } from '../../kit/LongList';
@@ -26,8 +26,10 @@ export function Everything({ entries }: { readonly entries: readonly YardEntry[]
   const [stands, setStands] = useState<Stands>('all');
   const [of, setOf] = useState<YardEntry['vehicle']['class'] | 'all'>('all');
   const classes = [...new Set(entries.map(({ vehicle }) => vehicle.class))].sort();
+  // The touch is answered at once, the list a moment later.
+  const [byOrder, byStands, byClass] = [useDeferredValue(order), useDeferredValue(stands), useDeferredValue(of)];
   const shown = wide
-    ? standing(entries, stands).filter(({ vehicle }) => of === 'all' || vehicle.class === of)
+    ? standing(entries, byStands).filter(({ vehicle }) => byClass === 'all' || vehicle.class === byClass)
     : entries;
   const many = entries.length > MANY;
   return (
@@ -73,7 +75,7 @@ export function Everything({ entries }: { readonly entries: readonly YardEntry[]
         </View>
       ) : null}
       {shown.length === 0 ? <Words soft>{say.noneOfThese}</Words> : null}
-      <LongList items={ordered(shown, order)} keyOf={({ vehicle }) => vehicle.id} height={LINE}>
+      <LongList items={ordered(shown, byOrder)} keyOf={({ vehicle }) => vehicle.id} height={LINE}>
         {(entry) => <VehicleLine entry={entry} />}
       </LongList>
     </View>

@@ -1,12 +1,13 @@
 import type { YardEntry } from '@weskopos/contract';
 import ScanLine from 'lucide-react-native/icons/scan-line';
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { Suspense, lazy, useEffect, useRef, useState } from 'react';
+import { Suspense, lazy, useDeferredValue, useEffect, useRef, useState } from 'react';
 import { StyleSheet, View, type TextInput } from 'react-native';
 import { Card } from '../../kit/Card';
 import { Field } from '../../kit/Field';
 import { GradeMark } from '../../kit/GradeMark';
 import { useEnterWaits } from '../../controls/useEnterWaits';
+import { Later } from '../../kit/Later';
 import { Press } from '../../kit/Press';
 import { Slip } from '../../kit/Slip';
 import { SPACE, TOUCH } from '../../kit/tokens';
@@ -42,8 +43,12 @@ export function Yard() {
     // Asked for once: coming back does not ask again.
     router.setParams({ find: undefined });
   }, [find, router]);
-  const results = useFinder(entries, wanted.trim());
-  const enter = useEnterWaits(wanted.trim(), results?.[0]?.href, (href) => router.push(href));
+  // The letter is there at once, what it finds a moment later.
+  const asked = useDeferredValue(wanted.trim());
+  const results = useFinder(entries, asked);
+  const enter = useEnterWaits(wanted.trim(), asked === wanted.trim() ? results?.[0]?.href : undefined, (href) =>
+    router.push(href),
+  );
   const { onLift, stopped, due, fresh, changed, whole } = today;
   const quiet = [onLift, stopped, due, fresh, changed].every((list) => list.length === 0);
   // Nothing is told to be well before all of it is known here.
@@ -105,7 +110,7 @@ export function Yard() {
           <Words>{say.addTheFirstOneIts}</Words>
         </Card>
       ) : results ? (
-        <Results results={results} entries={entries} wanted={wanted.trim()} />
+        <Results results={results} entries={entries} wanted={asked} />
       ) : wide ? (
         <View style={styles.panes}>
           <View style={styles.pane}>
@@ -113,14 +118,18 @@ export function Yard() {
             <Board {...today} />
           </View>
           <View style={styles.pane}>
-            <Everything entries={entries} />
+            <Later>
+              <Everything entries={entries} />
+            </Later>
           </View>
         </View>
       ) : (
         <>
           {told}
           <Board {...today} />
-          <Everything entries={entries} />
+          <Later>
+            <Everything entries={entries} />
+          </Later>
         </>
       )}
     </Page>

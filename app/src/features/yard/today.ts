@@ -84,10 +84,13 @@ export function todayOf(
 export const stops = (one: ToDo) => one.kind === 'finding' && one.stops;
 /** What stands open by itself is told at its vehicle, not as due. */
 export const isDue = (one: ToDo) => one.kind !== 'finding';
+/** The day something falls due, ISO 8601; null where it has none. */
+const dueAt = (one: ToDo): string | null =>
+  one.kind === 'job' ? one.when.at : one.kind === 'runs-out' ? one.from : null;
 /** From when on it falls due, ISO 8601: the first of what does; empty where it has no day, as with bolts. */
 export const dueFrom = ({ list, turn }: AtVehicle): string => {
   const first = list.find(isDue);
-  const at = first?.kind === 'job' ? first.when.at : first?.kind === 'runs-out' ? first.from : first ? '' : '9';
+  const at = first ? (dueAt(first) ?? '') : '9';
   return turn !== null && turn < at ? turn : at;
 };
 
@@ -97,14 +100,25 @@ function liftOf(entry: YardEntry, halfDone: HalfDone, { now }: TodayGiven): OnLi
 }
 
 function atVehicle(brief: Brief, board: VehicleBoard | undefined, { fleet, now, until }: TodayGiven): AtVehicle {
-  return fallingDue(brief, board, fleet, now, until);
+  const turn = board?.nextVisit ?? null;
+  return {
+    entry: brief,
+    list: everToDo(brief, board, fleet, hourOf(now)).filter((one) => (dueAt(one) ?? '') <= until),
+    turn: turn !== null && turn <= until ? turn : null,
+    minutes: brief.minutes,
+  };
 }
 
-/** Added up again when the vehicle, its forecasts or the minute changed. */
-const fallingDue = perObject(
-  (brief: Brief, board: VehicleBoard | undefined, fleet: FleetKnowledge, now: string, until: string): AtVehicle => {
-    const { vehicle, wrong, dues, standing, meters, minutes } = brief;
-    const list = toDo(
+/** Nothing falls due by the minute: what was summed up for an hour need not be summed up again in it. */
+const hourOf = (iso: string) => `${iso.slice(0, 13)}:00:00.000Z`;
+/** No day comes after it: what is told for a week or for a day is told from one sum. */
+const EVER = '9999-12-31T00:00:00.000Z';
+
+/** Added up again when the vehicle, its forecasts or the hour changed. */
+const everToDo = perObject(
+  (brief: Brief, board: VehicleBoard | undefined, fleet: FleetKnowledge, now: string): readonly ToDo[] => {
+    const { vehicle, wrong, dues, standing, meters } = brief;
+    return toDo(
       {
         points: wrong,
         dues,
@@ -113,10 +127,8 @@ const fallingDue = perObject(
         stand: meterStand(vehicle, meters, fleet.use, now),
       },
       now,
-      until,
+      EVER,
     );
-    const turn = board?.nextVisit ?? null;
-    return { entry: brief, list, turn: turn !== null && turn <= until ? turn : null, minutes };
   },
 );
 

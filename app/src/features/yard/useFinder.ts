@@ -1,10 +1,10 @@
 import type { YardEntry } from '@weskopos/contract';
-import { useEffect, useMemo, useState } from 'react';
+import { startTransition, useEffect, useMemo, useState } from 'react';
 import { useBriefs } from '../../sync/useLife';
 import { addTo, blankFinder, findablesOf, findingsOf, found, type Finder } from './findIn';
 
 /** So many vehicles are made findable between two letters of who types meanwhile. */
-const IN_ONE_GO = 20;
+const IN_ONE_GO = 50;
 
 /** Finds vehicles, their pages and what stands open at them, on this device alone; nothing is loaded before somebody searches. */
 export function useFinder(entries: readonly YardEntry[], wanted: string) {
@@ -18,7 +18,11 @@ export function useFinder(entries: readonly YardEntry[], wanted: string) {
     const fill = async () => {
       const { default: Index } = await import('minisearch');
       const finder = blankFinder(Index);
-      const show = () => left || setIndex({ finder, size: finder.known.size });
+      // In turns that a letter comes between.
+      const show = () =>
+        startTransition(() => {
+          if (!left) setIndex({ finder, size: finder.known.size });
+        });
       for (let at = 0; at < entries.length && !left; at += IN_ONE_GO) {
         addTo(finder, entries.slice(at, at + IN_ONE_GO).flatMap(findablesOf));
         show();

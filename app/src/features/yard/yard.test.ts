@@ -108,13 +108,16 @@ describe('today’s board', () => {
 
   test('what falls due at a vehicle is added up once, and again when the day or the vehicle is another', () => {
     const brief = briefOf(lifeOf([visit('a', '2026-10-01', [BARE_PAD])]), []);
-    const listOf = (of: Brief, now = NOW) =>
-      todayOf([of], new Map([[CAR.id, of]]), new Map(), { ...given, now }).stopped[0]?.list;
-    const first = listOf(brief);
-    expect(first).toHaveLength(1);
-    expect(listOf(brief)).toBe(first);
-    expect(listOf(brief, '2026-12-02T08:00:00.000Z')).not.toBe(first);
-    expect(listOf({ ...brief })).not.toBe(first);
+    const toldOf = (of: Brief, change: Partial<typeof given> = {}) =>
+      todayOf([of], new Map([[CAR.id, of]]), new Map(), { ...given, ...change }).stopped[0]?.list[0];
+    const first = toldOf(brief);
+    expect(first).toMatchObject({ kind: 'finding', stops: true });
+    expect(toldOf(brief)).toBe(first);
+    // A week and a longer time are told from one sum.
+    expect(toldOf(brief, { until: '2027-01-01T00:00:00.000Z' })).toBe(first);
+    expect(toldOf(brief, { now: '2026-12-01T08:59:00.000Z' })).toBe(first);
+    expect(toldOf(brief, { now: '2026-12-02T08:00:00.000Z' })).not.toBe(first);
+    expect(toldOf({ ...brief })).not.toBe(first);
   });
 
   test('not as before is told once: with what is new where it is new, by itself later, never of one that must stand', () => {

@@ -38,7 +38,6 @@ export const life = {
   },
   takeBack: 'Take back',
   takeBackEntry: (entrySentence: string) => `Take back: ${entrySentence}`,
-  allOf: (length: number) => `All ${length}`,
   writeDownFuelATop: 'Write down fuel, a top-up, a part …',
   onIt: (meterWords: string) => `, ${meterWords} on it`,
   newOn: (day: string, gone: string) => `new ${day}${gone}`,
