@@ -11,7 +11,8 @@ export async function answered(page: Page, act: () => Promise<void>): Promise<nu
     }).observe({ type: 'event', durationThreshold: 16, buffered: false } as PerformanceObserverInit);
   });
   await act();
-  await page.waitForTimeout(400);
+  // What a slow page paints late is told late.
+  await page.waitForTimeout(1500);
   return page.evaluate(() => Math.max(8, ...(window as unknown as { seen: number[] }).seen));
 }
 

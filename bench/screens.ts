@@ -166,7 +166,7 @@ async function measured(
     keep('a letter of a search, ms', await answered(page, () => search.press('b')));
     keep('the next letter, ms', await answered(page, () => search.press('0')));
     await search.fill('');
-    await page.waitForTimeout(400);
+    await page.waitForTimeout(1500);
     keep(
       'another order of the yard, ms',
       await answered(page, () => page.getByRole('radio', { name: round % 2 ? 'code' : 'worst first' }).click()),

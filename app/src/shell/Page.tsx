@@ -1,5 +1,5 @@
 import type { Href } from 'expo-router';
-import { Suspense, useCallback, useState, type ReactNode } from 'react';
+import { Suspense, useCallback, useRef, useState, type ReactNode } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import ChevronLeft from 'lucide-react-native/icons/chevron-left';
 import { usePadHasHand } from '../controls/pad/usePad';
@@ -9,6 +9,7 @@ import { useTitle } from './useTitle';
 import { LinkPress } from '../kit/LinkPress';
 import { PageScroll } from '../kit/LongList';
 import { SPACE, TOUCH } from '../kit/tokens';
+import { SkipLink } from '../kit/SkipLink';
 import { usePalette } from '../kit/theme';
 import { Heading, Words } from '../kit/Words';
 import { shell as say } from '../words/en/pages/shell';
@@ -31,12 +32,19 @@ interface PageProps {
   readonly width?: number;
 }
 
+/** What is to be done here, first of all. On the web a view is an element, whatever its type says. */
+const focusFirst = (view: View | null) =>
+  (view as unknown as HTMLElement | null)
+    ?.querySelector<HTMLElement>('a, button, input, textarea, [tabindex="0"]')
+    ?.focus();
+
 /** A page that scrolls: title, the quiet line, and what is to be done in the hand zone. */
 export function Page({ title, over, name, back, aside, children, foot, footWidth = 420, width = 640 }: PageProps) {
   const palette = usePalette();
   const heading = useHeadingFocus();
   const padHasHand = usePadHasHand();
   useTitle(name ?? title, over ?? '');
+  const footRow = useRef<View>(null);
   const [scroll, setScroll] = useState<HTMLElement | null>(null);
   // On the web a scrolling view is an element, whatever its type says.
   const scrolls = useCallback(
@@ -68,6 +76,7 @@ export function Page({ title, over, name, back, aside, children, foot, footWidth
             </View>
             {aside}
           </View>
+          {foot && !padHasHand ? <SkipLink label={say.toFoot} onGo={() => focusFirst(footRow.current)} /> : null}
           <SyncLine />
           {/* What is still being fetched hides itself, not the heading one is at. */}
           <PageScroll value={scroll}>
@@ -81,7 +90,9 @@ export function Page({ title, over, name, back, aside, children, foot, footWidth
           {...{ dataSet: { print: 'hide' } }}
         >
           <View style={[styles.footColumn, { maxWidth: width }]}>
-            <View style={[styles.footRow, { maxWidth: footWidth }]}>{foot}</View>
+            <View ref={footRow} style={[styles.footRow, { maxWidth: footWidth }]}>
+              {foot}
+            </View>
           </View>
         </View>
       ) : null}

@@ -1,14 +1,13 @@
 import { Slot, usePathname } from 'expo-router';
 import { Suspense, useMemo } from 'react';
-import { Pressable, StyleSheet, View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import { isOpen } from '@weskopos/core';
-import { followedByEnter } from '../kit/followedByEnter';
 import { HandPad } from '../controls/pad/HandPad';
 import { Card } from '../kit/Card';
 import { Press } from '../kit/Press';
+import { SkipLink } from '../kit/SkipLink';
 import { SPACE } from '../kit/tokens';
-import { useIsWide, usePalette } from '../kit/theme';
-import { HEARD_ONLY, Label } from '../kit/Words';
+import { useIsWide } from '../kit/theme';
 import { useLife } from '../sync/useLife';
 import { useWorkshop } from '../sync/workshop';
 import { spine as say } from '../words/en/pages/spine';
@@ -23,7 +22,6 @@ import { hasOwnSpine, isWalk, vehicleOf, vehiclePages } from './spine/vehiclePag
 export function Shell() {
   const path = usePathname();
   const wide = useIsWide();
-  const palette = usePalette();
   const person = useWorkshop((state) => state.person);
   const role = person?.role ?? 'inspector';
   const vehicleId = vehicleOf(path);
@@ -41,14 +39,7 @@ export function Shell() {
   const { listed, list } = useKeys();
   return (
     <View style={styles.shell}>
-      <Pressable
-        role="link"
-        {...followedByEnter(toContent)}
-        onPress={toContent}
-        style={(state) => (isFocused(state) ? [styles.skip, { backgroundColor: palette.card }] : HEARD_ONLY)}
-      >
-        <Label>{say.toContent}</Label>
-      </Pressable>
+      <SkipLink label={say.toContent} onGo={toContent} />
       {hasOwnSpine(path) && !wide ? null : (
         <Spine
           {...{ places, path, wide }}
@@ -76,12 +67,10 @@ export function Shell() {
   );
 }
 
-/** Past the spine, to the heading of the view: the first stop of the tab key, seen while it has the focus. */
+/** Past the spine, to the heading of the view: the first stop of the tab key. */
 const toContent = () => document.querySelector<HTMLElement>('main [role="heading"], main h1')?.focus();
-const isFocused = (state: object) => 'focused' in state && state.focused === true;
 
 const styles = StyleSheet.create({
-  skip: { position: 'absolute', zIndex: 1, top: SPACE.s, left: SPACE.s, padding: SPACE.m },
   shell: { flex: 1, flexDirection: 'row' },
   page: { flex: 1 },
   keys: { margin: SPACE.m },

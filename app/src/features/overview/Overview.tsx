@@ -1,7 +1,7 @@
 import { useDeaf } from '../../kit/useDeaf';
 import { aheadNotes, currentFindings, openEnds, verdictOfVisit, worstFirst } from '@weskopos/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Card } from '../../kit/Card';
 import { Field } from '../../kit/Field';
@@ -149,10 +149,15 @@ interface SignRowProps {
 /** Signing is for good: where something was not seen it is said so elsewhere than the first touch fell. */
 function SignRow({ unseen, disabled, onSign, onNotYet }: SignRowProps) {
   const deaf = useDeaf(unseen > 0);
+  const asked = useRef<View>(null);
+  // The button that had the focus is gone: it goes to what is asked in its place, not to the top of the page.
+  useEffect(() => {
+    if (unseen > 0) asked.current?.focus();
+  }, [unseen]);
   if (unseen === 0)
     return <Press kind="main" label={common.sign} disabled={disabled} onPress={onSign} style={styles.grow} />;
   return (
-    <View style={styles.confirm}>
+    <View ref={asked} role="group" aria-label={common.sign} tabIndex={-1} style={styles.confirm}>
       <Press kind="main" label={say.signWithNotSeen(unseen)} disabled={disabled} deaf={deaf} onPress={onSign} />
       <Press label={say.notYet} deaf={deaf} onPress={onNotYet} style={styles.tall} />
     </View>

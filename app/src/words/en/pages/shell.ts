@@ -4,4 +4,5 @@ export const shell = {
   thisVehicleOrVisitIs:
     'This vehicle or visit is not known here. If it was added on another device, connect once and it appears in the yard.',
   back: 'Back',
+  toFoot: 'To what is done here',
 };
