@@ -135,6 +135,9 @@ test('play at two clock positions, lamps by lamp, fixings counted', async () => 
   await jump(page, 'walk.lamps');
   await page.getByRole('button', { name: 'Brake: one less', exact: true }).click();
   await card('Brake: 1 of 2 lit.').toBeVisible();
+  const which = page.getByRole('group', { name: 'Brake: which is out' });
+  await which.getByRole('checkbox', { name: 'Offside rear' }).click();
+  await card('Brake: 1 of 2 lit, out: offside rear.').toBeVisible();
   await card('Fail').toBeVisible();
   await jump(page, 'undertray');
   await page.getByRole('button', { name: 'Undertray fasteners: one less' }).click();

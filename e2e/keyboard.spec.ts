@@ -116,9 +116,9 @@ test('a whole visit by the keyboard alone: from the way in to the signature, wit
   const unseen = button(/^Sign with/);
   await expect(unseen).toBeVisible();
   expect(await isLost(page)).toBe(false);
-  await tabTo(page, unseen);
   // It is deaf for a moment, so that nothing is signed by a second stroke.
-  await page.waitForTimeout(600);
+  await expect(unseen).toBeEnabled();
+  await tabTo(page, unseen);
   await keyboard.press('Enter');
   await expect(page.getByText(/Signed by Isla/)).toBeVisible();
   expect(await page.evaluate(() => 'touched' in window)).toBe(false);

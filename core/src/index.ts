@@ -12,6 +12,8 @@ export {
   COUNTED_ITEMS,
   HOW_READ,
   LAMPS,
+  LAMP_SPOTS,
+  SPOTS_OF_LAMP,
   USUAL_LAMPS,
   type CodeState,
   type Count,
@@ -19,6 +21,7 @@ export {
   type FaultCode,
   type HowRead,
   type Lamp,
+  type LampSpot,
 } from './catalogue/counted';
 export { FLUID_LOOKS, whichFluid, type FluidGuess, type FluidLook } from './catalogue/whichFluid';
 export {

@@ -253,8 +253,8 @@ function look(story: Story, visit: StoryVisit, index: number, ref: PointRef, ran
     return {
       counts:
         point.counted === 'all'
-          ? [{ item: 'all', good: 5, of: 5, found: null }]
-          : LAMPS.map((item) => ({ item, good: USUAL_LAMPS[item], of: USUAL_LAMPS[item], found: null })),
+          ? [{ item: 'all', good: 5, of: 5, found: null, out: [] }]
+          : LAMPS.map((item) => ({ item, good: USUAL_LAMPS[item], of: USUAL_LAMPS[item], found: null, out: [] })),
     };
   const readings = point.measures
     .filter(({ need, measure }) =>

@@ -19,8 +19,8 @@ interface FirstOfProps<T> {
 }
 
 /** So many are told at once, and so few more are not worth a touch. */
-const FIRST = 6;
-const SPARED = 2;
+const FIRST = 8;
+const SPARED = 4;
 
 /** The first of a list, and a touch for all of it: what comes after it on the page stays within reach. */
 export function FirstOf<T>({ items, keyOf, height, children, style, each }: FirstOfProps<T>) {

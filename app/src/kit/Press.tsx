@@ -83,10 +83,9 @@ export function Press({
       {...(ticks && !disabled && !deaf ? tickedBySpace(onPress) : {})}
       {...(tabIndex === undefined ? {} : { tabIndex })}
       {...(expanded === undefined ? {} : { 'aria-expanded': expanded })}
-      disabled={disabled}
-      // Deaf it keeps its place among the stops of the tab key.
-      onPress={deaf ? undefined : onPress}
-      {...(onHold && !deaf ? { onLongPress: onHold } : {})}
+      disabled={disabled || deaf}
+      onPress={onPress}
+      {...(onHold ? { onLongPress: onHold } : {})}
       style={({ pressed }) => [
         styles.press,
         { minHeight: kind === 'main' ? TOUCH.hand : TOUCH.least, backgroundColor: disabled ? palette.panel : ground },

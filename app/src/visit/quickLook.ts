@@ -49,13 +49,15 @@ function sayOf(point: CataloguePoint, last: Finding | undefined): { label: strin
   if (point.codes) return { label: say.noCodes, change: { codes: [] } };
   if (point.counted === 'lamps') {
     const counts = last?.counts.length
-      ? last.counts.map(({ item, of }) => ({ item, good: of, of, found: null }))
-      : LAMPS.map((item) => ({ item, good: USUAL_LAMPS[item], of: USUAL_LAMPS[item], found: null }));
+      ? last.counts.map(({ item, of }) => ({ item, good: of, of, found: null, out: [] }))
+      : LAMPS.map((item) => ({ item, good: USUAL_LAMPS[item], of: USUAL_LAMPS[item], found: null, out: [] }));
     return { label: common.allLit, change: { counts } };
   }
   if (point.counted === 'all') {
     const of = last?.counts[0]?.of;
-    return of ? { label: say.allThere(of), change: { counts: [{ item: 'all', good: of, of, found: null }] } } : null;
+    return of
+      ? { label: say.allThere(of), change: { counts: [{ item: 'all', good: of, of, found: null, out: [] }] } }
+      : null;
   }
   const wanted = point.measures.filter(({ need }) => need !== 'extra');
   if (wanted.length > 0 && wanted.every(({ measure }) => measure === 'play')) {

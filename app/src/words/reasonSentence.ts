@@ -1,6 +1,6 @@
 import { MEASURES, PLACARD_TEMPERATURE_C, basisOf, type PointGrade, type Reason } from '@weskopos/core';
 import { words } from './en';
-import { amount, capital, day, figure, figureIn, houseRules } from './show';
+import { amount, capital, day, figure, figureIn, houseRules, lampSpotWords } from './show';
 
 /** One plain sentence of why, from the reason's data. */
 export function reasonSentence(reason: Reason): string {
@@ -24,7 +24,7 @@ export function reasonSentence(reason: Reason): string {
     case 'count':
       return reason.item === 'all'
         ? `${reason.good} of ${reason.of}.`
-        : `${capital(words.lamp[reason.item])}: ${reason.good} of ${reason.of} lit.`;
+        : `${capital(words.lamp[reason.item])}: ${reason.good} of ${reason.of} lit${reason.out ? `, out: ${reason.out.map(lampSpotWords).join(', ')}` : ''}.`;
     case 'code':
       return `Code ${reason.code}, ${words.codeState[reason.state]}${reason.gone ? '; cleared, and it did not come back' : ''}.`;
     case 'ahead': {

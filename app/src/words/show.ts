@@ -10,6 +10,7 @@ import {
   type HouseQuestion,
   type HouseRules,
   type Job,
+  type LampSpot,
   type MakeUp,
   type MeasureCode,
   type MeterUnit,
@@ -190,6 +191,10 @@ export function placeWords(place: string, seats: Seats): string {
   const called = sideWords(side === 'L' ? 'L' : 'R', seats);
   return `${called} ${axle}${twin ? (twin === 'o' ? ', outer' : ', inner') : ''}`;
 }
+
+/** Where a lamp is, as the house calls its sides. */
+export const lampSpotWords = (spot: LampSpot): string =>
+  placeWords(`${spot.startsWith('front') ? 1 : 2}${spot.endsWith('left') ? 'L' : 'R'}`, 2);
 
 /** A side of a vehicle as the house calls it. */
 export const sideWords = (side: Side, seats: Seats): string => words.side[house.positionWords][nearOrOff(side, seats)];

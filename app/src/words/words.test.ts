@@ -223,8 +223,17 @@ describe('reasons of every kind in one sentence', () => {
     ],
     [
       'lamp',
-      said(findingOf('walk.lamps', '', { counts: [{ item: 'high-brake', good: 0, of: 1, found: null }] })),
+      said(findingOf('walk.lamps', '', { counts: [{ item: 'high-brake', good: 0, of: 1, found: null, out: [] }] })),
       'High brake: 0 of 1 lit.',
+    ],
+    [
+      'lamp by its place',
+      said(
+        findingOf('walk.lamps', '', {
+          counts: [{ item: 'indicator', good: 2, of: 4, found: null, out: ['front-left', 'rear-right'] }],
+        }),
+      ),
+      'Indicator: 2 of 4 lit, out: nearside front, offside rear.',
     ],
     [
       'code',

@@ -8,6 +8,7 @@ import {
   DRY,
   FLUIDS,
   HOW_READ,
+  LAMP_SPOTS,
   LEAK_PLACES,
   LEAK_REACHES,
   LEAK_STAGES,
@@ -78,6 +79,7 @@ const plainFindingSchema = z.strictObject({
         good: z.number().int().min(0).max(99),
         of: z.number().int().min(1).max(99),
         found: z.number().int().min(0).max(99).nullable(),
+        out: z.array(z.enum(LAMP_SPOTS)).max(LAMP_SPOTS.length).readonly(),
       }),
     )
     .max(COUNTED_ITEMS.length),
@@ -120,7 +122,8 @@ const lacksGauge = ({ readings, counts }: Raw) => lacks(readings, 'step') || lac
 export const findingRecord = recordKind<Finding>({
   name: 'finding',
   schema: findingSchema,
-  versionOf: (raw) => ('leak' in raw ? 1 : !('outOf' in raw) ? 2 : lacksGauge(raw) ? 3 : 4),
+  versionOf: (raw) =>
+    'leak' in raw ? 1 : !('outOf' in raw) ? 2 : lacksGauge(raw) ? 3 : lacks(raw.counts, 'out') ? 4 : 5,
   upgrades: [
     // One leak, photos by id alone, readings that were never a bound.
     ({ leak, readings, photos, ...rest }) => ({
@@ -143,6 +146,11 @@ export const findingRecord = recordKind<Finding>({
       ...raw,
       readings: mapped(raw.readings, (one) => (isRaw(one) ? { step: null, ...one } : one)),
       counts: mapped(raw.counts, (one) => (isRaw(one) ? { found: null, ...one } : one)),
+    }),
+    // Which lamps are out was not said.
+    (raw) => ({
+      ...raw,
+      counts: mapped(raw.counts, (one) => (isRaw(one) ? { out: [], ...one } : one)),
     }),
   ],
 });
@@ -187,7 +195,13 @@ export const findingTable: Table<Finding> = {
     counts: {
       list: 'item_count',
       key: 'finding_id',
-      columns: { item: text('item'), good: integer('good'), of: integer('of_all'), found: integer('found') },
+      columns: {
+        item: text('item'),
+        good: integer('good'),
+        of: integer('of_all'),
+        found: integer('found'),
+        out: json('out_spots'),
+      },
     },
     codes: {
       list: 'fault_code',

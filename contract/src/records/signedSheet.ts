@@ -1,7 +1,7 @@
 import type { Amendment, SignedSheet } from '@weskopos/core';
 import { z } from 'zod';
 import { findingRecord, findingSchema } from './finding';
-import { isRaw, lift, recordKind } from './record';
+import { isRaw, lift, recordKind, type Raw } from './record';
 import { idSchema, instantSchema, textSchema } from './shapes';
 import { instant, json, text, uuid, type Table } from './table';
 import { vehicleRecord } from './vehicle';
@@ -29,15 +29,20 @@ const amendmentPutSchema = z.strictObject({
 /** An entry to a visit that is signed, with why it is made. */
 export type AmendmentPut = z.infer<typeof amendmentPutSchema>;
 
+/** The entry in it takes today's shape. */
+const withLiftedFinding = (raw: Raw): Raw => ({ ...raw, finding: lift(findingRecord, raw.finding) });
+
 export const amendmentRecord = recordKind<AmendmentPut>({
   name: 'amendment',
   schema: amendmentPutSchema.refine(({ finding, inspectionId }) => finding.inspectionId === inspectionId, {
     path: ['finding', 'inspectionId'],
     message: 'the visit that is amended',
   }),
-  versionOf: ({ finding }) => (isRaw(finding) && findingRecord.versionOf(finding) < 4 ? 1 : 2),
-  // The entry in it takes today's shape.
-  upgrades: [(raw) => ({ ...raw, finding: lift(findingRecord, raw.finding) })],
+  versionOf: ({ finding }) => {
+    const version = isRaw(finding) ? findingRecord.versionOf(finding) : findingRecord.version;
+    return version < 4 ? 1 : version < 5 ? 2 : 3;
+  },
+  upgrades: [withLiftedFinding, withLiftedFinding],
 });
 
 /** An amendment with who made it. */

@@ -19,6 +19,28 @@ export const COUNTED_ITEMS = [...LAMPS, 'all'] as const;
 /** What is counted at a point: a lamp, or all there is. */
 export type CountedItem = (typeof COUNTED_ITEMS)[number];
 
+export const LAMP_SPOTS = ['front-left', 'front-right', 'rear-left', 'rear-right'] as const;
+/** Where on the vehicle one of several lamps of a kind is, seen by whoever sits in it. */
+export type LampSpot = (typeof LAMP_SPOTS)[number];
+
+const FRONT: readonly LampSpot[] = ['front-left', 'front-right'];
+const REAR: readonly LampSpot[] = ['rear-left', 'rear-right'];
+/** Where each lamp of a kind is; none where there is one, or where nobody can say which. */
+export const SPOTS_OF_LAMP: Readonly<Record<CountedItem, readonly LampSpot[]>> = {
+  dip: FRONT,
+  main: FRONT,
+  daylight: FRONT,
+  side: LAMP_SPOTS,
+  indicator: LAMP_SPOTS,
+  repeater: FRONT,
+  brake: REAR,
+  'high-brake': [],
+  reverse: [],
+  fog: [],
+  'number-plate': [],
+  all: [],
+};
+
 /** `good` of `of`; 0 ≤ good ≤ of, of 1 to 99. */
 export interface Count {
   readonly item: CountedItem;
@@ -26,6 +48,8 @@ export interface Count {
   readonly of: number;
   /** How many were good as found, where some were put right on the spot; null where nothing was changed. */
   readonly found: number | null;
+  /** Which are out as found, no more than are; empty where nobody said which. */
+  readonly out: readonly LampSpot[];
 }
 
 /** How many of each lamp a road vehicle of two sides usually has; the inspector says otherwise where it differs. */

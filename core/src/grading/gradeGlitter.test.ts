@@ -59,7 +59,7 @@ test('a bulb that was changed is found failing and corrected; one that was not s
   const lamps = (good: number, found: number | null) =>
     gradePoint(
       { point: 'walk.lamps', place: '' },
-      contextOf(CAR, [findingOf('walk.lamps', '', { counts: [{ item: 'brake', good, of: 2, found }] })]),
+      contextOf(CAR, [findingOf('walk.lamps', '', { counts: [{ item: 'brake', good, of: 2, found, out: [] }] })]),
     );
   expect(lamps(2, 1)).toMatchObject({ grade: 'pass', asFound: 'fail', corrected: true });
   expect(lamps(2, null)).toMatchObject({ grade: 'pass', asFound: 'pass', corrected: false });

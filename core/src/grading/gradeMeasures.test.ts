@@ -322,12 +322,14 @@ describe('counts and codes', () => {
   const counted = (point: PointCode, place: Place, change: FindingChange) =>
     gradePoint({ point, place }, contextOf(CAR, [findingOf(point, place, change)]));
   test.each(LAMPS.map((lamp) => [lamp]))('a %s lamp out', (lamp) => {
-    const result = counted('walk.lamps', '', { counts: [{ item: lamp, good: 0, of: 2, found: null }] });
+    const result = counted('walk.lamps', '', { counts: [{ item: lamp, good: 0, of: 2, found: null, out: [] }] });
     expect(result.grade).toBe(['high-brake', 'reverse', 'daylight'].includes(lamp) ? 'advisory' : 'fail');
-    expect(counted('walk.lamps', '', { counts: [{ item: lamp, good: 2, of: 2, found: null }] }).grade).toBe('pass');
+    expect(counted('walk.lamps', '', { counts: [{ item: lamp, good: 2, of: 2, found: null, out: [] }] }).grade).toBe(
+      'pass',
+    );
   });
   test('a wheel bolt missing fails, a tray fastener is advised, uncounted is not seen', () => {
-    const short = [{ item: 'all', good: 4, of: 5, found: null }] as const;
+    const short = [{ item: 'all', good: 4, of: 5, found: null, out: [] }] as const;
     expect(counted('wheel.bolts', '1L', { counts: short }).grade).toBe('fail');
     expect(counted('tray.fasteners', '', { counts: short }).grade).toBe('advisory');
     expect(counted('tray.fasteners', '', {}).grade).toBe('not-seen');

@@ -251,7 +251,7 @@ function observationReasons(
       const glitter = asksOfGlitter(finding.point, [word]) ? oneOf(GLITTER, word) : undefined;
       return glitter ? gradeGlitter(glitter, finding.words, grade) : { rule: 'word', grade, word, basis: 'house' };
     }),
-    ...finding.counts.map(({ item, good: now, of, found }): Reason => {
+    ...finding.counts.map(({ item, good: now, of, found, out }): Reason => {
       const good = phase === 'found' ? (found ?? now) : now;
       const short =
         item === 'all'
@@ -265,6 +265,8 @@ function observationReasons(
         item,
         good,
         of,
+        // Put right one of two, nobody knows which of them is left.
+        ...(out.length > 0 && out.length === of - good ? { out } : {}),
         basis: item === 'all' ? 'house' : 'law',
       };
     }),

@@ -1,4 +1,4 @@
-import type { CodeState, CountedItem } from '../catalogue/counted';
+import type { CodeState, CountedItem, LampSpot } from '../catalogue/counted';
 import type { Fluid, LeakPlace, LeakReach, LeakStage } from '../catalogue/leaks';
 import type { MeasureCode } from '../catalogue/measures';
 import type { Need, Spot } from '../catalogue/points/point';
@@ -76,6 +76,8 @@ export type Reason =
       readonly item: CountedItem;
       readonly good: number;
       readonly of: number;
+      /** Which lamps are out, where all of them were said. */
+      readonly out?: readonly LampSpot[];
       readonly basis: Basis;
     }
   | {

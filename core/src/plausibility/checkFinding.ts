@@ -2,6 +2,7 @@ import type { Place } from '../vehicle/vehicle';
 import { isPlaceOf } from '../vehicle/place';
 import { MEASURES } from '../catalogue/measures';
 import { cataloguePoint, isPointCode } from '../catalogue/catalogue';
+import { SPOTS_OF_LAMP } from '../catalogue/counted';
 import type { CataloguePoint } from '../catalogue/points/point';
 import { VOCABULARIES } from '../catalogue/words';
 import type { Finding, Reading } from '../inspection/finding';
@@ -19,6 +20,7 @@ export interface Impossible {
     | 'repeated-spot'
     | 'leak-here'
     | 'count-here'
+    | 'lamp-here'
     | 'codes-here'
     | 'more-than-all'
     | 'place-needed'
@@ -80,13 +82,19 @@ function observationProblems(point: CataloguePoint, finding: Checked): Impossibl
         allowed: words.join(', ') || 'no words on this point',
       });
   });
-  finding.counts.forEach(({ item, good, of, found }, index) => {
+  finding.counts.forEach(({ item, good, of, found, out }, index) => {
     const lamp = item !== 'all';
     if (point.counted === null || lamp !== (point.counted === 'lamps'))
       problems.push({ field: `counts.${index}`, code: 'count-here', allowed: 'what this point counts' });
     else if (good > of) problems.push({ field: `counts.${index}.good`, code: 'more-than-all', allowed: `0 to ${of}` });
     else if (found !== null && found > of)
       problems.push({ field: `counts.${index}.found`, code: 'more-than-all', allowed: `0 to ${of}` });
+    else if (new Set(out).size > of - (found ?? good) || out.some((spot) => !SPOTS_OF_LAMP[item].includes(spot)))
+      problems.push({
+        field: `counts.${index}.out`,
+        code: 'lamp-here',
+        allowed: `${of - (found ?? good)} of ${SPOTS_OF_LAMP[item].join(', ') || 'none'}`,
+      });
   });
   if (finding.codes.length > 0 && !point.codes)
     problems.push({ field: 'codes', code: 'codes-here', allowed: 'only where fault codes are read' });

@@ -163,15 +163,29 @@ describe('what a point does not take', () => {
   test.each([
     [
       'a lamp on a wheel',
-      findingOf('wheel.bolts', '1L', { counts: [{ item: 'dip', good: 1, of: 2, found: null }] }),
+      findingOf('wheel.bolts', '1L', { counts: [{ item: 'dip', good: 1, of: 2, found: null, out: [] }] }),
       'counts.0',
       'count-here',
     ],
     [
       'more good than there are',
-      findingOf('wheel.bolts', '1L', { counts: [{ item: 'all', good: 6, of: 5, found: null }] }),
+      findingOf('wheel.bolts', '1L', { counts: [{ item: 'all', good: 6, of: 5, found: null, out: [] }] }),
       'counts.0.good',
       'more-than-all',
+    ],
+    [
+      'more lamps named than are out',
+      findingOf('walk.lamps', '', {
+        counts: [{ item: 'dip', good: 1, of: 2, found: null, out: ['front-left', 'front-right'] }],
+      }),
+      'counts.0.out',
+      'lamp-here',
+    ],
+    [
+      'a lamp where there is none of its kind',
+      findingOf('walk.lamps', '', { counts: [{ item: 'dip', good: 1, of: 2, found: null, out: ['rear-left'] }] }),
+      'counts.0.out',
+      'lamp-here',
     ],
     [
       'a fault code at the horn',
@@ -201,7 +215,7 @@ describe('what a point does not take', () => {
       impossibleIn(findingOf('damper', '1L', { leaks: [leakOf({ stage: 'damp', place: 'damper-rod' })] })),
     ).toEqual([]);
     expect(
-      impossibleIn(findingOf('walk.lamps', '', { counts: [{ item: 'dip', good: 1, of: 2, found: null }] })),
+      impossibleIn(findingOf('walk.lamps', '', { counts: [{ item: 'dip', good: 1, of: 2, found: null, out: [] }] })),
     ).toEqual([]);
   });
 });

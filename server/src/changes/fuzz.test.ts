@@ -56,7 +56,7 @@ test('no change to a sound operation is answered with a 500 or a stack, and what
         point: 'walk.lamps',
         place: '',
         readings: [],
-        counts: [{ item: 'dip', good: 1, of: 2, found: null }],
+        counts: [{ item: 'dip', good: 1, of: 2, found: null, out: [] }],
       }),
     ),
     operationOf(

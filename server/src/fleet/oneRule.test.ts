@@ -111,7 +111,8 @@ function findingOf(drawn: Drawn, inspection: Inspection, before: readonly Findin
       reached && drawn.point === 'leak.engine'
         ? [{ ...DRY, stage: drawn.good === 0 ? 'dry' : 'damp', fluid: 'coolant' }]
         : [],
-    counts: reached && drawn.point === 'walk.lamps' ? [{ item: 'dip', good: drawn.good, of: 2, found: null }] : [],
+    counts:
+      reached && drawn.point === 'walk.lamps' ? [{ item: 'dip', good: drawn.good, of: 2, found: null, out: [] }] : [],
     carried: reached && drawn.carried && drawn.minute % 4 === 0 ? { at: '2025-12-01', from: 'visit' } : null,
     outOf: reached && drawn.outOf ? ['off-cold'] : [],
     standard: drawn.point === 'battery.crank' ? (drawn.otherStandard ? 'JIS' : 'EN') : null,

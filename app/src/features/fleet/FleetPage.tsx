@@ -108,7 +108,9 @@ export function FleetPage() {
               />
             ) : null}
           </View>
-          <BayWeek entries={entries} boards={vehicles} />
+          <Later>
+            <BayWeek entries={entries} boards={vehicles} />
+          </Later>
           {parts.length === 0 ? (
             <Card>
               <Heading level={2}>{say.nothingToForecastYet}</Heading>

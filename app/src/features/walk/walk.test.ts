@@ -46,11 +46,13 @@ describe('what one tap may say', () => {
   });
 
   test('counts follow the last visit: how many there are, and every lamp', () => {
-    const finding = findingOf('wheel.bolts', '1L', { counts: [{ item: 'all', good: 4, of: 6, found: null }] });
+    const finding = findingOf('wheel.bolts', '1L', { counts: [{ item: 'all', good: 4, of: 6, found: null, out: [] }] });
     const last = { lastLook: () => ({ finding, visit: undefined as never }) };
     expect(quickLook(stepOf('wheel.bolts@1L'), new Map(), last)).toEqual({
       label: 'All 6 there',
-      changes: [{ access: 'seen', accessReason: null, counts: [{ item: 'all', good: 6, of: 6, found: null }] }],
+      changes: [
+        { access: 'seen', accessReason: null, counts: [{ item: 'all', good: 6, of: 6, found: null, out: [] }] },
+      ],
     });
     expect(quickLook(stepOf('walk.lamps'), new Map(), nothing)?.changes[0]?.counts).toHaveLength(LAMPS.length);
   });

@@ -1,12 +1,13 @@
-import type { Count, Lamp } from '@weskopos/core';
+import { SPOTS_OF_LAMP, type Count, type Lamp, type LampSpot } from '@weskopos/core';
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import Svg, { Circle, Path } from 'react-native-svg';
+import { Press } from '../../../kit/Press';
 import { usePalette } from '../../../kit/theme';
 import { CORNER, SPACE, TOUCH } from '../../../kit/tokens';
 import { Label } from '../../../kit/Words';
 import { words } from '../../../words/en';
-import { capital } from '../../../words/show';
+import { capital, lampSpotWords } from '../../../words/show';
 import { controls as say } from '../../../words/en/pages/controls';
 import { CountKeys } from './CountKeys';
 import type { Counting } from './counting';
@@ -56,7 +57,34 @@ export function LampPicker({ counting }: { readonly counting: Counting }) {
           })}
         </View>
       ))}
+      {chosen ? <WhichOut lamp={chosen} counting={counting} /> : null}
       {chosen ? <CountKeys item={chosen} name={capital(words.lamp[chosen])} counting={counting} /> : null}
+    </View>
+  );
+}
+
+/** Which of several is out: front over rear, left and right as they lie on the vehicle; nothing where one alone can be. */
+function WhichOut({ lamp, counting }: { readonly lamp: Lamp; readonly counting: Counting }) {
+  const spots = SPOTS_OF_LAMP[lamp];
+  const { of, good, found, out } = counting.of(lamp);
+  if (spots.length !== of || good === of || found !== null) return null;
+  const toggle = (spot: LampSpot) => {
+    const next = out.includes(spot) ? out.filter((one) => one !== spot) : [...out, spot];
+    // The first that is named is the one that was counted; each one more is one less that is lit.
+    counting.set(lamp, { out: next, good: Math.min(of - Math.max(1, next.length), of), found: null });
+  };
+  return (
+    <View role="group" aria-label={say.whichIsOut(capital(words.lamp[lamp]))} style={styles.row}>
+      {spots.map((spot) => (
+        <Press
+          key={spot}
+          role="checkbox"
+          label={capital(lampSpotWords(spot))}
+          chosen={out.includes(spot)}
+          onPress={() => toggle(spot)}
+          style={styles.spot}
+        />
+      ))}
     </View>
   );
 }
@@ -104,5 +132,6 @@ const styles = StyleSheet.create({
     borderRadius: CORNER.s,
     gap: 2,
   },
+  spot: { flexGrow: 1, flexBasis: '45%' },
   centre: { textAlign: 'center' },
 });

@@ -32,7 +32,7 @@ export function countingOf({ pointRef, finding, background, put }: ControlProps)
   const usual = (item: CountedItem) =>
     last?.counts.find((count) => count.item === item)?.of ??
     (item === 'all' ? (studs ?? nipples ?? USUAL_FIXINGS) : USUAL_LAMPS[item]);
-  const whole = (item: CountedItem): Count => ({ item, good: usual(item), of: usual(item), found: null });
+  const whole = (item: CountedItem): Count => ({ item, good: usual(item), of: usual(item), found: null, out: [] });
   const counts = finding?.counts ?? [];
   const told = (among: readonly Count[], item: CountedItem) => among.find((count) => count.item === item);
   return {
@@ -46,9 +46,11 @@ export function countingOf({ pointRef, finding, background, put }: ControlProps)
         const next: Count = { ...whole(item), ...told(standing, item), ...change };
         const within = (count: number) => Math.max(0, Math.min(count, next.of));
         const kept = { ...next, good: within(next.good), found: next.found === null ? null : within(next.found) };
+        // Fewer are out than were said to be: nobody knows any more which.
+        const out = next.out.length > next.of - (kept.found ?? kept.good) ? [] : next.out;
         // The first lamp that is out says of the others that they were looked at and lit.
         const others = standing.length > 0 ? standing : items.map(whole);
-        return lookChange(before, { counts: [...others.filter((count) => count.item !== item), kept] });
+        return lookChange(before, { counts: [...others.filter((count) => count.item !== item), { ...kept, out }] });
       }),
     all: () => put(pointRef, (before) => lookChange(before, { counts: items.map(whole) })),
     isAll: counts.length > 0 && counts.every(({ good, of }) => good === of),

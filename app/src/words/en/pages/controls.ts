@@ -48,6 +48,7 @@ export const controls = {
   allThereAndTight: (usual: number) => `All ${usual} there and tight`,
   countOf: (good: number, part: number) => `${good} of ${part}`,
   notCounted: (part: number) => `${part}, not counted`,
+  whichIsOut: (name: string) => `${name}: which is out`,
   lampRow: { front: 'Front', round: 'All round', rear: 'Rear' },
   oneLess: 'One less',
   oneLessOf: (name: string) => `${name}: one less`,
