@@ -122,3 +122,22 @@ test('what the workshop told last stands when it is not reached, with when and w
   });
   await expect(workshop.askKept('other', () => Promise.reject(gone))).rejects.toBe(gone);
 });
+
+test('a vehicle that is opened before its turn is fetched at once; one the workshop does not know is not here', async () => {
+  const store = memoryStore();
+  const workshop = await opened({ openStore: () => Promise.resolve(store) });
+  const state = () => workshop.useWorkshop.getState();
+  const until = async (done: () => boolean) => {
+    for (let turn = 0; turn < 50 && !done(); turn += 1) await new Promise(setImmediate);
+  };
+  // As on a new device: listed in the yard, its life not fetched yet.
+  for (const key of ['life/', 'brief/']) await store.writeAll(new Map([[`${key}${CAR.id}`, undefined]]));
+  server.fetched = 0;
+  workshop.holdLife(CAR.id);
+  await until(() => CAR.id in state().lives);
+  expect([server.fetched, state().lives[CAR.id]?.vehicle.id]).toEqual([1, CAR.id]);
+  workshop.holdLife('nobody');
+  await until(() => state().absent.has('nobody'));
+  expect([...state().absent]).toEqual(['nobody']);
+  expect(server.fetched).toBe(1);
+});

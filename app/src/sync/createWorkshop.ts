@@ -114,6 +114,7 @@ class OneWorkshop implements Workshop {
       set: (change) => this.set(change),
       // Whatever version it was of: the next look at the workshop fetches it.
       onTorn: (vehicleId) => this.versions.delete(vehicleId),
+      onAbsent: (vehicleId) => this.fetchAbsent(vehicleId),
     });
   }
 
@@ -329,6 +330,17 @@ class OneWorkshop implements Workshop {
     const fetched = await this.ports.server.call('life', { params: { id } });
     // Joined and shown in one turn: what the server took while the answer travelled must not be lost in between.
     await this.atHand.with(id, (before) => this.atHand.put([mergeLife(before, fetched)]));
+  }
+
+  /** A new device fetches hundreds of lives one after the other: the one somebody opens does not wait for its turn. */
+  private async fetchAbsent(id: string): Promise<void> {
+    if (!this.get().entries?.some(({ vehicle }) => vehicle.id === id)) return;
+    try {
+      await quietly(this.refreshLife(id));
+    } catch (error) {
+      // Not of this workshop any more, or nobody is signed in: the page says that it is not here.
+      if (!(error instanceof ServerProblem)) throw error;
+    }
   }
 
   /** Makes the briefs anew that are missing, or that other rules made. */

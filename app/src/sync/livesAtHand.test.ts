@@ -29,6 +29,7 @@ async function device(lives: readonly Life[]) {
     get: () => state,
     set: (change) => (state = { ...state, ...change(state) }),
     onTorn: (id) => torn.push(id),
+    onAbsent: () => Promise.resolve(),
   });
   const ids = () => lives.map(({ vehicle }) => vehicle.id);
   return {

@@ -11,6 +11,8 @@ export interface AtHandPorts {
   readonly set: (change: (state: WorkshopState) => Partial<WorkshopState>) => void;
   /** A life was read that has not all of its pages. */
   readonly onTorn: (vehicleId: string) => void;
+  /** Somebody looks at a life that is not on the disk. Resolves when it was fetched, or cannot be. */
+  readonly onAbsent: (vehicleId: string) => Promise<void>;
 }
 
 /** So many lives stay at hand after their pages were left: going back to one of them reads nothing. */
@@ -40,7 +42,9 @@ export class LivesAtHand {
   hold(vehicleId: string): () => void {
     this.recent = [...this.recent.filter((id) => id !== vehicleId), vehicleId].slice(-KEPT);
     const release = this.use(vehicleId);
-    void this.read(vehicleId).then(() => this.show(vehicleId));
+    void this.read(vehicleId)
+      .then(() => (this.here.has(vehicleId) ? undefined : this.ports.onAbsent(vehicleId)))
+      .finally(() => this.show(vehicleId));
     return release;
   }
 
