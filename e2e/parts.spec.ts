@@ -82,7 +82,7 @@ test('the other set of tyres goes on: nothing is known of it, the one in store i
   await expect(page.getByText(/^In store since/)).toHaveCount(0);
 });
 
-test('without a network the fleet board is worked out on the device: new pads are off the run-out calendar at once', async ({
+test('without a network the fleet board is what the workshop told, with what changed here: new pads are off the run-out calendar at once', async ({
   page,
 }) => {
   await page.goto(workshop.url);
@@ -100,7 +100,7 @@ test('without a network the fleet board is worked out on the device: new pads ar
   await expect(page.getByText(/New: pads nearside front/)).toBeVisible();
 
   await toPlace(page, 'Fleet');
-  await expect(page.getByText(/^The workshop does not answer\. Worked out on this device/)).toBeVisible();
+  await expect(page.getByText(/^The workshop does not answer\. This is what it told on/)).toBeVisible();
   await page.getByRole('radio', { name: 'Pads', exact: true }).click();
   await expect(page.getByRole('img', { name: /^Run-out calendar: .*FH 06 Inner pad OSF/ })).toBeVisible();
   await expect(onBoard).toHaveCount(0);
