@@ -63,3 +63,30 @@ test('of many vehicles those in view are laid out, each can be reached, found an
   await page.goto(`${workshop.url}/vehicle/${idOf(77)}`);
   await expect(page.getByRole('heading', { name: 'M 077', exact: true })).toBeVisible();
 });
+
+test('of those that want something the first are told, and all on paper', async ({ page }) => {
+  const headers = { [GUARD_HEADER]: '1' };
+  await page.request.post(`${workshop.url}/api/session`, { headers, data: { name: 'Maren', secret: '112358' } });
+  const told = (await (await page.request.get(`${workshop.url}/api/yard`)).json()) as YardEntry[];
+  const model = told.find(({ standing }) => standing?.grade === 'advisory');
+  if (!model) throw new Error('nothing in the demo is advisory');
+  await page.route('**/api/yard', (route) =>
+    route.fulfill({
+      json: Array.from({ length: MANY }, (_, n) => ({
+        ...model,
+        vehicle: { ...model.vehicle, id: `00000000-0000-4000-8000-${String(n).padStart(12, '0')}` },
+      })),
+    }),
+  );
+  await page.route('**/life', (route) => route.abort());
+  await page.goto(`${workshop.url}/fleet`);
+  await expect(page.getByRole('heading', { name: 'How they stand' })).toBeVisible();
+  const links = page.getByRole('main').locator('a[href^="/vehicle/00000000-"]');
+  await expect(links).toHaveCount(8);
+  await page.evaluate(() => window.dispatchEvent(new Event('beforeprint')));
+  expect(await links.count()).toBe(MANY);
+  await page.evaluate(() => window.dispatchEvent(new Event('afterprint')));
+  await expect(links).toHaveCount(8);
+  await page.getByRole('button', { name: `All ${MANY}` }).click();
+  await expect.poll(() => links.count()).toBeGreaterThan(8);
+});

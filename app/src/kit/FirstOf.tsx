@@ -4,6 +4,7 @@ import { common } from '../words/en/pages/common';
 import { LongList } from './LongList';
 import { Press } from './Press';
 import { SPACE } from './tokens';
+import { useIsPrinting } from './useIsPrinting';
 
 interface FirstOfProps<T> {
   /** The most urgent first. */
@@ -22,11 +23,12 @@ interface FirstOfProps<T> {
 const FIRST = 8;
 const SPARED = 4;
 
-/** The first of a list, and a touch for all of it: what comes after it on the page stays within reach. */
+/** The first of a list, and a touch for all of it: what comes after it on the page stays within reach. On paper all of it. */
 export function FirstOf<T>({ items, keyOf, height, children, style, each }: FirstOfProps<T>) {
   const [all, setAll] = useState(false);
-  const isLong = items.length > FIRST + SPARED;
-  if (all)
+  const printing = useIsPrinting();
+  const isLong = items.length > FIRST + SPARED && !printing;
+  if (all && !printing)
     return (
       <>
         <LongList {...{ items, keyOf, height, children }} gap={SPACE.s} />

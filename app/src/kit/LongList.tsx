@@ -1,7 +1,7 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { createContext, useContext, useLayoutEffect, useRef, useState, type ReactNode } from 'react';
-import { flushSync } from 'react-dom';
 import { View } from 'react-native';
+import { useIsPrinting } from './useIsPrinting';
 
 /** The element a page scrolls in; null before it is there. */
 export const PageScroll = createContext<HTMLElement | null>(null);
@@ -53,7 +53,7 @@ function Seen<T>({ items, keyOf, height, children, gap = 0, role }: LongListProp
     if (page.firstElementChild) watch.observe(page.firstElementChild);
     return () => watch.disconnect();
   }, [scroll]);
-  // eslint-disable-next-line react-hooks/incompatible-library -- made anew with each render; nothing of it is remembered.
+  // eslint-disable-next-line react-hooks/incompatible-library -- it answers by methods whose answers change: the compiler leaves this component alone, and nothing here is remembered by hand.
   const rows = useVirtualizer({
     count: items.length,
     getScrollElement: () => scroll,
@@ -85,21 +85,4 @@ function Seen<T>({ items, keyOf, height, children, gap = 0, role }: LongListProp
       })}
     </div>
   );
-}
-
-/** True while the page is laid out for paper. */
-function useIsPrinting(): boolean {
-  const [printing, setPrinting] = useState(false);
-  useLayoutEffect(() => {
-    // All of it has to be there when the event returns.
-    const begin = () => flushSync(() => setPrinting(true));
-    const end = () => setPrinting(false);
-    window.addEventListener('beforeprint', begin);
-    window.addEventListener('afterprint', end);
-    return () => {
-      window.removeEventListener('beforeprint', begin);
-      window.removeEventListener('afterprint', end);
-    };
-  }, []);
-  return printing;
 }
