@@ -75,6 +75,9 @@ function WhichOut({ lamp, counting }: { readonly lamp: Lamp; readonly counting: 
   };
   return (
     <View role="group" aria-label={say.whichIsOut(capital(words.lamp[lamp]))} style={styles.row}>
+      <Label size="m" soft style={styles.whole}>
+        {say.whichIsOut(capital(words.lamp[lamp]))}
+      </Label>
       {spots.map((spot) => (
         <Press
           key={spot}
@@ -132,6 +135,7 @@ const styles = StyleSheet.create({
     borderRadius: CORNER.s,
     gap: 2,
   },
+  whole: { flexBasis: '100%' },
   spot: { flexGrow: 1, flexBasis: '45%' },
   centre: { textAlign: 'center' },
 });
