@@ -97,7 +97,9 @@ function serveApp(app: Express, folder: string): void {
     }),
   );
   app.get('/{*page}', (request, response) => {
-    if (path.extname(request.path)) throw new NotFound('file');
+    // A view's address may hold a dot (a trend names its series); a browser that opens one asks for a page in so many words.
+    const isPage = request.get('Accept')?.includes('text/html') ?? false;
+    if (!isPage && path.extname(request.path)) throw new NotFound('file');
     response.set('Cache-Control', 'no-cache').sendFile(path.join(folder, 'index.html'), { dotfiles: 'allow' });
   });
 }
