@@ -47,6 +47,7 @@ export {
   mainSlot,
   pointKey,
   soundByEye,
+  wordsOffered,
   type PointCode,
 } from './catalogue/catalogue';
 export {

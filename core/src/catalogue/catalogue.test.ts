@@ -2,7 +2,16 @@ import { CAR, MINIBUS, findingOf, rulesWith } from '../tests/builders';
 import { USUAL_MAKE_UP } from '../vehicle/makeUp';
 import { hubPlaces, otherAxlePlace, type Vehicle, type Hub } from '../vehicle/vehicle';
 import { restOfStop, visitPoints, walkSteps, type WalkPlan } from '../inspection/walkSteps';
-import { CATALOGUE, POINT_CODES, cataloguePoint, isPointCode, mainSlot, pointKey, soundByEye } from './catalogue';
+import {
+  CATALOGUE,
+  POINT_CODES,
+  cataloguePoint,
+  isPointCode,
+  mainSlot,
+  pointKey,
+  soundByEye,
+  wordsOffered,
+} from './catalogue';
 import { COMMON_FLUIDS, LEAK_PLACES, likelyFluids } from './leaks';
 import { MEASURES, namedSteps } from './measures';
 import { CAUTIONS, STATIONS, SYSTEMS } from './points/point';
@@ -67,6 +76,21 @@ describe('the catalogue', () => {
   ] as const)('%s can be said to be sound by eye: %s', (code, byEye) => {
     expect(soundByEye(cataloguePoint(code))).toBe(byEye);
   });
+});
+
+test.each([
+  ['wiring.chafe', ['missing', 'loose', 'damaged', 'chafed', 'not-refitted']],
+  ['walk.fuelcap', ['missing', 'loose', 'damaged', 'not-refitted']],
+  ['cabin.horn', ['missing', 'loose', 'damaged']],
+  ['close.sticker', []],
+] as const)('%s is told with words that make sense there', (code, offered) => {
+  expect(wordsOffered(cataloguePoint(code))).toEqual(offered);
+});
+
+test('a word is left out only where the vocabulary has it', () => {
+  for (const { code, vocabulary, leavesOut } of CATALOGUE)
+    for (const word of leavesOut)
+      expect([code, vocabulary && VOCABULARIES[vocabulary]]).toEqual([code, expect.arrayContaining([word])]);
 });
 
 test.each([

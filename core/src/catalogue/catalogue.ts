@@ -9,6 +9,7 @@ import type { CataloguePoint, MeasureSlot } from './points/point';
 import { UNDER_POINTS } from './points/under';
 import { WALK_ROUND_POINTS } from './points/walkRound';
 import { WHEEL_POINTS } from './points/wheel';
+import { VOCABULARIES, type Word } from './words';
 
 /** Version of the built-in catalogue; an inspection keeps the one it was made under. */
 export const CATALOGUE_VERSION = 3;
@@ -59,6 +60,12 @@ export function pointKey(code: string, place: string): string {
 /** The measure that stands for the point: the first that is wanted; null where nothing must be measured. */
 export function mainSlot(point: CataloguePoint): MeasureSlot | null {
   return point.measures.find(({ need }) => need !== 'extra') ?? null;
+}
+
+/** The words that are offered at a point; none where it takes none. */
+export function wordsOffered({ vocabulary, leavesOut }: CataloguePoint): readonly Word[] {
+  const words: readonly Word[] = vocabulary ? VOCABULARIES[vocabulary] : [];
+  return words.filter((word) => !leavesOut.includes(word));
 }
 
 /** Whether eye and hand are enough: nothing to measure, count or read off. Only these can be said to be sound in one stroke. */

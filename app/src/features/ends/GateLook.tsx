@@ -112,11 +112,7 @@ function GateEye({ line, background, put }: GateEyeProps) {
         />
       </View>
       {wrong && byEye && point.vocabulary ? (
-        <WordPicker
-          vocabulary={point.vocabulary}
-          finding={finding}
-          onWord={(word) => put(ref, (before) => wordChange(before, word))}
-        />
+        <WordPicker point={point} finding={finding} onWord={(word) => put(ref, (before) => wordChange(before, word))} />
       ) : null}
       {wrong && point.leakWanted ? (
         <LeakPicker pointRef={ref} finding={finding} background={background} phase="found" put={put} />

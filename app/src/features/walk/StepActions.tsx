@@ -135,7 +135,7 @@ function OpenPanel({ step, steps, background, target, panel, onPanel }: OpenPane
       ) : null}
       {panel === 'note' && point.vocabulary && wordsAside(step) ? (
         <WordPicker
-          vocabulary={point.vocabulary}
+          point={point}
           finding={finding}
           onWord={(word) => void putFinding(target, ref, (before) => wordChange(before, word))}
         />

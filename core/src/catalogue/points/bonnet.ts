@@ -1,5 +1,5 @@
 import type { Fit } from '../../vehicle/fits';
-import { extra, onBonnet, oneOf, stationPoints } from './point';
+import { extra, notRubbed, onBonnet, oneOf, stationPoints } from './point';
 
 const point = stationPoints('bonnet');
 const engine: readonly Fit[] = ['engine'];
@@ -94,7 +94,7 @@ export const BONNET_POINTS = [
   }),
   point('battery.crank', 'electrics', { measures: ['crank'], ...onBonnet(0.68, 0.14) }),
   point('battery.terminals', 'electrics', { vocabulary: 'terminal', ...onBonnet(0.58, 0.2) }),
-  point('battery.hold', 'electrics', { vocabulary: 'general', ...onBonnet(0.66, 0.22) }),
+  point('battery.hold', 'electrics', { ...notRubbed, ...onBonnet(0.66, 0.22) }),
   point('battery.age', 'electrics', { measures: ['part-age'], ...onBonnet(0.72, 0.2) }),
   point('charge.voltage', 'electrics', {
     measures: ['charge-voltage'],

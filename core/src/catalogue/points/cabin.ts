@@ -1,4 +1,4 @@
-import { extra, stationPoints } from './point';
+import { builtIn, extra, stationPoints } from './point';
 
 const point = stationPoints('cabin');
 
@@ -14,13 +14,18 @@ export const CABIN_POINTS = [
     fits: ['road'],
   }),
   point('cabin.belts', 'body', { vocabulary: 'restraint', fits: ['road'], cautions: ['air-bag'] }),
-  point('cabin.horn', 'electrics', { vocabulary: 'general' }),
+  point('cabin.horn', 'electrics', builtIn),
   point('cabin.washwipe', 'equipment', { vocabulary: 'wiper', fits: ['road'], needs: ['key-on'] }),
   point('cabin.pedal', 'brakes', { measures: extra('travel'), vocabulary: 'pedal', fits: ['road'] }),
-  point('cabin.parkbrake', 'brakes', { measures: ['clicks'], vocabulary: 'parking-brake', fits: ['road'] }),
+  point('cabin.parkbrake', 'brakes', {
+    measures: ['clicks'],
+    vocabulary: 'parking-brake',
+    leavesOut: ['chafed'],
+    fits: ['road'],
+  }),
   point('cabin.steering', 'steering', { measures: ['play', ...extra('play-angle')] }),
   point('cabin.clutch', 'transmission', { measures: extra('travel'), vocabulary: 'pedal', fits: ['clutch'] }),
-  point('cabin.heater', 'cooling', { vocabulary: 'general', fits: ['road'] }),
+  point('cabin.heater', 'cooling', { ...builtIn, fits: ['road'] }),
   point('cabin.filter', 'equipment', { measures: extra('part-age'), vocabulary: 'air-filter', fits: ['road'] }),
-  point('cabin.keycell', 'electrics', { measures: extra('part-age'), vocabulary: 'general', fits: ['road'] }),
+  point('cabin.keycell', 'electrics', { measures: extra('part-age'), ...builtIn, fits: ['road'] }),
 ];

@@ -1,7 +1,7 @@
 import type { Fit } from '../../vehicle/fits';
 import type { LeakPlace } from '../leaks';
 import type { MeasureCode } from '../measures';
-import type { Vocabulary } from '../words';
+import type { Vocabulary, Word } from '../words';
 
 export const STATIONS = ['arrival', 'cold', 'cabin', 'walk', 'bonnet', 'wheel', 'under', 'plant', 'closing'] as const;
 export type Station = (typeof STATIONS)[number];
@@ -88,6 +88,8 @@ export interface CataloguePoint {
   readonly system: System;
   readonly measures: readonly MeasureSlot[];
   readonly vocabulary: Vocabulary | null;
+  /** Words of its vocabulary that make no sense of this part: not offered, still taken where somebody said one. */
+  readonly leavesOut: readonly Word[];
   /** Takes leak observations at these places. */
   readonly leakPlaces: readonly LeakPlace[];
   /** A leak point: without an observation it is not seen. Else leaks are an extra. */
@@ -130,6 +132,11 @@ export const extra = (...measures: readonly MeasureCode[]): MeasureSlot[] =>
 export const bySide = (measure: MeasureCode): MeasureSlot[] => [{ measure, spots: ['whole', ...SIDES], need: 'extra' }];
 export const at = (measure: MeasureCode, ...spots: readonly Spot[]): MeasureSlot => ({ measure, spots, need: 'each' });
 
+/** What is wrong with a part that touches nothing which moves. */
+export const notRubbed = { vocabulary: 'general', leavesOut: ['chafed'] } as const satisfies Given;
+/** What is wrong with a part that no work takes off, and that touches nothing which moves. */
+export const builtIn = { vocabulary: 'general', leavesOut: ['chafed', 'not-refitted'] } as const satisfies Given;
+
 /** Makes the points of one station. A measure given by its code alone is read once and wanted. */
 export function stationPoints(station: Station) {
   return <const Code extends string>(
@@ -143,6 +150,7 @@ export function stationPoints(station: Station) {
     measures: measures.map((slot) => (typeof slot === 'string' ? wanted(slot) : slot)),
     vessel: measures.includes('level') ? 'bottle' : null,
     vocabulary: null,
+    leavesOut: [],
     leakPlaces: [],
     leakWanted: false,
     counted: null,

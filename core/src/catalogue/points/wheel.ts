@@ -29,7 +29,7 @@ export const WHEEL_POINTS = [
     cautions: ['stands'],
     ...hub,
   }),
-  point('wheel.bolts', 'suspension', { counted: 'all', vocabulary: 'wheel-bolt', ...hub }),
+  point('wheel.bolts', 'suspension', { counted: 'all', vocabulary: 'wheel-bolt', leavesOut: ['chafed'], ...hub }),
   point('pad.outer', 'brakes', {
     measures: ['lining'],
     vocabulary: 'brake',

@@ -81,7 +81,7 @@ export function Controls({ step, background, phase, draft, onDraft, put, childre
               ) : null}
               {!many && soundByEye(point) ? (
                 <WordPicker
-                  vocabulary={point.vocabulary ?? 'general'}
+                  point={point}
                   finding={finding}
                   onWord={(word) => put(pointRef, (before) => wordChange(before, word))}
                   // While nothing is said, *sound* is the one key in the hand zone.

@@ -1,10 +1,10 @@
 import {
   ENGINE_ANSWERS,
   PAN_ANSWERS,
-  VOCABULARIES,
   oneOf,
+  wordsOffered,
+  type CataloguePoint,
   type Finding,
-  type Vocabulary,
   type Word,
 } from '@weskopos/core';
 import Info from 'lucide-react-native/icons/info';
@@ -22,7 +22,7 @@ import { useSteady } from '../useSteady';
 import { common } from '../../../words/en/pages/common';
 
 interface WordPickerProps {
-  readonly vocabulary: Vocabulary;
+  readonly point: CataloguePoint;
   readonly finding: Finding | undefined;
   readonly onWord: (word: Word) => void;
   /** Offered where the words are all there is to the point. */
@@ -33,13 +33,17 @@ interface WordPickerProps {
 const isSaidFirst = (word: Word) => !oneOf(PAN_ANSWERS, word) && !oneOf(ENGINE_ANSWERS, word);
 
 /** What was observed, in the words of the trade; sound is said, never assumed. */
-export function WordPicker({ vocabulary, finding, onWord, onSound }: WordPickerProps) {
+export function WordPicker({ point, finding, onWord, onSound }: WordPickerProps) {
   const palette = usePalette();
   const steadyWord = useSteady(onWord);
   // Which word is asked about; `all` for none in particular.
   const [asked, setAsked] = useState<Word | 'all' | null>(null);
   const ask = useSteady((word: Word) => setAsked(word));
-  const isDrawn = DRAWN.includes(vocabulary);
+  const { vocabulary } = point;
+  const isDrawn = vocabulary !== null && DRAWN.includes(vocabulary);
+  const offered = wordsOffered(point);
+  // What somebody said is shown, and can be taken back, also where it is offered no more.
+  const shown = [...offered, ...(finding?.words ?? []).filter((word) => !oneOf(offered, word))];
   const sound = finding !== undefined && finding.access === 'seen' && finding.words.length === 0;
   return (
     <View style={styles.picker}>
@@ -54,7 +58,7 @@ export function WordPicker({ vocabulary, finding, onWord, onSound }: WordPickerP
         />
       ) : null}
       <View style={styles.row}>
-        {VOCABULARIES[vocabulary].filter(isSaidFirst).map((word) => (
+        {shown.filter(isSaidFirst).map((word) => (
           <WordChip
             key={word}
             word={word}
@@ -73,7 +77,7 @@ export function WordPicker({ vocabulary, finding, onWord, onSound }: WordPickerP
           />
         ) : null}
       </View>
-      {asked ? (
+      {asked && vocabulary ? (
         <Suspense fallback={null}>
           <HelpGallery vocabulary={vocabulary} first={asked === 'all' ? null : asked} onClose={() => setAsked(null)} />
         </Suspense>
