@@ -1,6 +1,6 @@
 import type { YardEntry } from '@weskopos/contract';
 import { remainingS } from '@weskopos/core';
-import type { ReactNode } from 'react';
+import { memo, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { FirstOf } from '../../kit/FirstOf';
 import { GradeMark } from '../../kit/GradeMark';
@@ -25,14 +25,14 @@ const MARK = 52;
 /** Height of a slip of two lines, px. */
 const SLIP = 72;
 
-interface BoardProps extends Today {
+interface BoardProps extends Omit<Today, 'whole'> {
   /** ISO 8601. */
   readonly now: string;
   readonly seen: () => void;
 }
 
-/** What matters now, most urgent first. */
-export function Board({ onLift, stopped, due, fresh, changed, now, seen }: BoardProps) {
+/** What matters now, most urgent first. Drawn anew only when something of it changed: a letter of a search waits for none of it. */
+export const Board = memo(function Board({ onLift, stopped, due, fresh, changed, now, seen }: BoardProps) {
   return (
     <>
       <Group title={say.onTheLift} list={onLift}>
@@ -58,7 +58,7 @@ export function Board({ onLift, stopped, due, fresh, changed, now, seen }: Board
       </Later>
     </>
   );
-}
+});
 
 interface GroupProps<T> {
   readonly title: string;

@@ -1,6 +1,6 @@
 import type { YardEntry } from '@weskopos/contract';
 import { useRouter } from 'expo-router';
-import { useDeferredValue, useState } from 'react';
+import { memo, useDeferredValue, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Choice } from '../../kit/Choice';
 import { LongList } from '../../kit/LongList';
@@ -19,7 +19,7 @@ const standsWord = (one: Stands) =>
   one === 'all' ? say.anyStanding : one === 'not-seen' ? say.never : words.grade[one];
 
 /** All vehicles as short lines, in an order; at the desk also those alone that stand so, or are of a class. */
-export function Everything({ entries }: { readonly entries: readonly YardEntry[] }) {
+export const Everything = memo(function Everything({ entries }: { readonly entries: readonly YardEntry[] }) {
   const router = useRouter();
   const wide = useIsWide();
   const [order, setOrder] = useState<Order>('code');
@@ -80,7 +80,7 @@ export function Everything({ entries }: { readonly entries: readonly YardEntry[]
       </LongList>
     </View>
   );
-}
+});
 /** Fewer are seen at a glance in any order. */
 const MANY = 5;
 /** Height of a line, px. */

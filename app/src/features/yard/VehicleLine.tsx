@@ -1,4 +1,5 @@
 import type { YardEntry } from '@weskopos/contract';
+import { memo } from 'react';
 import { GradeMark } from '../../kit/GradeMark';
 import { Slip } from '../../kit/Slip';
 import { usePalette } from '../../kit/theme';
@@ -14,7 +15,11 @@ interface VehicleLineProps {
 }
 
 /** One vehicle as a line: how it stands, what it is, when it was last seen and how far it had come. */
-export function VehicleLine({ entry: { vehicle, standing, last }, current, brief }: VehicleLineProps) {
+export const VehicleLine = memo(function VehicleLine({
+  entry: { vehicle, standing, last },
+  current,
+  brief,
+}: VehicleLineProps) {
   const palette = usePalette();
   const seen = standing?.last?.at ?? last?.startedAt;
   const on = seen ? dateWords(new Date(seen), 'dayAndMonth') : '';
@@ -34,4 +39,4 @@ export function VehicleLine({ entry: { vehicle, standing, last }, current, brief
       {...(current === undefined ? {} : { current })}
     />
   );
-}
+});

@@ -1,7 +1,7 @@
 import type { YardEntry } from '@weskopos/contract';
 import ScanLine from 'lucide-react-native/icons/scan-line';
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { Suspense, lazy, useDeferredValue, useEffect, useRef, useState } from 'react';
+import { Suspense, lazy, memo, useDeferredValue, useEffect, useRef, useState } from 'react';
 import { StyleSheet, View, type TextInput } from 'react-native';
 import { Card } from '../../kit/Card';
 import { Field } from '../../kit/Field';
@@ -49,7 +49,8 @@ export function Yard() {
   const enter = useEnterWaits(wanted.trim(), asked === wanted.trim() ? results?.[0]?.href : undefined, (href) =>
     router.push(href),
   );
-  const { onLift, stopped, due, fresh, changed, whole } = today;
+  const { whole, ...board } = today;
+  const { onLift, stopped, due, fresh, changed } = board;
   const quiet = [onLift, stopped, due, fresh, changed].every((list) => list.length === 0);
   // Nothing is told to be well before all of it is known here.
   const told = !whole ? (
@@ -115,7 +116,7 @@ export function Yard() {
         <View style={styles.panes}>
           <View style={styles.pane}>
             {told}
-            <Board {...today} />
+            <Board {...board} />
           </View>
           <View style={styles.pane}>
             <Later>
@@ -126,7 +127,7 @@ export function Yard() {
       ) : (
         <>
           {told}
-          <Board {...today} />
+          <Board {...board} />
           <Later>
             <Everything entries={entries} />
           </Later>
@@ -142,7 +143,7 @@ interface ResultsProps {
   readonly wanted: string;
 }
 
-function Results({ results, entries, wanted }: ResultsProps) {
+const Results = memo(function Results({ results, entries, wanted }: ResultsProps) {
   const byId = new Map(entries.map((entry) => [entry.vehicle.id, entry]));
   return (
     <View role="region" aria-label={say.find} aria-live="polite">
@@ -164,7 +165,7 @@ function Results({ results, entries, wanted }: ResultsProps) {
       })}
     </View>
   );
-}
+});
 /** More than fit on a page say less than another word would. */
 const MOST_FOUND = 30;
 

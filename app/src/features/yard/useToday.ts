@@ -1,7 +1,7 @@
 import type { YardEntry } from '@weskopos/contract';
 import { endOfWeek } from 'date-fns/endOfWeek';
 import type { VehicleBoard } from '@weskopos/core/outlook';
-import { useEffect, useMemo, useState } from 'react';
+import { useCallback, useEffect, useMemo, useState } from 'react';
 import { nowIso } from '../../sync/clock';
 import { readDevice, writeDevice } from '../../sync/deviceNotes';
 import { useBriefs, useFleet } from '../../sync/useLife';
@@ -34,7 +34,7 @@ function useLookedAt(person: string): { readonly lookedAt: string; readonly seen
     if (note !== null) lookedOf.set(name, note);
     writeDevice(name, nowIso());
   }, [name, note]);
-  return { lookedAt, seen: () => setNote(nowIso()) };
+  return { lookedAt, seen: useCallback(() => setNote(nowIso()), []) };
 }
 const lookedOf = new Map<string, string>();
 /** Whose other devices were asked after since the page was loaded. */
