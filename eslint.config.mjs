@@ -7,7 +7,8 @@ const FORBIDDEN = 'The arrows between workspaces go one way; see docs/layout.md.
 const LAYERS = {
   core: 'units sums vehicle catalogue house parts inspection limits rules grading plausibility acts route wear calculators jobs trends score states fleet outlook report simulator tests',
   contract: 'records',
-  server: 'config db ledger http people rules photos vehicles inspections fleet trends reports live changes tests',
+  server:
+    'config db ledger http people rules photos vehicles inspections fleet trends reports live changes bundle tests',
   app: 'sync words workers kit controls shell visit features',
 };
 const pattern = (group, message) => ({ group: [group], message });

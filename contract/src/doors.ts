@@ -25,12 +25,22 @@ export const DOORS = {
   scorecard: { method: 'get', path: '/api/fleet/scorecard' },
   rulebooks: { method: 'get', path: '/api/rulebooks' },
   previewRulebook: { method: 'post', path: '/api/rulebooks/preview' },
+  takeImport: { method: 'post', path: '/api/imports/:id' },
+  dropImport: { method: 'delete', path: '/api/imports/:id' },
 } as const;
 /** An endpoint by its name. */
 export type EndpointName = keyof typeof DOORS;
 
 /** Photos go up as raw JPEG bytes to `/api/photos/:id` and are the one exchange that is not JSON. */
 export const PHOTO_PATH = '/api/photos';
+
+/** Where bundles come from and go to; raw ZIP, no JSON. */
+export const BUNDLE_PATHS = {
+  workshop: '/api/bundle',
+  vehicle: '/api/vehicles/:id/bundle',
+  visit: '/api/inspections/:id/bundle',
+  imports: '/api/imports',
+} as const;
 
 /** Sent with every change; a form on another site cannot send it. */
 export const GUARD_HEADER = 'x-weskopos';

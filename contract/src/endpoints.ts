@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { importPlanSchema, importTakenSchema } from './bundle';
 import { DOORS, type EndpointName } from './doors';
 import { fleetBoardSchema, fleetKnowledgeSchema, scorecardSchema } from './fleet';
 import { lifeSchema, yardEntrySchema } from './life';
@@ -228,6 +229,22 @@ export const ENDPOINTS = {
     params: nothing,
     body: rulebookSchema,
     answer: rulebookPreviewSchema,
+  }),
+  /** Takes a bundle that was sent and looked at; answers what was taken. */
+  takeImport: endpoint({
+    ...DOORS.takeImport,
+    access: 'lead',
+    params: byId,
+    body: importTakenSchema,
+    answer: importPlanSchema,
+  }),
+  /** Forgets a bundle that was sent. */
+  dropImport: endpoint({
+    ...DOORS.dropImport,
+    access: 'lead',
+    params: byId,
+    body: noBody,
+    answer: nothing,
   }),
 } as const satisfies Record<EndpointName, Endpoint>;
 /** What an endpoint is sent. */

@@ -68,6 +68,7 @@ export {
 export { reportSchema, trendSchema, type ReportData, type Trend } from './trend';
 export { ENDPOINTS, type Access, type AnswerOf, type BodyOf, type Endpoint, type ParamsOf } from './endpoints';
 export {
+  BUNDLE_PATHS,
   DOORS,
   GUARD_HEADER,
   LIVE_PATH,
@@ -80,3 +81,22 @@ export {
   type EndpointName,
   type Refusal,
 } from './device';
+export {
+  BUNDLE_FORMAT,
+  BUNDLE_LINES,
+  BUNDLE_RECORDS,
+  BUNDLE_VERSION,
+  MANIFEST,
+  importPlanSchema,
+  liftLine,
+  manifestSchema,
+  type BundleFile,
+  type BundleLine,
+  type BundleScope,
+  type EntryLine,
+  type ImportPlan,
+  type Manifest,
+  type PhotoLine,
+  type RulebookLine,
+  type VisitLine,
+} from './bundle';

@@ -9,6 +9,23 @@ import { idSchema, instantSchema, jobSchema } from './records/shapes';
 import { liftSheet } from './records/signedSheet';
 import { vehicleRecord, vehicleSchema } from './records/vehicle';
 
+/** A visit an older program told, its records lifted. @param versions as they were written down, where they were */
+export function liftVisit(
+  visit: unknown,
+  versions: { readonly inspection?: number; readonly finding?: number; readonly act?: number } = {},
+): unknown {
+  if (!isRaw(visit)) return visit;
+  return {
+    ...visit,
+    inspection: lift(inspectionRecord, visit.inspection, versions.inspection),
+    findings: mapped(visit.findings, (finding) => lift(findingRecord, finding, versions.finding)),
+    acts: mapped(visit.acts, (act) => lift(actRecord, act, versions.act)),
+    sheet: isRaw(visit.sheet) ? liftSheet(visit.sheet) : null,
+    amendments: visit.amendments ?? [],
+    voidedBy: visit.voidedBy ?? null,
+  };
+}
+
 /** Everything about one vehicle that the device needs to work without the network. Visits oldest first, entries in the order they were written down. */
 export const lifeSchema = z.object({
   vehicle: vehicleSchema,
@@ -21,19 +38,7 @@ export type Life = z.infer<typeof lifeSchema>;
 /** A life an older program told, each of its records lifted to today's shape. What is none passes through, to be refused by the schema. */
 export function liftLife(raw: unknown): unknown {
   if (!isRaw(raw)) return raw;
-  const visits = mapped(raw.visits, (visit) =>
-    isRaw(visit)
-      ? {
-          ...visit,
-          inspection: lift(inspectionRecord, visit.inspection),
-          findings: mapped(visit.findings, (finding) => lift(findingRecord, finding)),
-          acts: mapped(visit.acts, (act) => lift(actRecord, act)),
-          sheet: isRaw(visit.sheet) ? liftSheet(visit.sheet) : null,
-          amendments: visit.amendments ?? [],
-          voidedBy: visit.voidedBy ?? null,
-        }
-      : visit,
-  );
+  const visits = mapped(raw.visits, (visit) => liftVisit(visit));
   const entries = mapped(raw.entries, (entry) => lift(lifeEntryRecord, entry));
   return { ...raw, vehicle: lift(vehicleRecord, raw.vehicle), visits, entries };
 }

@@ -11,11 +11,12 @@ import type { Asks } from './ledger/change';
 import { checkpointIfWorth } from './ledger/checkpoints';
 import type { Ledger } from './ledger/ledger';
 import { foldersOf, openLedger, type OpenedLedger } from './ledger/openLedger';
+import { Imports } from './bundle/imports';
 import { LiveHub } from './live/liveHub';
 import { Sessions } from './people/sessions';
 import { newCode } from './people/onceCode';
 import { PhotoFiles } from './photos/photoFiles';
-import { WRITERS } from './writers';
+import { writersWith } from './writers';
 
 /** Everything a request works with, built once. */
 export interface Context {
@@ -24,6 +25,7 @@ export interface Context {
   readonly ledger: Ledger;
   readonly sessions: Sessions;
   readonly photos: PhotoFiles;
+  readonly imports: Imports;
   readonly live: LiveHub;
   readonly fleet: FleetBook;
   readonly clock: () => Date;
@@ -64,7 +66,7 @@ export async function openContext(config: Config, clock: () => Date): Promise<Co
     };
     const { engine, journal, ledger, replay, notes } = await openLedger(
       config.dataFolder,
-      WRITERS,
+      writersWith(foldersOf(config.dataFolder).imports),
       (on) => {
         fleet = new FleetBook(on, clock);
         return asks;
@@ -79,13 +81,17 @@ export async function openContext(config: Config, clock: () => Date): Promise<Co
     await freezeSigned(engine, book.knowledge);
     stops.push(() => ledger.idle());
     stops.push(() => book.close());
+    const photos = new PhotoFiles(path.join(config.dataFolder, 'photos'));
+    const imports = new Imports({ engine, ledger, photos, clock, folder: foldersOf(config.dataFolder).imports });
+    await imports.open();
     const [anyone] = await engine.query('select 1 from person limit 1');
     return {
       config,
       engine,
       ledger,
       sessions: new Sessions(engine, clock),
-      photos: new PhotoFiles(path.join(config.dataFolder, 'photos')),
+      photos,
+      imports,
       live: new LiveHub(),
       fleet: book,
       clock,

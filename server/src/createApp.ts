@@ -5,6 +5,7 @@ import { rateLimit } from 'express-rate-limit';
 import helmet from 'helmet';
 import path from 'node:path';
 import type { Context } from './context';
+import { bundleRoutes } from './bundle/routes';
 import { fleetRoutes } from './fleet/routes';
 import { inspectionRoutes } from './inspections/routes';
 import { liveRoutes } from './live/routes';
@@ -75,6 +76,7 @@ export function createApp(context: Context): Express {
   ruleRoutes(api, context);
   liveRoutes(api, context);
   fleetRoutes(api, context);
+  bundleRoutes(api, context);
   app.use('/api', () => {
     throw new NotFound('endpoint');
   });

@@ -12,12 +12,13 @@ import { addPerson, changePerson, setSecret } from './people/personWriter';
 import { addPhoto } from './photos/photoWriter';
 import { putRulebook } from './rules/rulebookWriter';
 import { putLifeEntry } from './inspections/lifeEntryWriter';
+import { takeBundle } from './bundle/takeBundle';
 import { putVehicle } from './vehicles/vehicleWriter';
 
 type Kind = Change['operation']['kind'];
 type BodyOf<K extends Kind> = Extract<Change['operation'], { readonly kind: K }>['body'];
 
-const BY_KIND: { readonly [K in Kind]: Writer<BodyOf<K>> } = {
+const BY_KIND: { readonly [K in Exclude<Kind, 'bundle.take'>]: Writer<BodyOf<K>> } = {
   'vehicle.put': putVehicle,
   'inspection.start': startInspection,
   'finding.put': putFinding,
@@ -35,7 +36,16 @@ const BY_KIND: { readonly [K in Kind]: Writer<BodyOf<K>> } = {
   'photo.add': addPhoto,
 };
 
-/** How each kind of change is taken; undefined for a kind this program does not know. */
-export const WRITERS: Writers = {
-  of: (kind) => entryOf<Writer<never>>(BY_KIND, kind),
-};
+/**
+ * How each kind of change is taken; undefined for a kind this program does not know.
+ *
+ * @param imports folder of what was taken from bundles
+ */
+export function writersWith(imports: string): Writers {
+  const writers: Writers = {
+    of: (kind) =>
+      (kind === 'bundle.take' ? take : entryOf<Writer<never>>(BY_KIND, kind)) as Writer<unknown> | undefined,
+  };
+  const take = takeBundle(() => writers, imports);
+  return writers;
+}

@@ -1,6 +1,6 @@
 import { entryOf } from '@weskopos/core';
-import type { AnswerOf, BodyOf, ParamsOf, Problem } from '@weskopos/contract';
-import { DOORS, GUARD_HEADER, PHOTO_PATH, isProblem, type EndpointName } from '@weskopos/contract/device';
+import type { AnswerOf, BodyOf, ImportPlan, ParamsOf, Problem } from '@weskopos/contract';
+import { BUNDLE_PATHS, DOORS, GUARD_HEADER, PHOTO_PATH, isProblem, type EndpointName } from '@weskopos/contract/device';
 
 /** The server was not reached, or answered nothing of ours: try again later. */
 export class Unreachable extends Error {}
@@ -20,6 +20,9 @@ export class ServerProblem extends Error {
 }
 
 const TIME_LIMIT_MS = 20_000;
+/** For what goes through a whole workshop at the server. */
+const LONG_LIMIT_MS = 60 * 60_000;
+const LONG: readonly EndpointName[] = ['takeImport'];
 
 /** What a transport needs of the world around it. */
 export interface TransportPorts {
@@ -37,6 +40,8 @@ export interface Transport {
   ) => Promise<AnswerOf<N>>;
   /** Sends a photo's bytes under its id. Throws {@link Unreachable} or {@link ServerProblem}. */
   readonly sendPhoto: (id: string, blob: Blob) => Promise<void>;
+  /** Sends a bundle and hears what taking it would do. Throws {@link Unreachable} or {@link ServerProblem}. */
+  readonly sendBundle: (archive: Blob) => Promise<ImportPlan>;
 }
 
 /** A transport over something that fetches. */
@@ -50,11 +55,16 @@ export function createTransport(ports: TransportPorts): Transport {
       const filled = path.replace(/:(\w+)/g, (_, key: string) =>
         encodeURIComponent(String(entryOf<unknown>({ ...params }, key))),
       );
-      const answer = await request(ports, filled, {
-        method: method.toUpperCase(),
-        headers: { [GUARD_HEADER]: '1', ...(body === undefined ? {} : { 'content-type': 'application/json' }) },
-        ...(body === undefined ? {} : { body: JSON.stringify(body) }),
-      });
+      const answer = await request(
+        ports,
+        filled,
+        {
+          method: method.toUpperCase(),
+          headers: { [GUARD_HEADER]: '1', ...(body === undefined ? {} : { 'content-type': 'application/json' }) },
+          ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+        },
+        LONG.includes(name) ? LONG_LIMIT_MS : TIME_LIMIT_MS,
+      );
       // The server validates what it sends by the same declaration in its tests; parsing it all again would cost the phone.
       return answer as AnswerOf<N>;
     },
@@ -65,16 +75,29 @@ export function createTransport(ports: TransportPorts): Transport {
         body: blob,
       });
     },
+    sendBundle: async (archive) => {
+      const init = {
+        method: 'POST',
+        headers: { [GUARD_HEADER]: '1', 'content-type': 'application/zip' },
+        body: archive,
+      };
+      return (await request(ports, BUNDLE_PATHS.imports, init, LONG_LIMIT_MS)) as ImportPlan;
+    },
   };
 }
 
-async function request(ports: TransportPorts, path: string, init: RequestInit): Promise<unknown> {
+async function request(
+  ports: TransportPorts,
+  path: string,
+  init: RequestInit,
+  limitMs = TIME_LIMIT_MS,
+): Promise<unknown> {
   let response: Response;
   try {
     response = await ports.fetch(path, {
       ...init,
       credentials: 'same-origin',
-      signal: AbortSignal.timeout(TIME_LIMIT_MS),
+      signal: AbortSignal.timeout(limitMs),
     });
   } catch (error) {
     throw new Unreachable(String(error));

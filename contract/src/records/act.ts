@@ -14,7 +14,7 @@ import {
   type Place,
 } from '@weskopos/core';
 import { z } from 'zod';
-import { idSchema, instantSchema, placeSchema, textSchema } from './shapes';
+import { idSchema, instantSchema, placeSchema, textSchema, withBy } from './shapes';
 import { isRaw, recordKind, type Raw } from './record';
 import { flag, float, instant, integer, json, text, uuid, type Table } from './table';
 
@@ -73,9 +73,7 @@ const kinds = [
 export const actSchema: z.ZodType<Act> = z.discriminatedUnion('kind', kinds);
 
 /** An act as the server gives it back: with who did it. */
-export const storedActSchema: z.ZodType<StoredAct> = z
-  .looseObject({ by: z.string() })
-  .transform(({ by, ...act }) => ({ ...actSchema.parse(act), by }));
+export const storedActSchema = z.discriminatedUnion('kind', withBy(kinds)) as z.ZodType<StoredAct>;
 /** An act with who did it. */
 export type StoredAct = Act & { readonly by: string };
 

@@ -8,7 +8,7 @@ import {
   type LifeEntry,
 } from '@weskopos/core';
 import { z } from 'zod';
-import { idSchema, instantSchema, jobSchema, placeSchema, textSchema, wheelSchema } from './shapes';
+import { idSchema, instantSchema, jobSchema, placeSchema, textSchema, wheelSchema, withBy } from './shapes';
 import { jobNamed } from './jobNames';
 import { recordKind } from './record';
 import { float, instant, json, text, uuid, type Table } from './table';
@@ -80,9 +80,7 @@ const kinds = [
 export const lifeEntrySchema: z.ZodType<LifeEntry> = z.discriminatedUnion('kind', kinds);
 
 /** An entry as the server gives it back: with who made it. */
-export const storedLifeEntrySchema: z.ZodType<StoredLifeEntry> = z
-  .looseObject({ by: z.string() })
-  .transform(({ by, ...entry }) => ({ ...lifeEntrySchema.parse(entry), by }));
+export const storedLifeEntrySchema = z.discriminatedUnion('kind', withBy(kinds)) as z.ZodType<StoredLifeEntry>;
 /** A life entry with who wrote it down. */
 export type StoredLifeEntry = LifeEntry & { readonly by: string };
 

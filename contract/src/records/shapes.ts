@@ -39,3 +39,11 @@ export const jobSchema = z
     path: ['name'],
     message: 'one to eighty characters for a job of your own',
   }) satisfies z.ZodType<Job>;
+
+/** The kinds of a record as the server gives them back: with who made each. */
+export function withBy<const Kinds extends readonly z.ZodObject[]>(
+  kinds: Kinds,
+): { [K in keyof Kinds]: z.ZodObject<Kinds[K]['shape'] & { by: z.ZodString }, z.core.$strict> } {
+  // A list mapped one by one keeps its length, which its type does not say.
+  return kinds.map((kind) => kind.safeExtend({ by: z.string() })) as never;
+}

@@ -20,7 +20,7 @@ type Amended = {
   readonly points: readonly SignedPoint[];
   readonly grade: Grade;
   readonly counts: Readonly<Record<Grade, number>>;
-  readonly standing: StandingSummary;
+  readonly standing?: StandingSummary;
 };
 
 /**
@@ -60,6 +60,6 @@ export const putAmendment: Writer<AmendmentPut, Amended> = {
       grade,
       JSON.stringify(counts),
     ]);
-    await keepStandingOfVisit(tx, inspectionId, standing);
+    if (standing) await keepStandingOfVisit(tx, inspectionId, standing);
   },
 };

@@ -4,8 +4,8 @@ import { refused, takes, type Writer } from '../ledger/change';
 import { findVisit, type FoundVisit } from './findVisit';
 import { keepStandingOfVisit, lifeWith, standingOfLife } from './keptStanding';
 
-/** How the vehicle stands without the visit, or with it again. */
-type Standing = { readonly standing: StandingSummary };
+/** How the vehicle stands without the visit, or with it again; not told where that is worked out with much else. */
+type Standing = { readonly standing?: StandingSummary };
 
 const voidProblem = ({ visit: { inspection }, role }: FoundVisit, why: string): Refusal | null => {
   if (inspection.voidedAt !== null) return 'voided';
@@ -30,7 +30,7 @@ export const voidInspection: Writer<OperationBody<'inspection.void'>, Standing> 
       'update inspection set voided_at = $2::timestamptz, voided_by = $3::uuid, voided_why = $4 where id = $1::uuid',
       [inspectionId, at, by, why],
     );
-    await keepStandingOfVisit(tx, inspectionId, standing);
+    if (standing) await keepStandingOfVisit(tx, inspectionId, standing);
   },
 };
 
@@ -49,6 +49,6 @@ export const restoreInspection: Writer<OperationBody<'inspection.restore'>, Stan
     await tx.query('update inspection set voided_at = null, voided_by = null, voided_why = null where id = $1::uuid', [
       inspectionId,
     ]);
-    await keepStandingOfVisit(tx, inspectionId, standing);
+    if (standing) await keepStandingOfVisit(tx, inspectionId, standing);
   },
 };

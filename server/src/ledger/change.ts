@@ -38,12 +38,21 @@ export interface NewPhoto {
   readonly bytes: number;
 }
 
+/** What of a bundle is new here, laid ready in a file beside the journal: one change, so that all of it is taken or nothing. */
+export interface TakenBundle {
+  /** Name of the file, by the hash of what is in it. */
+  readonly file: string;
+  /** Vehicles in it that are new here. */
+  readonly vehicles: readonly string[];
+}
+
 /** Changes the server makes itself; journalled and applied like those of a device. */
 export type OwnOperation =
   | (Stamp & { readonly kind: 'person.add'; readonly body: NewPerson })
   | (Stamp & { readonly kind: 'person.change'; readonly body: PersonChange })
   | (Stamp & { readonly kind: 'person.secret'; readonly body: NewSecret })
-  | (Stamp & { readonly kind: 'photo.add'; readonly body: NewPhoto });
+  | (Stamp & { readonly kind: 'photo.add'; readonly body: NewPhoto })
+  | (Stamp & { readonly kind: 'bundle.take'; readonly body: TakenBundle });
 
 /** A change, who made it, and when it came in. `by` is null only for the first lead. */
 export interface Change {
@@ -105,4 +114,6 @@ export interface Writer<Body, O extends Outcome = Outcome, Facts = unknown> {
   decide(tx: Tx, change: Change, body: Body, asks: Asks): Promise<Decision<O>>;
   effect(tx: Tx, change: Change, body: Body, outcome: O): Promise<void>;
   readonly together?: Together<Body, O, Facts>;
+  /** Its effect is many statements: nobody is judged before all of it is there. */
+  readonly long?: true;
 }

@@ -25,6 +25,7 @@ export const foldersOf = (dataFolder: string) => ({
   database: path.join(dataFolder, 'database'),
   journal: path.join(dataFolder, 'journal'),
   checkpoints: path.join(dataFolder, 'checkpoints'),
+  imports: path.join(dataFolder, 'imports'),
 });
 
 /**

@@ -88,7 +88,11 @@ class Taking {
     if (quick) {
       this.writer = writer;
       this.waiting.push({ change, body, outcome });
-    } else this.under(writer.effect(this.tx, change, body, outcome));
+    } else {
+      const effect = writer.effect(this.tx, change, body, outcome);
+      this.under(effect);
+      if (writer.long) await effect;
+    }
     this.lines.push({ ...change, outcome });
     return null;
   }

@@ -26,7 +26,7 @@ const TAKEN = new Set(['jpeg', 'png', 'webp']);
  * structure is kept: place and camera are stripped. Throws {@link PhotoRefused}.
  */
 export async function developPhoto(sent: Buffer): Promise<DevelopedPhoto> {
-  const { mostBytes, mostPixels, mostSide, keepSide, thumbSide } = PHOTO_LIMITS;
+  const { mostBytes, mostPixels, mostSide, keepSide } = PHOTO_LIMITS;
   if (sent.length > mostBytes) throw new PhotoRefused('too-large');
   if (sent.length === 0) throw new PhotoRefused('not-a-picture');
   // The header alone is read first: a small file may unfold to gigabytes.
@@ -36,7 +36,6 @@ export async function developPhoto(sent: Buffer): Promise<DevelopedPhoto> {
   if (!header?.width || !header.height || !TAKEN.has(header.format ?? '')) throw new PhotoRefused('not-a-picture');
   if (header.width * header.height > mostPixels || Math.max(header.width, header.height) > mostSide)
     throw new PhotoRefused('too-many-pixels');
-  const fitted = (side: number) => ({ width: side, height: side, fit: 'inside', withoutEnlargement: true }) as const;
   try {
     const upright = sharp(sent, { limitInputPixels: mostPixels, failOn: 'error' }).rotate();
     const { data: full, info } = await upright
@@ -45,10 +44,19 @@ export async function developPhoto(sent: Buffer): Promise<DevelopedPhoto> {
       .flatten({ background: '#fff' })
       .jpeg({ quality: 82 })
       .toBuffer({ resolveWithObject: true });
-    const thumb = await sharp(full).resize(fitted(thumbSide)).jpeg({ quality: 70 }).toBuffer();
-    return { full, thumb, width: info.width, height: info.height };
+    return { full, thumb: await thumbOf(full), width: info.width, height: info.height };
   } catch {
     // sharp names many ways to be broken; to the sender they are one.
     throw new PhotoRefused('not-a-picture');
   }
+}
+
+const fitted = (side: number) => ({ width: side, height: side, fit: 'inside', withoutEnlargement: true }) as const;
+
+/** The small picture of a kept one. Rejects where it is no picture. */
+export function thumbOf(full: Buffer): Promise<Buffer> {
+  return sharp(full, { limitInputPixels: PHOTO_LIMITS.mostPixels })
+    .resize(fitted(PHOTO_LIMITS.thumbSide))
+    .jpeg({ quality: 70 })
+    .toBuffer();
 }

@@ -1,6 +1,6 @@
 import type { Vehicle } from '@weskopos/core';
 import type { VehicleBoard } from '@weskopos/core/outlook';
-import { useDeferredValue, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Card } from '../../kit/Card';
 import { Choice } from '../../kit/Choice';
@@ -10,6 +10,7 @@ import { Page } from '../../shell/Page';
 import { Press } from '../../kit/Press';
 import { SPACE, TOUCH } from '../../kit/tokens';
 import { useIsWide, usePalette } from '../../kit/theme';
+import { useAfterPaint } from '../../kit/useAfterPaint';
 import { Heading, Label, Words } from '../../kit/Words';
 import { changeKey, changeSentence } from '../../words/changeSentence';
 import { words } from '../../words/en';
@@ -45,8 +46,8 @@ export function FleetPage() {
   const [chosen, setShown] = useState<Shown>('all');
   const [chosenOf, setOf] = useState<VehicleBoard['class'] | 'all'>('all');
   // The touch is answered at once, the tables a moment later.
-  const shown = useDeferredValue(chosen);
-  const of = useDeferredValue(chosenOf);
+  const shown = useAfterPaint(chosen);
+  const of = useAfterPaint(chosenOf);
   const classes = [...new Set((answer?.vehicles ?? []).map((vehicle) => vehicle.class))].sort();
   const vehicles = useMemo(
     () => (answer?.vehicles ?? []).filter((vehicle) => of === 'all' || vehicle.class === of),

@@ -11,7 +11,7 @@ import { Words } from '../../kit/Words';
 import { drawMark, MARK_TOOLS, type MarkTool, type Share } from './drawMark';
 import { keepPicture } from './keepPicture';
 import { MarkLayer } from './MarkLayer';
-import { pickPicture } from './pickPicture';
+import { pickFile } from '../../kit/pickFile';
 import { usePhotoUri } from './usePhotoUri';
 import { photo as say } from '../../words/en/pages/photo';
 
@@ -45,7 +45,7 @@ export function PhotoMarker({ photo, label, onChange, onTakeOut, onDone }: Photo
   };
   // The marks belong to the old picture; the caption is still true.
   const retake = async () => {
-    const picture = await pickPicture();
+    const picture = await pickFile('image/*');
     if (!picture) return;
     const kept = await keepPicture(picture);
     if ('problem' in kept) setTold(kept.problem);

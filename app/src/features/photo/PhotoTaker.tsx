@@ -4,7 +4,7 @@ import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
 import { Words } from '../../kit/Words';
 import { keepPicture } from './keepPicture';
-import { pickPicture } from './pickPicture';
+import { pickFile } from '../../kit/pickFile';
 import { Viewfinder } from './Viewfinder';
 import { photo as say } from '../../words/en/pages/photo';
 
@@ -45,7 +45,7 @@ export function PhotoTaker({ ghost, onPhoto, onDone }: PhotoTakerProps) {
         />
       ) : (
         <View style={styles.row}>
-          <Press label={say.cameraOrAlbum} onPress={() => void pickPicture().then(keep)} style={styles.grow} />
+          <Press label={say.cameraOrAlbum} onPress={() => void pickFile('image/*').then(keep)} style={styles.grow} />
           <Press
             label={ghost ? say.frameAsLastTime : say.viewfinder}
             onPress={() => setFraming(true)}

@@ -1,9 +1,12 @@
+import { BUNDLE_PATHS } from '@weskopos/contract/device';
 import { useRouter } from 'expo-router';
 import { Card } from '../../kit/Card';
 import { Press } from '../../kit/Press';
+import { saveFrom } from '../../kit/saveFrom';
 import { Heading, Words } from '../../kit/Words';
 import { SpecList } from '../../visit/SpecList';
 import { words } from '../../words/en';
+import { data } from '../../words/en/pages/data';
 import { sheet as say } from '../../words/en/pages/sheet';
 import { amount } from '../../words/show';
 import { VehiclePage } from '../sheet/VehiclePage';
@@ -15,7 +18,14 @@ export function SpecPage() {
     <VehiclePage
       page={say.spec}
       foot={({ life: { vehicle } }) => (
-        <Press label={say.edit} onPress={() => router.push(`/vehicle/${vehicle.id}/edit`)} style={{ flex: 1 }} />
+        <>
+          <Press label={say.edit} onPress={() => router.push(`/vehicle/${vehicle.id}/edit`)} style={{ flex: 1 }} />
+          <Press
+            label={data.ofVehicle}
+            onPress={() => saveFrom(BUNDLE_PATHS.vehicle.replace(':id', vehicle.id))}
+            style={{ flex: 1 }}
+          />
+        </>
       )}
     >
       {({ life: { vehicle } }) => {

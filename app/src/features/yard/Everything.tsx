@@ -1,11 +1,12 @@
 import type { YardEntry } from '@weskopos/contract';
 import { useRouter } from 'expo-router';
-import { memo, useDeferredValue, useState } from 'react';
+import { memo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Choice } from '../../kit/Choice';
 import { LongList } from '../../kit/LongList';
 import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
+import { useAfterPaint } from '../../kit/useAfterPaint';
 import { useIsWide } from '../../kit/theme';
 import { Heading, Words } from '../../kit/Words';
 import { words } from '../../words/en';
@@ -27,7 +28,7 @@ export const Everything = memo(function Everything({ entries }: { readonly entri
   const [of, setOf] = useState<YardEntry['vehicle']['class'] | 'all'>('all');
   const classes = [...new Set(entries.map(({ vehicle }) => vehicle.class))].sort();
   // The touch is answered at once, the list a moment later.
-  const [byOrder, byStands, byClass] = [useDeferredValue(order), useDeferredValue(stands), useDeferredValue(of)];
+  const [byOrder, byStands, byClass] = [useAfterPaint(order), useAfterPaint(stands), useAfterPaint(of)];
   const shown = wide
     ? standing(entries, byStands).filter(({ vehicle }) => byClass === 'all' || vehicle.class === byClass)
     : entries;

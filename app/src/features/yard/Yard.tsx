@@ -1,7 +1,7 @@
 import type { YardEntry } from '@weskopos/contract';
 import ScanLine from 'lucide-react-native/icons/scan-line';
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { Suspense, lazy, memo, useDeferredValue, useEffect, useRef, useState } from 'react';
+import { Suspense, lazy, memo, useEffect, useRef, useState } from 'react';
 import { StyleSheet, View, type TextInput } from 'react-native';
 import { Card } from '../../kit/Card';
 import { Field } from '../../kit/Field';
@@ -10,6 +10,7 @@ import { useEnterWaits } from '../../controls/useEnterWaits';
 import { Later } from '../../kit/Later';
 import { Press } from '../../kit/Press';
 import { Slip } from '../../kit/Slip';
+import { useAfterPaint } from '../../kit/useAfterPaint';
 import { SPACE, TOUCH } from '../../kit/tokens';
 import { useIsWide, usePalette } from '../../kit/theme';
 import { Heading, Words } from '../../kit/Words';
@@ -44,7 +45,7 @@ export function Yard() {
     router.setParams({ find: undefined });
   }, [find, router]);
   // The letter is there at once, what it finds a moment later.
-  const asked = useDeferredValue(wanted.trim());
+  const asked = useAfterPaint(wanted.trim());
   const results = useFinder(entries, asked);
   const enter = useEnterWaits(wanted.trim(), asked === wanted.trim() ? results?.[0]?.href : undefined, (href) =>
     router.push(href),

@@ -1,10 +1,12 @@
 import type { YardEntry } from '@weskopos/contract';
 import { startTransition, useEffect, useMemo, useState } from 'react';
 import { useBriefs } from '../../sync/useLife';
-import { addTo, blankFinder, findablesOf, findingsOf, found, type Finder } from './findIn';
+import { addTo, blankFinder, findablesOf, findingsOf, found, type Findable, type Finder } from './findIn';
 
-/** So many vehicles are made findable between two letters of who types meanwhile. */
-const IN_ONE_GO = 50;
+/** So many vehicles are made findable in one turn: a letter comes between two. */
+const IN_ONE_GO = 10;
+/** What was found is told anew after so many turns. */
+const TURNS_TOLD = 8;
 
 /** Finds vehicles, their pages and what stands open at them, on this device alone; nothing is loaded before somebody searches. */
 export function useFinder(entries: readonly YardEntry[], wanted: string) {
@@ -23,16 +25,16 @@ export function useFinder(entries: readonly YardEntry[], wanted: string) {
         startTransition(() => {
           if (!left) setIndex({ finder, size: finder.known.size });
         });
-      for (let at = 0; at < entries.length && !left; at += IN_ONE_GO) {
-        addTo(finder, entries.slice(at, at + IN_ONE_GO).flatMap(findablesOf));
+      const add = async <T,>(list: readonly T[], findables: (one: T) => readonly Findable[]) => {
+        for (let at = 0; at < list.length && !left; at += IN_ONE_GO) {
+          addTo(finder, list.slice(at, at + IN_ONE_GO).flatMap(findables));
+          if ((at / IN_ONE_GO) % TURNS_TOLD === 0) show();
+          await new Promise((resolve) => setTimeout(resolve));
+        }
         show();
-        await new Promise((resolve) => setTimeout(resolve));
-      }
-      for (const { vehicle, wrong } of briefs.values()) {
-        if (left) return;
-        addTo(finder, findingsOf(vehicle, wrong));
-      }
-      show();
+      };
+      await add(entries, findablesOf);
+      await add([...briefs.values()], ({ vehicle, wrong }) => findingsOf(vehicle, wrong));
     };
     void fill();
     return () => {

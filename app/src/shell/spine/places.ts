@@ -40,6 +40,7 @@ const PLACES: readonly Place[] = [
   place('scores', '/scorecard', 'c'),
   place('rules', '/rules', 'r', LEADS),
   place('people', '/people', 'p', LEADS),
+  place('data', '/data', 'd', LEADS),
 ];
 
 /** Where one reads who is signed in, and leaves. */

@@ -2,6 +2,7 @@ import type { LucideIcon } from 'lucide-react-native';
 import Calculator from 'lucide-react-native/icons/calculator';
 import ChartLine from 'lucide-react-native/icons/chart-line';
 import Clipboard from 'lucide-react-native/icons/clipboard-list';
+import Archive from 'lucide-react-native/icons/archive';
 import FileText from 'lucide-react-native/icons/file-text';
 import Footprints from 'lucide-react-native/icons/footprints';
 import LifeLine from 'lucide-react-native/icons/git-commit-vertical';
@@ -21,6 +22,7 @@ export const SPINE_ICONS: Readonly<Record<SpineId, LucideIcon>> = {
   scores: Target,
   rules: Sliders,
   people: Users,
+  data: Archive,
   me: UserRound,
   now: Clipboard,
   visit: Footprints,

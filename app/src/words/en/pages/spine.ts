@@ -12,6 +12,7 @@ export const spine = {
     scores: 'Scores',
     rules: 'Rules',
     people: 'People',
+    data: 'Data',
     me: 'Me',
   },
   page: { now: 'Now', visit: 'Visit', wear: 'Wear', life: 'Life', spec: 'Spec' },

@@ -1,0 +1,75 @@
+import type { BundleFile, ImportPlan } from '@weskopos/contract';
+
+const many = (count: number, one: string, more: string) => `${count} ${count === 1 ? one : more}`;
+
+/** Words of the page Data: what goes out of the workshop, and what comes in. */
+export const data = {
+  title: 'Data',
+  out: 'Take out',
+  whole: 'Everything (ZIP)',
+  wholeHelp:
+    'Every vehicle with its visits, readings, log, rules and photos: JSON lines and CSV that any program reads. No accounts and no PINs.',
+  one: 'One vehicle (ZIP)',
+  ofVehicle: 'Bundle (ZIP)',
+  in: 'Bring in',
+  inHelp:
+    'A bundle of this or another workshop. What it would do is told first; nothing is written before you say so, and then all of it or nothing.',
+  choose: 'Choose a bundle',
+  sending: (megabytes: string) => `Sending ${megabytes} MB and looking through it…`,
+  taking: 'Writing it down… Others wait for a moment.',
+  cancel: 'Leave it',
+  of: {
+    workshop: 'A whole workshop',
+    vehicle: 'One vehicle',
+    visit: 'One visit',
+  } satisfies Record<ImportPlan['scope']['kind'], string>,
+  made: (what: string, day: string) => `${what}, taken out on ${day}.`,
+  records: (file: BundleFile, count: number) =>
+    ({
+      vehicles: many(count, 'vehicle', 'vehicles'),
+      visits: many(count, 'visit', 'visits'),
+      entries: many(count, 'log entry', 'log entries'),
+      rulebooks: many(count, 'version of the rules', 'versions of the rules'),
+      photos: many(count, 'photo', 'photos'),
+    })[file],
+  fresh: (what: string) => `New here: ${what}.`,
+  same: (what: string) => `Here already, the same: ${what}.`,
+  nothingNew: 'Nothing in it is new here.',
+  differ: (what: string) => `Here otherwise: ${what}. Ours stays as it is; what is new is taken.`,
+  named: { vehicles: 'Vehicle', visits: 'Visit', entries: 'Log entry', photos: 'Photo' } satisfies Record<
+    ImportPlan['differing'][number]['file'],
+    string
+  >,
+  more: (count: number) => `and ${count} more`,
+  strangers: (names: string) => `Nobody here is called ${names}. The names stay on what they did; they cannot sign in.`,
+  newRules: 'It brings rules of its own. The newest of them are in force from then on.',
+  blocked: 'It cannot be taken as it is:',
+  blocking: {
+    'fleet-code-taken': (name: string) =>
+      `Another vehicle here has the fleet code ${name}. Give ours another code first.`,
+    'rules-differ': (name: string) =>
+      `Version ${name} of the rules is not the same there and here, so its visits would be read by the wrong limits.`,
+  } satisfies Record<ImportPlan['blocking'][number]['code'], (name: string) => string>,
+  take: 'Take it',
+  taken: 'It is taken.',
+  wrong: 'It was not taken. Nothing of it is here.',
+  line: (field: string, allowed: string) => `${field}: allowed is ${allowed}.`,
+  moreFaults: (count: number) => `and ${count} more faults`,
+  faults: {
+    'bundle-no-zip': 'This is no ZIP archive, or it was cut off on its way.',
+    'bundle-truncated': 'An entry of the archive is spoiled.',
+    'bundle-name': 'There is an entry in it that no bundle has.',
+    'bundle-twice': 'An entry is in it twice.',
+    'bundle-too-large': 'It unfolds to more than a bundle can be.',
+    'bundle-no-manifest': 'It has no manifest of a Weskopos bundle.',
+    'bundle-newer': 'A newer version of Weskopos wrote it. Update this workshop first.',
+    'bundle-entry-missing': 'An entry that its manifest names is not in it.',
+    'bundle-entry-unnamed': 'An entry in it is not named by its manifest.',
+    'bundle-hash': 'An entry is not what its manifest says it is: it was changed or spoiled.',
+    'bundle-lines': 'These lines of it cannot be:',
+    'import-changed': 'Others worked meanwhile. Choose the bundle again.',
+    'import-blocked': 'Others worked meanwhile, and it cannot be taken any more. Choose it again.',
+    'import-differs': 'Others worked meanwhile, and some of it is otherwise here now. Choose it again.',
+    'storage-full': 'The disk of the server is full.',
+  } as Readonly<Record<string, string>>,
+};
