@@ -8,7 +8,7 @@ test.beforeAll(async () => {
 });
 test.afterAll(() => workshop.remove());
 
-const PLACES = ['Yard', 'Fleet', 'Bench', 'Scores', 'Rules', 'People'];
+const PLACES = ['Yard', 'Fleet', 'Bench', 'Scores', 'Rules', 'People', 'Data'];
 const PAGES = ['Now', 'Visit', 'Wear', 'Life', 'Spec'];
 
 /** Where things stand in the demo: a vehicle whose visit is half done, that visit, and a signed one's report. */
@@ -26,6 +26,7 @@ const VIEWS: Record<string, (at: Addresses) => string> = {
   scores: () => '/scorecard',
   rules: () => '/rules',
   people: () => '/people',
+  data: () => '/data',
   me: () => '/me',
   'new vehicle': () => '/vehicle/new',
   nowhere: () => '/nowhere',

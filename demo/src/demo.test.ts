@@ -25,6 +25,7 @@ import fs from 'node:fs/promises';
 import path from 'node:path';
 import sharp from 'sharp';
 import { bareFolder, startWorkshop, type TestWorkshop } from '@weskopos/server/tests/workshop';
+import { fetchBundle, sendBundle, takeBundle, unzipped } from '@weskopos/server/tests/bundles';
 import { drawPhoto } from './drawPhoto';
 import { seedDemo } from './seedDemo';
 import { visitOperations } from './visitOperations';
@@ -116,6 +117,28 @@ describe('the demo workshop', () => {
     const shut = coldGate(contextOf((await lifeOf('FH 13')).vehicle, held.findings), held.acts);
     expect(shut.answers.map(({ answer }) => answer)).toEqual(['yes', 'yes', 'yes', 'no']);
   });
+
+  test('goes whole into another workshop by a bundle, and comes out of it the same', async () => {
+    const archive = await fetchBundle(workshop.client);
+    const other = await startWorkshop();
+    try {
+      const { setupCode } = other.context;
+      await other.client.send('POST', '/api/setup', { code: setupCode, name: 'Greta', secret: '112358' });
+      const plan = await sendBundle(other.client, archive);
+      expect(plan.body).toMatchObject({ records: { vehicles: { fresh: 14 } }, differing: [], blocking: [] });
+      expect((await takeBundle(other.client, plan.body.id)).status).toBe(200);
+      const contents = async (bundle: Buffer) =>
+        [...(await unzipped(bundle))].map(([name, bytes]) => [name, name === 'manifest.json' ? '' : String(bytes)]);
+      const before = await contents(archive);
+      expect(before.length).toBeGreaterThan(10);
+      expect(await contents(await fetchBundle(other.client))).toEqual(before);
+      const standing = async ({ client }: TestWorkshop) =>
+        ((await client.get('/api/yard')).body as YardEntry[]).map((entry) => [entry.vehicle.fleetCode, entry.standing]);
+      expect(await standing(other)).toEqual(await standing(workshop));
+    } finally {
+      await other.stop();
+    }
+  }, 120_000);
 
   test('each vehicle has two visits or more, and their forecasts are on record and scored', async () => {
     for (const { vehicle } of yard) {

@@ -1,5 +1,4 @@
 import type { BundleFile, ImportPlan } from '@weskopos/contract';
-import { typedKeys } from '@weskopos/core';
 import { usePalette } from '../../kit/theme';
 import { Words } from '../../kit/Words';
 import { data as say } from '../../words/en/pages/data';
@@ -37,10 +36,12 @@ export function PlanWords({ plan }: { readonly plan: ImportPlan }) {
   );
 }
 
+/** What one asks after first. */
+const IN_ORDER = ['vehicles', 'visits', 'entries', 'photos', 'rulebooks'] as const satisfies readonly BundleFile[];
+
 /** How many records of each kind are so, in words; empty for none. Rules that differ are told as what blocks. */
 function summed({ records }: ImportPlan, how: 'fresh' | 'same' | 'differ'): string {
-  return typedKeys(records)
-    .filter((file): file is BundleFile => records[file][how] > 0 && !(file === 'rulebooks' && how === 'differ'))
+  return IN_ORDER.filter((file) => records[file][how] > 0 && !(file === 'rulebooks' && how === 'differ'))
     .map((file) => say.records(file, records[file][how]))
     .join(', ');
 }
