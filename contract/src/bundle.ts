@@ -6,7 +6,7 @@ import { actRecord } from './records/act';
 import { findingRecord } from './records/finding';
 import { inspectionRecord, visitSchema } from './records/inspection';
 import { lifeEntryRecord, storedLifeEntrySchema } from './records/lifeEntry';
-import { isRaw, lift } from './records/record';
+import { isRaw, lift, type Raw } from './records/record';
 import { rulebookRecord, rulebookSchema } from './records/rulebook';
 import { idSchema, instantSchema, versionSchema } from './records/shapes';
 import { amendmentRecord } from './records/signedSheet';
@@ -31,7 +31,9 @@ const isPossible = (finding: Finding): string | null => {
   return problem ? `${problem.field}: allowed: ${problem.allowed}` : null;
 };
 
+// Signatures are records of their own.
 const visitLineSchema = visitSchema
+  .omit({ seal: true })
   .extend({
     inspector: byName,
     grade: z.enum(GRADES).nullable(),
@@ -87,6 +89,34 @@ const photoLineSchema = z.strictObject({
 /** A photo; its file lies under the hash of its bytes. */
 export type PhotoLine = z.infer<typeof photoLineSchema>;
 
+const signatureLineSchema = z.strictObject({
+  hash: hashSchema,
+  vehicleId: idSchema,
+  /** Its number in the vehicle's chain. */
+  n: versionSchema.min(1),
+  /** The hash of the one before; null for the first. */
+  previous: hashSchema.nullable(),
+  kind: z.enum(['visit', 'amendment', 'void', 'restore']),
+  /** The visit, or the amendment. */
+  subject: idSchema,
+  /** The text that was signed: canonical JSON (RFC 8785). */
+  document: z.string(),
+  /** The key it was signed with, by the first 16 digits of its hash. */
+  key: z.string().regex(/^[0-9a-f]{16}$/, '16 hexadecimal digits'),
+  /** Ed25519 over the letters of the hash, base64. */
+  value: z.string().regex(/^[A-Za-z0-9+/]{86}==$/, '64 bytes in base64'),
+});
+/** One signature. */
+export type SignatureLine = z.infer<typeof signatureLineSchema>;
+
+const keyLineSchema = z.strictObject({
+  id: z.string().regex(/^[0-9a-f]{16}$/, '16 hexadecimal digits'),
+  /** The public half, PEM. */
+  pem: z.string().max(1000),
+});
+/** A key that something was signed with. */
+export type KeyLine = z.infer<typeof keyLineSchema>;
+
 /** What one line of each file holds. */
 export const BUNDLE_LINES = {
   vehicles: vehicleSchema,
@@ -94,6 +124,8 @@ export const BUNDLE_LINES = {
   entries: entryLineSchema,
   rulebooks: rulebookLineSchema,
   photos: photoLineSchema,
+  keys: keyLineSchema,
+  signatures: signatureLineSchema,
 } as const;
 /** A file of JSON lines, by its name without its ending. */
 export type BundleFile = keyof typeof BUNDLE_LINES;
@@ -154,14 +186,21 @@ export function liftLine(file: BundleFile, raw: unknown, records: Manifest['reco
     case 'vehicles':
       return lift(vehicleRecord, raw, records.vehicle);
     case 'visits':
-      return liftVisit(raw, records);
+      return liftedVisit(raw, records);
     case 'entries':
       return isRaw(raw.entry) ? { ...raw, entry: lift(lifeEntryRecord, raw.entry, records.entry) } : raw;
     case 'rulebooks':
       return isRaw(raw.rulebook) ? { ...raw, rulebook: lift(rulebookRecord, raw.rulebook, records.rulebook) } : raw;
     case 'photos':
+    case 'keys':
+    case 'signatures':
       return raw;
   }
+}
+
+function liftedVisit(raw: Raw, records: Manifest['records']): unknown {
+  const { seal: _seal, ...visit } = liftVisit(raw, records) as Raw;
+  return visit;
 }
 
 const sums = z.object({ fresh: z.number(), same: z.number(), differ: z.number() });
@@ -169,9 +208,11 @@ export const importPlanSchema = z.object({
   id: idSchema,
   made: instantSchema,
   scope: manifestSchema.shape.scope,
-  records: z.object({ vehicles: sums, visits: sums, entries: sums, rulebooks: sums, photos: sums }),
+  records: z.object({ vehicles: sums, visits: sums, entries: sums, rulebooks: sums, photos: sums, signatures: sums }),
   /** What is here otherwise than in the bundle: ours stays. The first of them. */
-  differing: z.array(z.object({ file: z.enum(['vehicles', 'visits', 'entries', 'photos']), name: z.string() })),
+  differing: z.array(
+    z.object({ file: z.enum(['vehicles', 'visits', 'entries', 'photos', 'signatures']), name: z.string() }),
+  ),
   /** What keeps it from being taken at all. */
   blocking: z.array(z.object({ code: z.enum(['fleet-code-taken', 'rules-differ']), name: z.string() })),
   /** Names in it that nobody here has: they are kept beside what they did, and cannot sign in. */
@@ -184,3 +225,40 @@ export const importTakenSchema = z.strictObject({
   /** Ours stays where it differs; without that a bundle that differs is refused. */
   keepOurs: z.boolean(),
 });
+
+/** What does not hold of something that was signed, as a code that words hang on. */
+export const BREAKS = [
+  'document-changed',
+  'not-by-key',
+  'key-unknown',
+  'one-missing-before',
+  'record-changed',
+  'record-gone',
+  'never-signed',
+  'photo-changed',
+  'photo-gone',
+] as const;
+const breakSchema = z.object({
+  code: z.enum(BREAKS),
+  vehicleId: idSchema,
+  fleetCode: z.string(),
+  /** The visit it is about; null where it is the chain itself. */
+  inspectionId: idSchema.nullable(),
+  startedAt: instantSchema.nullable(),
+  /** What is otherwise: a field and what it was and is, or a hash. */
+  about: z.string(),
+});
+/** One thing that was signed and is not as it was. */
+export type Break = z.infer<typeof breakSchema>;
+
+export const verifiedSchema = z.object({
+  /** Signatures looked at. */
+  signatures: z.number(),
+  /** Signed visits from before there were signatures: nothing can be said of them. */
+  unsealed: z.number(),
+  photos: z.number(),
+  /** The first of what does not hold, vehicle by vehicle in the order it was signed. */
+  breaks: z.array(breakSchema),
+});
+/** What looking at everything that was signed found. */
+export type Verified = z.infer<typeof verifiedSchema>;

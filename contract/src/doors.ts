@@ -27,6 +27,7 @@ export const DOORS = {
   previewRulebook: { method: 'post', path: '/api/rulebooks/preview' },
   takeImport: { method: 'post', path: '/api/imports/:id' },
   dropImport: { method: 'delete', path: '/api/imports/:id' },
+  verify: { method: 'post', path: '/api/verify' },
 } as const;
 /** An endpoint by its name. */
 export type EndpointName = keyof typeof DOORS;

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { importPlanSchema, importTakenSchema } from './bundle';
+import { importPlanSchema, importTakenSchema, verifiedSchema } from './bundle';
 import { DOORS, type EndpointName } from './doors';
 import { fleetBoardSchema, fleetKnowledgeSchema, scorecardSchema } from './fleet';
 import { lifeSchema, yardEntrySchema } from './life';
@@ -237,6 +237,14 @@ export const ENDPOINTS = {
     params: byId,
     body: importTakenSchema,
     answer: importPlanSchema,
+  }),
+  /** Looks at everything that was signed. */
+  verify: endpoint({
+    ...DOORS.verify,
+    access: 'lead',
+    params: nothing,
+    body: nothing,
+    answer: verifiedSchema,
   }),
   /** Forgets a bundle that was sent. */
   dropImport: endpoint({

@@ -57,6 +57,7 @@ export {
 export { fieldErrorSchema, fieldErrors, problemSchema, type FieldError, type Problem } from './problem';
 export {
   liftLife,
+  liftVisit,
   lifeSchema,
   standingSchema,
   visitSummarySchema,
@@ -82,6 +83,7 @@ export {
   type Refusal,
 } from './device';
 export {
+  BREAKS,
   BUNDLE_FORMAT,
   BUNDLE_LINES,
   BUNDLE_RECORDS,
@@ -90,13 +92,18 @@ export {
   importPlanSchema,
   liftLine,
   manifestSchema,
+  verifiedSchema,
+  type Break,
   type BundleFile,
   type BundleLine,
   type BundleScope,
   type EntryLine,
   type ImportPlan,
+  type KeyLine,
   type Manifest,
   type PhotoLine,
   type RulebookLine,
+  type SignatureLine,
+  type Verified,
   type VisitLine,
 } from './bundle';

@@ -23,6 +23,7 @@ export function liftVisit(
     sheet: isRaw(visit.sheet) ? liftSheet(visit.sheet) : null,
     amendments: visit.amendments ?? [],
     voidedBy: visit.voidedBy ?? null,
+    seal: visit.seal ?? null,
   };
 }
 

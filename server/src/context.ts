@@ -16,6 +16,7 @@ import { LiveHub } from './live/liveHub';
 import { Sessions } from './people/sessions';
 import { newCode } from './people/onceCode';
 import { PhotoFiles } from './photos/photoFiles';
+import { openWorkshopKey } from './signing/workshopKey';
 import { writersWith } from './writers';
 
 /** Everything a request works with, built once. */
@@ -49,9 +50,11 @@ export async function openContext(config: Config, clock: () => Date): Promise<Co
     for (const stop of stops.splice(0).reverse()) await stop();
   };
   try {
+    const key = await openWorkshopKey(foldersOf(config.dataFolder).keys);
     let fleet: FleetBook | undefined;
     const asks: Asks = {
       asTold: false,
+      key,
       knowledge: () => fleet?.knowledge ?? BUILT_IN_FLEET,
       forecastsAt: async (tx, vehicleId, inspectionId, signedAt) => {
         try {

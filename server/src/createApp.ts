@@ -6,6 +6,7 @@ import helmet from 'helmet';
 import path from 'node:path';
 import type { Context } from './context';
 import { bundleRoutes } from './bundle/routes';
+import { verifyRoutes } from './verify/routes';
 import { fleetRoutes } from './fleet/routes';
 import { inspectionRoutes } from './inspections/routes';
 import { liveRoutes } from './live/routes';
@@ -77,6 +78,7 @@ export function createApp(context: Context): Express {
   liveRoutes(api, context);
   fleetRoutes(api, context);
   bundleRoutes(api, context);
+  verifyRoutes(api, context);
   app.use('/api', () => {
     throw new NotFound('endpoint');
   });

@@ -9,6 +9,7 @@ import { startInspection } from './inspections/startWriter';
 import type { Change, Writer } from './ledger/change';
 import type { Writers } from './ledger/settle';
 import { addPerson, changePerson, setSecret } from './people/personWriter';
+import { addSignature } from './bundle/addSignature';
 import { addPhoto } from './photos/photoWriter';
 import { putRulebook } from './rules/rulebookWriter';
 import { putLifeEntry } from './inspections/lifeEntryWriter';
@@ -34,6 +35,7 @@ const BY_KIND: { readonly [K in Exclude<Kind, 'bundle.take'>]: Writer<BodyOf<K>>
   'person.change': changePerson,
   'person.secret': setSecret,
   'photo.add': addPhoto,
+  'signature.add': addSignature,
 };
 
 /**
@@ -43,8 +45,7 @@ const BY_KIND: { readonly [K in Exclude<Kind, 'bundle.take'>]: Writer<BodyOf<K>>
  */
 export function writersWith(imports: string): Writers {
   const writers: Writers = {
-    of: (kind) =>
-      (kind === 'bundle.take' ? take : entryOf<Writer<never>>(BY_KIND, kind)) as Writer<unknown> | undefined,
+    of: (kind) => (kind === 'bundle.take' ? take : entryOf<Writer<never>>(BY_KIND, kind)),
   };
   const take = takeBundle(() => writers, imports);
   return writers;

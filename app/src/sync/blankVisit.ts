@@ -12,6 +12,7 @@ export function blankVisit(inspection: Inspection, inspector: string, given: Par
     sheet: null,
     amendments: [],
     voidedBy: null,
+    seal: null,
     ...given,
   };
 }

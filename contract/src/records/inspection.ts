@@ -184,6 +184,17 @@ export const visitSchema = z.object({
   amendments: z.array(storedAmendmentSchema),
   /** Who gave the visit up; null where nobody did. */
   voidedBy: z.string().nullable(),
+  /** What its signature can be checked by; null before, and where it was signed before there were any. */
+  seal: z
+    .object({
+      /** SHA-256 of the text that was signed. */
+      hash: z.string(),
+      /** The key, by the first digits of its hash. */
+      key: z.string(),
+      /** Ed25519 over the letters of the hash, base64. */
+      value: z.string(),
+    })
+    .nullable(),
 });
 /** An inspection with its entries, its acts, and who did it. */
 export type Visit = z.infer<typeof visitSchema>;

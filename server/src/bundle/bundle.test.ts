@@ -4,6 +4,7 @@ import Ajv from 'ajv/dist/2020';
 import addFormats from 'ajv-formats';
 import { spawnSync } from 'node:child_process';
 import { createHash, randomUUID } from 'node:crypto';
+import { errorCode } from '../errorCode';
 import { drawPhoto } from '../../../demo/src/drawPhoto';
 import { asFile, fetchBundle, linesOf, sendBundle, takeBundle, unzipped, zipped, type Entries } from '../tests/bundles';
 import {
@@ -143,6 +144,8 @@ describe('a bundle', () => {
       'vehicles.jsonl',
       'visits.jsonl',
       'entries.jsonl',
+      'signatures.jsonl',
+      'keys.jsonl',
       'readings.csv',
       'rulebooks.jsonl',
       'photos.jsonl',
@@ -160,7 +163,7 @@ describe('a bundle', () => {
     expect(String([...entries.values()].join(''))).not.toMatch(/secret|scrypt|argon/i);
   });
 
-  test.each(['vehicles', 'visits', 'entries', 'rulebooks', 'photos'])(
+  test.each(['vehicles', 'visits', 'entries', 'rulebooks', 'photos', 'signatures', 'keys'])(
     'its %s are as the schema beside them says',
     (file) => {
       const ajv = addFormats(new Ajv({ strict: false, allErrors: true }));
@@ -185,7 +188,7 @@ rows = list(csv.DictReader(io.TextIOWrapper(archive.open('readings.csv'), encodi
 print(json.dumps({'rows': rows, 'visits': sum(1 for _ in archive.open('visits.jsonl'))}))`;
     const python = spawnSync('python3', ['-c', script, await asFile('bundle.zip', archive)], { encoding: 'utf8' });
     // A machine without Python has no other reader: what it would check is held by the tests beside this one.
-    if ((python.error as NodeJS.ErrnoException | undefined)?.code === 'ENOENT') return;
+    if (errorCode(python.error) === 'ENOENT') return;
     expect(python.stderr).toBe('');
     const { rows, visits } = JSON.parse(python.stdout) as { rows: Record<string, string>[]; visits: number };
     expect(visits).toBe(3);

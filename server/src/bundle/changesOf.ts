@@ -10,6 +10,7 @@ import {
 import type { Vehicle } from '@weskopos/core';
 import { groupBy } from '@weskopos/core/sums/groupBy';
 import type { Line, Outcome, OwnOperation } from '../ledger/change';
+import type { Sealed } from '../signing/signature';
 
 /** A change that took effect once, wherever that was. */
 export type TakenLine = Required<Line>;
@@ -57,6 +58,10 @@ export class ChangesOf {
 
   entry({ entry: { by, ...entry }, writtenAt }: EntryLine): TakenLine[] {
     return [this.line({ kind: 'entry.put', body: entry }, this.stamps.personOf(by), writtenAt)];
+  }
+
+  signature(body: Sealed): TakenLine[] {
+    return [this.line({ kind: 'signature.add', body }, this.stamps.by, this.stamps.receivedAt)];
   }
 
   visit({ inspection, inspector, findings, acts, amendments, ...told }: VisitLine): TakenLine[] {

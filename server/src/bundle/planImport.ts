@@ -5,12 +5,20 @@ import type { Queries } from '../db/engine';
 import { readVehicle } from '../vehicles/readVehicle';
 import { BundleRefused } from './bundleProblem';
 import { ChangesOf, namesIn, type Stamps, type TakenLine } from './changesOf';
+import { hashOf, isSignedBy, keyId } from '../signing/workshopKey';
 import type { Bundle } from './openBundle';
-import { entryLines, photoLines, rulebookLines, visitLines } from './readLines';
+import { entryLines, photoLines, rulebookLines, signatureLines, visitLines } from './readLines';
 
 /** So many records that differ are named; how many there are is counted. */
 const MOST_NAMED = 50;
-const FILES = ['rulebooks', 'photos', 'vehicles', 'visits', 'entries'] as const satisfies readonly BundleFile[];
+const FILES = [
+  'rulebooks',
+  'photos',
+  'vehicles',
+  'visits',
+  'entries',
+  'signatures',
+] as const satisfies readonly BundleFile[];
 
 /** What a plan hands out while it is made: the changes of each record that is new here, in an order they can be taken in. */
 export type Take = (lines: readonly TakenLine[]) => void | Promise<void>;
@@ -127,8 +135,34 @@ export async function planImport(
     await meet([by]);
     await take(changes.entry(line));
   }
+
+  const keys = new Map<string, string>();
+  for await (const { id, pem } of once(bundle, 'keys', (one) => one.id)) {
+    if (!isKey(id, pem)) throw fault('keys', id, 'a public key by the first digits of its own hash');
+    keys.set(id, pem);
+  }
+  for await (const line of once(bundle, 'signatures', ({ hash }) => hash)) {
+    const { hash, document, key, value, vehicleId } = line;
+    const pem = keys.get(key);
+    if (pem === undefined) throw fault('signatures', `${hash}: key`, 'a key of the bundle');
+    if (hashOf(document) !== hash || !isSignedBy(pem, hash, value))
+      throw fault('signatures', hash, 'the hash of its document, signed by its key');
+    if (!(await vehicleOf(vehicleId)))
+      throw fault('signatures', `${hash}: vehicleId`, 'a vehicle of the bundle or of this workshop');
+    const [here] = await signatureLines(engine, 's.hash = $1', hash);
+    if (isFresh('signatures', line, here, hash)) await take(changes.signature({ ...line, pem }));
+  }
   return { ...plan, strangers };
 }
+
+const isKey = (id: string, pem: string): boolean => {
+  try {
+    return keyId(pem) === id;
+  } catch {
+    // No key at all.
+    return false;
+  }
+};
 
 /** The lines of a file, each record once. */
 async function* once<F extends BundleFile>(

@@ -3,8 +3,10 @@ import {
   lifeEntryTable,
   type BundleScope,
   type EntryLine,
+  type KeyLine,
   type PhotoLine,
   type RulebookLine,
+  type SignatureLine,
   type VisitLine,
 } from '@weskopos/contract';
 import type { Rulebook } from '@weskopos/core';
@@ -32,7 +34,7 @@ export async function visitLines(db: Queries, where: Where, id: string): Promise
   );
   const verdictOf = new Map(verdicts.map((one) => [one.id, one]));
   const forecastsOf = groupBy(forecasts, ({ inspection_id }) => inspection_id);
-  return visits.map((visit) => {
+  return visits.map(({ seal: _seal, ...visit }) => {
     const verdict = verdictOf.get(visit.inspection.id);
     return {
       ...visit,
@@ -87,4 +89,24 @@ export async function vehiclesIn(db: Queries, scope: BundleScope): Promise<strin
       : await db.query<{ id: string }>('select vehicle_id as id from inspection where id = $1', [scope.id]);
   if (!found) throw new NotFound(scope.kind === 'vehicle' ? 'vehicle' : 'inspection');
   return [found.id];
+}
+
+/** Signatures of a vehicle, of a visit with its amendments, or one by its hash, in the order of their chain. */
+export async function signatureLines(
+  db: Queries,
+  where: 's.vehicle_id = $1' | 's.hash = $1' | 'visit',
+  id: string,
+): Promise<SignatureLine[]> {
+  const wanted =
+    where === 'visit' ? 's.subject = $1 or s.subject in (select id from amendment where inspection_id = $1)' : where;
+  return db.query<SignatureLine>(
+    `select s.hash, s.vehicle_id as "vehicleId", s.n, s.previous, s.kind, s.subject, s.document, s.key, s.value
+     from signature s where ${wanted} order by s.n, s.hash`,
+    [id],
+  );
+}
+
+/** Keys that signatures name. */
+export async function keyLines(db: Queries): Promise<KeyLine[]> {
+  return db.query<KeyLine>('select id, pem from signing_key order by id');
 }

@@ -25,6 +25,7 @@ const ORDER = [
   'amendment.put',
   'inspection.void',
   'entry.put',
+  'signature.add',
 ];
 
 /**

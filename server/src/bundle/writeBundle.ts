@@ -21,7 +21,7 @@ import type { PhotoFiles } from '../photos/photoFiles';
 import { readVehicle } from '../vehicles/readVehicle';
 import { bundleSchemas } from './bundleSchemas';
 import { READINGS_HEAD, readingRows } from './readingsCsv';
-import { entryLines, photoLines, rulebookLines, vehiclesIn, visitLines } from './readLines';
+import { entryLines, keyLines, photoLines, rulebookLines, signatureLines, vehiclesIn, visitLines } from './readLines';
 import { ZipWriter } from './zipWriter';
 
 /** What a bundle is made from. */
@@ -85,6 +85,13 @@ export async function writeBundle(
       rows.end();
       await finished(rows);
     }
+    async function* signatures() {
+      for (const id of ids)
+        for (const line of scope.kind === 'visit'
+          ? await signatureLines(engine, 'visit', scope.id)
+          : await signatureLines(engine, 's.vehicle_id = $1', id))
+          yield lineOf(line);
+    }
     async function* entries() {
       if (scope.kind === 'visit') return;
       for (const id of ids) for (const line of await entryLines(engine, 'e.vehicle_id = $1', id)) yield lineOf(line);
@@ -92,6 +99,8 @@ export async function writeBundle(
     await zip.add('vehicles.jsonl', Readable.from(vehicles()));
     await zip.add('visits.jsonl', Readable.from(visits()));
     await zip.add('entries.jsonl', Readable.from(entries()));
+    await zip.add('signatures.jsonl', Readable.from(signatures()));
+    await zip.add('keys.jsonl', Readable.from((await keyLines(engine)).map(lineOf)));
     await zip.add('readings.csv', createReadStream(csv));
     await zip.add('rulebooks.jsonl', Readable.from((await rulebookLines(engine)).map(lineOf)));
     const kept: PhotoLine[] = [];

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { Readable, Transform, type Writable } from 'node:stream';
+import { type Readable, Transform, type Writable } from 'node:stream';
 import { finished } from 'node:stream/promises';
 import { ZipFile } from 'yazl';
 import type { Manifest } from '@weskopos/contract';

@@ -9,6 +9,8 @@ import {
 } from '@weskopos/core';
 import { MADE_BY, insertRecords } from '../db/table';
 import { refused, takes, type Writer } from '../ledger/change';
+import { keepSignature, type Sealed } from '../signing/signature';
+import { sealAmendment } from './seals';
 import { rulesOfVisit } from '../rules/rulesOfVisit';
 import { factsOf, fitsIn } from './findingWriter';
 import { findVisit } from './findVisit';
@@ -21,6 +23,7 @@ type Amended = {
   readonly grade: Grade;
   readonly counts: Readonly<Record<Grade, number>>;
   readonly standing?: StandingSummary;
+  readonly sealed?: Sealed;
 };
 
 /**
@@ -28,7 +31,7 @@ type Amended = {
  * kept beside it, with why.
  */
 export const putAmendment: Writer<AmendmentPut, Amended> = {
-  async decide(tx, change, { id, inspectionId, at, why, finding }) {
+  async decide(tx, change, { id, inspectionId, at, why, finding }, asks) {
     const found = await findVisit(tx, inspectionId, change.by);
     if (!found) return refused('no-inspection');
     const { life, visit } = found;
@@ -48,10 +51,14 @@ export const putAmendment: Writer<AmendmentPut, Amended> = {
       amendments: [...visit.amendments, { id, inspectionId, at, why, findingId: finding.id, points, by }],
     };
     const { grade, counts } = verdictOfVisit(life.vehicle, amended, rules);
-    return takes({ points, grade, counts, standing: await standingOfLife(tx, lifeWith(life, amended)) });
+    const standing = await standingOfLife(tx, lifeWith(life, amended));
+    const record: Amendment = { id, inspectionId, at, why, findingId: finding.id, points };
+    const told = { grade, counts: { ...counts }, by: change.by, at };
+    const sealed = asks.key && (await sealAmendment(tx, asks.key, visit, record, finding, told));
+    return takes({ points, grade, counts, standing, ...(sealed ? { sealed } : {}) });
   },
 
-  async effect(tx, { by }, { id, inspectionId, at, why, finding }, { points, grade, counts, standing }) {
+  async effect(tx, { by }, { id, inspectionId, at, why, finding }, { points, grade, counts, standing, sealed }) {
     await insertRecords(tx, findingTable, [{ record: finding, beside: [[MADE_BY, by]] }]);
     const record: Amendment = { id, inspectionId, at, why, findingId: finding.id, points };
     await insertRecords(tx, amendmentTable, [{ record, beside: [[MADE_BY, by]] }]);
@@ -61,5 +68,6 @@ export const putAmendment: Writer<AmendmentPut, Amended> = {
       JSON.stringify(counts),
     ]);
     if (standing) await keepStandingOfVisit(tx, inspectionId, standing);
+    if (sealed) await keepSignature(tx, sealed);
   },
 };

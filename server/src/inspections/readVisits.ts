@@ -20,12 +20,15 @@ interface Beside {
   readonly signed_by_name: string | null;
   readonly voided_by_name: string | null;
   readonly sheet: SignedSheet | null;
+  readonly seal: Visit['seal'];
 }
 
 /** Visits with all their entries, oldest first; `where` is one of our own conditions over `i` with `id` as $1. */
 export async function readVisits(db: Queries, where: 'i.vehicle_id = $1' | 'i.id = $1', id: string): Promise<Visit[]> {
   const visits = await db.query<Row & Beside>(
-    `select ${columnsOf(inspectionTable, 'i')}, p.name as inspector, s.name as signed_by_name, x.name as voided_by_name, i.sheet
+    `select ${columnsOf(inspectionTable, 'i')}, p.name as inspector, s.name as signed_by_name, x.name as voided_by_name, i.sheet,
+       (select json_build_object('hash', g.hash, 'key', g.key, 'value', g.value) from signature g
+        where g.subject = i.id and g.kind = 'visit' order by g.n limit 1) as seal
      from inspection i join person p on p.id = i.started_by left join person s on s.id = i.signed_by left join person x on x.id = i.voided_by
      where ${where} order by i.started_at, i.id`,
     [id],
@@ -68,6 +71,7 @@ export async function readVisits(db: Queries, where: 'i.vehicle_id = $1' | 'i.id
       sheet: row.sheet && liftSheet(row.sheet),
       amendments: amendmentsOf.get(inspection.id) ?? [],
       voidedBy: row.voided_by_name,
+      seal: row.seal,
     };
   });
 }

@@ -10,6 +10,8 @@ import type { OperationBody, Refusal, Visit } from '@weskopos/contract';
 import type { StoredForecast } from '@weskopos/core/score/storedForecast';
 import type { Tx } from '../db/engine';
 import { refused, takes, type Writer } from '../ledger/change';
+import { keepSignature, type Sealed } from '../signing/signature';
+import { sealVisit } from './seals';
 import { rulesOfVisit } from '../rules/rulesOfVisit';
 import { findVisit, type FoundVisit } from './findVisit';
 import { keepStandingOfVisit, lifeWith, standingOfLife } from './keptStanding';
@@ -29,6 +31,8 @@ type Signature = {
   readonly sheet?: SignedSheet;
   /** How the vehicle stands with this visit. */
   readonly standing?: StandingSummary;
+  /** All of it as one text, signed by the workshop. Visits signed before there were signatures have none. */
+  readonly sealed?: Sealed;
 };
 
 /**
@@ -54,14 +58,17 @@ export const signInspection: Writer<OperationBody<'inspection.sign'>, Signature>
     const standing = await standingOfLife(tx, lifeWith(life, signed));
     const forecasts = await asks.forecastsAt(tx, life.vehicle.id, inspectionId, signedAt);
     const signedOver = hanging ? (over ?? null) : null;
-    return takes({ grade, counts: { ...counts }, over: signedOver, ahead, forecasts, sheet, standing });
+    const verdict = { grade, counts: { ...counts } };
+    const asKept = { ...signed, inspection: { ...signed.inspection, signedOver } };
+    const sealed = asks.key && (await sealVisit(tx, asks.key, asKept, { ...verdict, by: change.by, at: signedAt }));
+    return takes({ ...verdict, over: signedOver, ahead, forecasts, sheet, standing, ...(sealed ? { sealed } : {}) });
   },
 
   async effect(
     tx,
     change,
     { inspectionId, signedAt },
-    { grade, counts, over, ahead, forecasts, sheet = null, standing },
+    { grade, counts, over, ahead, forecasts, sheet = null, standing, sealed },
   ) {
     await tx.query(
       `update inspection set signed_at = $2::timestamptz, signed_by = $3::uuid, grade = $4, counts = $5::jsonb, signed_over = $6,
@@ -80,6 +87,7 @@ export const signInspection: Writer<OperationBody<'inspection.sign'>, Signature>
     );
     if (standing) await keepStandingOfVisit(tx, inspectionId, standing);
     await keepForecasts(tx, inspectionId, forecasts);
+    if (sealed) await keepSignature(tx, sealed);
   },
 };
 

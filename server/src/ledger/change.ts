@@ -2,6 +2,8 @@ import type { Operation, PersonState, Refusal, Role } from '@weskopos/contract';
 import type { FleetKnowledge } from '@weskopos/core';
 import type { StoredForecast } from '@weskopos/core/score/storedForecast';
 import type { Tx } from '../db/engine';
+import type { Sealed } from '../signing/signature';
+import type { WorkshopKey } from '../signing/workshopKey';
 
 /** What every operation bears besides kind and body. */
 interface Stamp {
@@ -52,7 +54,8 @@ export type OwnOperation =
   | (Stamp & { readonly kind: 'person.change'; readonly body: PersonChange })
   | (Stamp & { readonly kind: 'person.secret'; readonly body: NewSecret })
   | (Stamp & { readonly kind: 'photo.add'; readonly body: NewPhoto })
-  | (Stamp & { readonly kind: 'bundle.take'; readonly body: TakenBundle });
+  | (Stamp & { readonly kind: 'bundle.take'; readonly body: TakenBundle })
+  | (Stamp & { readonly kind: 'signature.add'; readonly body: Sealed });
 
 /** A change, who made it, and when it came in. `by` is null only for the first lead. */
 export interface Change {
@@ -88,6 +91,8 @@ export interface Asks {
   ) => Promise<readonly StoredForecast[]>;
   /** What the whole fleet teaches each forecast. */
   readonly knowledge: () => FleetKnowledge;
+  /** The workshop's key; null while what was signed long ago is brought back. */
+  readonly key: WorkshopKey | null;
   /** What is judged was taken once before: a journal of the first format brings it back, and its own figures stand. */
   readonly asTold: boolean;
 }

@@ -26,6 +26,7 @@ export const foldersOf = (dataFolder: string) => ({
   journal: path.join(dataFolder, 'journal'),
   checkpoints: path.join(dataFolder, 'checkpoints'),
   imports: path.join(dataFolder, 'imports'),
+  keys: path.join(dataFolder, 'keys'),
 });
 
 /**

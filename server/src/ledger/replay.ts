@@ -86,7 +86,8 @@ async function applyTogether(engine: Engine, page: readonly Numbered[], writers:
   const untold: Change[] = lines.filter(({ outcome }) => outcome === undefined);
   return engine.transaction(async (tx) => {
     // The first format comes before all others, so the two are never mixed up in their order.
-    const judged = untold.length > 0 ? (await settle(tx, untold, writers, { ...asks, asTold: true })).lines.length : 0;
+    const judged =
+      untold.length > 0 ? (await settle(tx, untold, writers, { ...asks, asTold: true, key: null })).lines.length : 0;
     await repeat(tx, told, writers);
     await setPosition(tx, page.at(-1)?.seq ?? 0);
     return judged + told.length;

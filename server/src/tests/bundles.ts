@@ -58,7 +58,7 @@ export const linesOf = (entries: Entries, file: string) =>
   (entries.get(`${file}.jsonl`)?.toString('utf8') ?? '')
     .split('\n')
     .filter((line) => line !== '')
-    .map((line) => JSON.parse(line) as ReturnType<typeof JSON.parse>);
+    .map((line) => JSON.parse(line));
 
 /** A file of its own with these bytes, for a program that reads files. */
 export async function asFile(name: string, bytes: Buffer): Promise<string> {

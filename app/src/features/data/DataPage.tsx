@@ -6,6 +6,7 @@ import { Heading, Words } from '../../kit/Words';
 import { Page } from '../../shell/Page';
 import { data as say } from '../../words/en/pages/data';
 import { BringIn } from './BringIn';
+import { CheckSigned } from './CheckSigned';
 
 /** What goes out of the workshop, and what comes in. */
 export function DataPage() {
@@ -17,6 +18,7 @@ export function DataPage() {
         <Press label={say.whole} onPress={() => saveFrom(BUNDLE_PATHS.workshop)} />
       </Card>
       <BringIn />
+      <CheckSigned />
     </Page>
   );
 }

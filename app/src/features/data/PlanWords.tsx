@@ -1,4 +1,4 @@
-import type { BundleFile, ImportPlan } from '@weskopos/contract';
+import type { ImportPlan } from '@weskopos/contract';
 import { usePalette } from '../../kit/theme';
 import { Words } from '../../kit/Words';
 import { data as say } from '../../words/en/pages/data';
@@ -37,7 +37,14 @@ export function PlanWords({ plan }: { readonly plan: ImportPlan }) {
 }
 
 /** What one asks after first. */
-const IN_ORDER = ['vehicles', 'visits', 'entries', 'photos', 'rulebooks'] as const satisfies readonly BundleFile[];
+const IN_ORDER = [
+  'vehicles',
+  'visits',
+  'entries',
+  'photos',
+  'signatures',
+  'rulebooks',
+] as const satisfies readonly (keyof ImportPlan['records'])[];
 
 /** How many records of each kind are so, in words; empty for none. Rules that differ are told as what blocks. */
 function summed({ records }: ImportPlan, how: 'fresh' | 'same' | 'differ'): string {

@@ -13,6 +13,7 @@ const visit = (id: string, day: string, voidedAt: string | null = null): Visit =
   sheet: null,
   amendments: [],
   voidedBy: null,
+  seal: null,
 });
 const stamp = (id: string, day: string) => ({
   id,

@@ -34,6 +34,7 @@ import { GiveUpCard } from '../../visit/GiveUpCard';
 import { AmendmentsCard } from './AmendmentsCard';
 import { EndsNote } from './EndsNote';
 import { RulesNote } from './RulesNote';
+import { SealNote } from './SealNote';
 import { StillOpenCard } from './StillOpenCard';
 import { report as say } from '../../words/en/pages/report';
 import { common } from '../../words/en/pages/common';
@@ -105,6 +106,7 @@ export function ReportPage() {
       ) : null}
       <EndsNote acts={found.visit.acts} over={inspection.signedOver} axles={axles} />
       <RulesNote rules={report.rules} />
+      {found.visit.seal ? <SealNote seal={found.visit.seal} /> : null}
       {inspection.signedAt ? (
         <GiveUpCard visit={found.visit} onGivenUp={() => router.replace(`/vehicle/${id}`)} />
       ) : null}

@@ -25,7 +25,7 @@ export function useFinder(entries: readonly YardEntry[], wanted: string) {
         startTransition(() => {
           if (!left) setIndex({ finder, size: finder.known.size });
         });
-      const add = async <T,>(list: readonly T[], findables: (one: T) => readonly Findable[]) => {
+      const add = async <T>(list: readonly T[], findables: (one: T) => readonly Findable[]) => {
         for (let at = 0; at < list.length && !left; at += IN_ONE_GO) {
           addTo(finder, list.slice(at, at + IN_ONE_GO).flatMap(findables));
           if ((at / IN_ONE_GO) % TURNS_TOLD === 0) show();

@@ -24,6 +24,7 @@ const visit = (id: string, day: string, findings: readonly Finding[], signed = t
   sheet: null,
   amendments: [],
   voidedBy: null,
+  seal: null,
 });
 const lifeOf = (visits: Visit[], change: Partial<Life> = {}): Life => ({
   vehicle: CAR,

@@ -1,4 +1,4 @@
-import type { BundleFile, ImportPlan } from '@weskopos/contract';
+import type { Break, ImportPlan } from '@weskopos/contract';
 
 const many = (count: number, one: string, more: string) => `${count} ${count === 1 ? one : more}`;
 
@@ -24,22 +24,26 @@ export const data = {
     visit: 'One visit',
   } satisfies Record<ImportPlan['scope']['kind'], string>,
   made: (what: string, day: string) => `${what}, taken out on ${day}.`,
-  records: (file: BundleFile, count: number) =>
+  records: (file: keyof ImportPlan['records'], count: number) =>
     ({
       vehicles: many(count, 'vehicle', 'vehicles'),
       visits: many(count, 'visit', 'visits'),
       entries: many(count, 'log entry', 'log entries'),
       rulebooks: many(count, 'version of the rules', 'versions of the rules'),
       photos: many(count, 'photo', 'photos'),
+      signatures: many(count, 'signature', 'signatures'),
     })[file],
   fresh: (what: string) => `New here: ${what}.`,
   same: (what: string) => `Here already, the same: ${what}.`,
   nothingNew: 'Nothing in it is new here.',
   differ: (what: string) => `Here otherwise: ${what}. Ours stays as it is; what is new is taken.`,
-  named: { vehicles: 'Vehicle', visits: 'Visit', entries: 'Log entry', photos: 'Photo' } satisfies Record<
-    ImportPlan['differing'][number]['file'],
-    string
-  >,
+  named: {
+    vehicles: 'Vehicle',
+    visits: 'Visit',
+    entries: 'Log entry',
+    photos: 'Photo',
+    signatures: 'Signature',
+  } satisfies Record<ImportPlan['differing'][number]['file'], string>,
   more: (count: number) => `and ${count} more`,
   strangers: (names: string) => `Nobody here is called ${names}. The names stay on what they did; they cannot sign in.`,
   newRules: 'It brings rules of its own. The newest of them are in force from then on.',
@@ -72,4 +76,30 @@ export const data = {
     'import-differs': 'Others worked meanwhile, and some of it is otherwise here now. Choose it again.',
     'storage-full': 'The disk of the server is full.',
   } as Readonly<Record<string, string>>,
+
+  check: 'Check what was signed',
+  checkHelp:
+    'Looks at every signature, every link between them, and whether visits, rules and photos are still what was signed.',
+  checkNow: 'Check now',
+  checking: 'Looking at everything that was signed…',
+  holds: (signatures: number, photos: number) =>
+    signatures === 0
+      ? 'Nothing is signed yet.'
+      : `All of it holds: ${many(signatures, 'signature', 'signatures')}, ${many(photos, 'photo', 'photos')}.`,
+  unsealed: (count: number) =>
+    `${many(count, 'visit was', 'visits were')} signed before there were signatures: nothing can be said of them.`,
+  breaks: (count: number) => `${many(count, 'thing does', 'things do')} not hold. The first is where to begin.`,
+  broken: {
+    'document-changed': 'A signed text was changed.',
+    'not-by-key': 'A signature was not made with its key.',
+    'key-unknown': 'The key of a signature is not known.',
+    'one-missing-before': 'A signature before this one is missing.',
+    'record-changed': 'A record is not what was signed.',
+    'record-gone': 'What was signed is gone.',
+    'never-signed': 'A signed visit has no signature.',
+    'photo-changed': 'A photo is not the one that was signed.',
+    'photo-gone': 'The file of a photo is gone.',
+  } satisfies Record<Break['code'], string>,
+  brokenAt: (vehicle: string, day: string | null, about: string) =>
+    `${vehicle}${day === null ? '' : `, visit of ${day}`}: ${about}`,
 };

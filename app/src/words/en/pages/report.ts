@@ -36,4 +36,9 @@ export const report = {
     law: string,
   ) =>
     `Limit sheet ${code} ${version}, rules version ${version2}. House rules: ${part}; lowest temperature to expect ${amount}. ${law}`,
+  seal: 'Signature',
+  sealTold: (key: string) =>
+    `All of this visit was signed as one text with the workshop’s key ${key}. Whoever has the public key can check that nothing in it was changed since.`,
+  sealHash: (hash: string) => `SHA-256 ${hash}`,
+  sealValue: (value: string) => `Ed25519 ${value}`,
 };
