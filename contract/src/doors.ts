@@ -28,6 +28,8 @@ export const DOORS = {
   takeImport: { method: 'post', path: '/api/imports/:id' },
   dropImport: { method: 'delete', path: '/api/imports/:id' },
   verify: { method: 'post', path: '/api/verify' },
+  storage: { method: 'get', path: '/api/storage' },
+  takeBackup: { method: 'post', path: '/api/storage/backups' },
 } as const;
 /** An endpoint by its name. */
 export type EndpointName = keyof typeof DOORS;

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { storageSchema } from './backup';
 import { importPlanSchema, importTakenSchema, verifiedSchema } from './bundle';
 import { DOORS, type EndpointName } from './doors';
 import { fleetBoardSchema, fleetKnowledgeSchema, scorecardSchema } from './fleet';
@@ -245,6 +246,21 @@ export const ENDPOINTS = {
     params: nothing,
     body: nothing,
     answer: verifiedSchema,
+  }),
+  storage: endpoint({
+    ...DOORS.storage,
+    access: 'lead',
+    params: nothing,
+    body: noBody,
+    answer: storageSchema,
+  }),
+  /** Makes a backup now. */
+  takeBackup: endpoint({
+    ...DOORS.takeBackup,
+    access: 'lead',
+    params: nothing,
+    body: nothing,
+    answer: storageSchema,
   }),
   /** Forgets a bundle that was sent. */
   dropImport: endpoint({

@@ -107,3 +107,4 @@ export {
   type Verified,
   type VisitLine,
 } from './bundle';
+export { storageSchema, type BackupSet, type Storage } from './backup';

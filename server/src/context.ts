@@ -11,6 +11,7 @@ import type { Asks } from './ledger/change';
 import { checkpointIfWorth } from './ledger/checkpoints';
 import type { Ledger } from './ledger/ledger';
 import { foldersOf, openLedger, type OpenedLedger } from './ledger/openLedger';
+import { Backups } from './backup/backups';
 import { Imports } from './bundle/imports';
 import { LiveHub } from './live/liveHub';
 import { Sessions } from './people/sessions';
@@ -27,6 +28,7 @@ export interface Context {
   readonly sessions: Sessions;
   readonly photos: PhotoFiles;
   readonly imports: Imports;
+  readonly backups: Backups;
   readonly live: LiveHub;
   readonly fleet: FleetBook;
   readonly clock: () => Date;
@@ -87,6 +89,9 @@ export async function openContext(config: Config, clock: () => Date): Promise<Co
     const photos = new PhotoFiles(path.join(config.dataFolder, 'photos'));
     const imports = new Imports({ engine, ledger, photos, clock, folder: foldersOf(config.dataFolder).imports });
     await imports.open();
+    const { dataFolder, backupFolder } = config;
+    const backups = new Backups({ engine, ledger, open: openPglite, photos, clock, dataFolder, backupFolder });
+    stops.push(() => backups.close());
     const [anyone] = await engine.query('select 1 from person limit 1');
     return {
       config,
@@ -95,6 +100,7 @@ export async function openContext(config: Config, clock: () => Date): Promise<Co
       sessions: new Sessions(engine, clock),
       photos,
       imports,
+      backups,
       live: new LiveHub(),
       fleet: book,
       clock,

@@ -5,6 +5,7 @@ import { rateLimit } from 'express-rate-limit';
 import helmet from 'helmet';
 import path from 'node:path';
 import type { Context } from './context';
+import { storageRoutes } from './backup/routes';
 import { bundleRoutes } from './bundle/routes';
 import { verifyRoutes } from './verify/routes';
 import { fleetRoutes } from './fleet/routes';
@@ -79,6 +80,7 @@ export function createApp(context: Context): Express {
   fleetRoutes(api, context);
   bundleRoutes(api, context);
   verifyRoutes(api, context);
+  storageRoutes(api, context);
   app.use('/api', () => {
     throw new NotFound('endpoint');
   });

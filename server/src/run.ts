@@ -29,6 +29,7 @@ export async function run({ prepare }: RunOptions = {}): Promise<void> {
   const checkpoint = () =>
     void context.checkpoint().catch((error: unknown) => context.log.error(error, 'the database was not copied'));
   checkpoint();
+  void context.backups.keepMaking((error) => context.log.error(error, 'no backup could be made'));
   setInterval(checkpoint, CHECKPOINT_EVERY_MS);
   stopOnSignals(() => running.stop());
   console.log([`Weskopos is ready at http://localhost:${running.port}`, ...lines].join('\n  '));

@@ -7,6 +7,7 @@ test('without any variable it listens on 4310 and keeps its data beside the prog
   expect(readConfig({}, ROOT)).toMatchObject({
     port: 4310,
     dataFolder: path.join(ROOT, 'weskopos-data'),
+    backupFolder: path.join(ROOT, 'weskopos-data-backups'),
     appFolder: path.join(ROOT, 'app', 'dist'),
   });
 });
@@ -16,6 +17,7 @@ test.each([
   ['PORT', '0', { port: 0 }],
   ['PORT', '', { port: 4310 }],
   ['WESKOPOS_DATA', '/var/bay', { dataFolder: '/var/bay' }],
+  ['WESKOPOS_BACKUPS', '/var/kept', { backupFolder: '/var/kept' }],
   ['LOG_LEVEL', 'info', { logLevel: 'info' }],
 ])('%s=%s', (name, value, expected) => {
   expect(readConfig({ [name]: value }, ROOT)).toMatchObject(expected);

@@ -5,6 +5,8 @@ export interface Config {
   readonly port: number;
   /** Holds the database, the journal and the photos of one workshop. */
   readonly dataFolder: string;
+  /** Where backups go: best another disk than the data's. */
+  readonly backupFolder: string;
   /** The built web app; null serves the API alone. */
   readonly appFolder: string | null;
   /** Failed sign-ins or set-ups per quarter of an hour and address before the door closes. */
@@ -27,9 +29,11 @@ export function readConfig(env: Readonly<Record<string, string | undefined>>, ro
   if (env.DATABASE_URL) {
     throw new Error('DATABASE_URL is set, but this version keeps its data in the embedded database only; unset it');
   }
+  const dataFolder = path.resolve(env.WESKOPOS_DATA || path.join(root, 'weskopos-data'));
   return {
     port,
-    dataFolder: path.resolve(env.WESKOPOS_DATA || path.join(root, 'weskopos-data')),
+    dataFolder,
+    backupFolder: path.resolve(env.WESKOPOS_BACKUPS || `${dataFolder}-backups`),
     appFolder: path.join(root, 'app', 'dist'),
     signInTries: 20,
     logLevel: env.LOG_LEVEL || 'warn',

@@ -67,17 +67,11 @@ export async function checkpointIfWorth(ports: CheckpointPorts, worthBytes = WOR
  * of the journal that no kept copy needs.
  */
 export async function takeCheckpoint(ports: CheckpointPorts): Promise<number> {
-  const { folder, engine, journal, ledger } = ports;
+  const { folder, journal } = ports;
   await fs.mkdir(folder, { recursive: true, mode: 0o700 });
   const draft = path.join(folder, 'draft');
   await fs.rm(draft, { recursive: true, force: true });
-  const [position, operations] = await ledger.exclusive(async (at) => {
-    const count = await operationsIn(engine);
-    await engine.copyTo(draft);
-    await journal.rotate();
-    return [at, count] as const;
-  });
-  await verify(ports, draft, position, operations);
+  const position = await copyWhole(ports, draft, () => journal.rotate());
   const name = path.join(folder, String(position).padStart(12, '0'));
   await fs.rm(name, { recursive: true, force: true });
   await fs.rename(draft, name);
@@ -90,8 +84,34 @@ export async function takeCheckpoint(ports: CheckpointPorts): Promise<number> {
   return position;
 }
 
-async function verify(ports: CheckpointPorts, draft: string, position: number, operations: number): Promise<void> {
-  const copy = await ports.open(draft);
+/**
+ * Copies the database while it stands still, opens the copy and asks it: on disk when it resolves.
+ *
+ * @param meanwhile done while nobody changes anything
+ * @returns the last journal line the copy holds
+ */
+export async function copyWhole(
+  { engine, ledger, open }: Pick<CheckpointPorts, 'engine' | 'ledger' | 'open'>,
+  to: string,
+  meanwhile: () => Promise<void>,
+): Promise<number> {
+  const [position, operations] = await ledger.exclusive(async (at) => {
+    const count = await operationsIn(engine);
+    await engine.copyTo(to);
+    await meanwhile();
+    return [at, count] as const;
+  });
+  await verify(open, to, position, operations);
+  return position;
+}
+
+async function verify(
+  open: CheckpointPorts['open'],
+  draft: string,
+  position: number,
+  operations: number,
+): Promise<void> {
+  const copy = await open(draft);
   try {
     const [at, count] = [await positionIn(copy), await operationsIn(copy)];
     if (at !== position || count !== operations)

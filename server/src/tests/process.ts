@@ -11,10 +11,10 @@ export interface Process {
 }
 
 /** The real server as a process of its own on `folder`; resolves when it prints its ready line. */
-export function startProcess(folder: string): Promise<Process> {
+export function startProcess(folder: string, more: Readonly<Record<string, string>> = {}): Promise<Process> {
   const child = spawn('node', ['--enable-source-maps', 'dist/server/main.js'], {
     cwd: ROOT,
-    env: { ...process.env, PORT: '0', WESKOPOS_DATA: folder },
+    env: { ...process.env, ...more, PORT: '0', WESKOPOS_DATA: folder },
   });
   return new Promise((resolve, reject) => {
     let output = '';

@@ -58,7 +58,15 @@ export async function blankDatabase(folder: string): Promise<void> {
 }
 
 export function configFor(dataFolder: string): Config {
-  return { port: 0, dataFolder, appFolder: null, signInTries: 1000, logLevel: 'silent' };
+  // Inside, so that it goes with the rest.
+  return {
+    port: 0,
+    dataFolder,
+    backupFolder: path.join(dataFolder, 'backups'),
+    appFolder: null,
+    signInTries: 1000,
+    logLevel: 'silent',
+  };
 }
 
 export async function startWorkshop(change: Partial<Config> = {}): Promise<TestWorkshop> {

@@ -8,13 +8,11 @@ import {
 } from '@weskopos/contract';
 import { groupBy } from '@weskopos/core/sums/groupBy';
 import canonicalize from 'canonicalize';
-import { createHash } from 'node:crypto';
-import { createReadStream } from 'node:fs';
-import { pipeline } from 'node:stream/promises';
 import { keyLines, signatureLines, visitLines } from '../bundle/readLines';
 import type { Queries } from '../db/engine';
 import { errorCode } from '../errorCode';
 import type { PhotoFiles } from '../photos/photoFiles';
+import { hashFile } from '../signing/hashFile';
 import { hashOf, isSignedBy } from '../signing/workshopKey';
 import { firstDifference } from './firstDifference';
 
@@ -266,13 +264,12 @@ const named = <V extends { readonly findings: VisitLine['findings']; readonly ac
   acts: Object.fromEntries(visit.acts.map((one) => [`${one.kind} ${one.id.slice(0, 8)}`, one])),
 });
 
+/** Null where the file is gone. */
 async function hashOfFile(file: string): Promise<string | null> {
-  const hash = createHash('sha256');
   try {
-    await pipeline(createReadStream(file), hash);
+    return await hashFile(file);
   } catch (error) {
     if (errorCode(error) === 'ENOENT') return null;
     throw error;
   }
-  return hash.digest('hex');
 }

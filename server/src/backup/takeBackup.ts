@@ -1,0 +1,111 @@
+import fs from 'node:fs/promises';
+import path from 'node:path';
+import { copyDurably, sync } from '../db/copyDurably';
+import { copyWhole, type CheckpointPorts } from '../ledger/checkpoints';
+import { PhotoFiles, type PhotoSize } from '../photos/photoFiles';
+import { hashFile } from '../signing/hashFile';
+import { MANIFEST_FILE, filesIn, namesIn, setName, setsIn, superfluous, type BackupManifest } from './backupFolder';
+
+/** What a backup is made of. */
+export interface BackupSource extends Pick<CheckpointPorts, 'engine' | 'ledger' | 'open'> {
+  readonly dataFolder: string;
+  readonly backupFolder: string;
+  readonly photos: PhotoFiles;
+  readonly clock: () => Date;
+}
+
+/** Small folders that go along whole. */
+const ALONG = ['keys', 'imports'] as const;
+const SIZES: readonly PhotoSize[] = ['full', 'thumb'];
+
+/**
+ * Makes a backup while the workshop works: the database as it stands at one moment, opened and asked; keys and what was
+ * imported; photos beside all backups, each once. It counts when its manifest is there, with the hash of every file.
+ *
+ * @returns its folder
+ */
+export async function takeBackup(source: BackupSource): Promise<string> {
+  const { dataFolder, backupFolder, clock } = source;
+  const made = clock();
+  const sets = path.join(backupFolder, 'sets');
+  await fs.mkdir(sets, { recursive: true, mode: 0o700 });
+  // What was begun and never ended.
+  for (const name of await namesIn(sets))
+    if (name.startsWith('draft-')) await fs.rm(path.join(sets, name), { recursive: true });
+  const draft = path.join(sets, `draft-${setName(made)}`);
+  await fs.mkdir(draft, { mode: 0o700 });
+  try {
+    const position = await copyWhole(source, path.join(draft, 'database'), () => Promise.resolve());
+    for (const name of ALONG)
+      if ((await filesIn(path.join(dataFolder, name))).length > 0)
+        await copyDurably(path.join(dataFolder, name), path.join(draft, name));
+    // After the database: a photo is on disk before its row is.
+    const photos = await keepPhotos(source);
+    const files: BackupManifest['files'] = await Promise.all(
+      (await filesIn(draft)).map(async (file) => ({
+        path: file,
+        bytes: (await fs.stat(path.join(draft, file))).size,
+        sha256: await hashFile(path.join(draft, file)),
+      })),
+    );
+    const manifest: BackupManifest = {
+      format: 'weskopos-backup',
+      version: 1,
+      made: made.toISOString(),
+      position,
+      files,
+      photos,
+    };
+    await fs.writeFile(path.join(draft, MANIFEST_FILE), JSON.stringify(manifest), { mode: 0o600 });
+    await sync(path.join(draft, MANIFEST_FILE));
+    await sync(draft);
+    const set = path.join(sets, setName(made));
+    await fs.rename(draft, set);
+    await sync(sets);
+    await letGo(backupFolder);
+    return set;
+  } catch (error) {
+    await fs.rm(draft, { recursive: true, force: true });
+    throw error;
+  }
+}
+
+/** Copies photos that no backup has yet. @returns the hashes of all that are there */
+async function keepPhotos({ engine, photos, backupFolder }: BackupSource): Promise<string[]> {
+  const store = new PhotoFiles(path.join(backupFolder, 'photos'));
+  const rows = await engine.query<{ sha256: string }>('select distinct sha256 from photo order by sha256');
+  const kept: string[] = [];
+  for (const { sha256 } of rows) {
+    const there = await Promise.all(
+      SIZES.map((size) => copyOnce(photos.pathOf(sha256, size), store.pathOf(sha256, size))),
+    );
+    if (there.every(Boolean)) kept.push(sha256);
+  }
+  return kept;
+}
+
+/** Whether the file is there afterwards; one that is gone from the workshop is no reason to have no backup. */
+async function copyOnce(from: string, to: string): Promise<boolean> {
+  const [source, target] = await Promise.all([sizeOf(from), sizeOf(to)]);
+  if (source === null || source === target) return target !== null;
+  await fs.mkdir(path.dirname(to), { recursive: true, mode: 0o700 });
+  await fs.copyFile(from, `${to}.draft`);
+  await sync(`${to}.draft`);
+  await fs.rename(`${to}.draft`, to);
+  await sync(path.dirname(to));
+  return true;
+}
+
+const sizeOf = (file: string): Promise<number | null> =>
+  fs.stat(file).then(
+    ({ size }) => size,
+    () => null,
+  );
+
+/** Lets go of backups that the scheme keeps no longer. */
+async function letGo(backupFolder: string): Promise<void> {
+  const sets = await setsIn(backupFolder);
+  const gone = new Set(superfluous(sets.map(({ made }) => made)));
+  for (const { name, made } of sets)
+    if (gone.has(made)) await fs.rm(path.join(backupFolder, 'sets', name), { recursive: true, force: true });
+}
