@@ -16,7 +16,7 @@ module.exports = {
   // Every processor: the longest suites wait for child processes that are killed.
   maxWorkers: '100%',
   // Opening a fresh database takes seconds.
-  testTimeout: 60_000,
+  testTimeout: 120_000,
   projects: [
     node('core'),
     node('contract'),

@@ -70,9 +70,51 @@ test('a workshop is taken out, and brought into another: told before, taken whol
   await page.getByRole('button', { name: 'Take it' }).click();
   await expect(page.getByText('It is taken.')).toBeVisible();
 
+  // Everything that was signed there is looked at here, by the key of there.
+  await page.getByRole('button', { name: 'Check now' }).click();
+  await expect(page.getByText(/^All of it holds: \d+ signatures, \d+ photos?\.$/)).toBeVisible();
+  await expect(page.getByText('There is none yet.')).toBeVisible();
+  await page.getByRole('button', { name: 'Back up now' }).click();
+  await expect(page.getByText(/^The last: /)).toBeVisible();
+  await expectAccessible(page);
+
   await toPlace(page, 'Yard');
   await toVehicle(page, 'FH 04');
   await expect(page.getByRole('heading', { name: 'FH 04' })).toBeVisible();
   await toPlace(page, 'People');
   await expect(page.getByText('Callum')).toBeVisible();
+});
+
+test('a backup that fails is told to leads in the yard, and leads to where it is made again', async ({ page }) => {
+  const folder = `${empty.folder}-backups`;
+  await fs.rename(folder, `${folder}.away`);
+  await fs.writeFile(folder, 'in the way');
+  await page.goto(empty.url);
+  await signIn(page, 'Greta', '112358');
+  await expect(page.getByText('The backup failed')).toBeHidden();
+  await toPlace(page, 'Data');
+  await page.getByRole('button', { name: 'Back up now' }).click();
+  await expect(page.getByText(/^The backup failed on /)).toBeVisible();
+  await toPlace(page, 'Yard');
+  await page.getByRole('link', { name: /The backup failed/ }).click();
+  await fs.rm(folder);
+  await fs.rename(`${folder}.away`, folder);
+  await page.getByRole('button', { name: 'Back up now' }).click();
+  await expect(page.getByText(/^1 older one is kept/)).toBeVisible();
+  await toPlace(page, 'Yard');
+  await expect(page.getByText('The backup failed')).toBeHidden();
+});
+
+test('a report carries what its signature can be checked by', async ({ page }) => {
+  await page.goto(full.url);
+  await signIn(page, 'Maren', '112358');
+  await toVehicle(page, 'FH 01');
+  await toPage(page, 'Life');
+  await page
+    .getByRole('link', { name: /Callum|Isla/ })
+    .first()
+    .click();
+  await expect(page.getByRole('heading', { name: 'Signature' })).toBeVisible();
+  await expect(page.getByText(/^SHA-256 [0-9a-f]{64}$/)).toBeVisible();
+  await expect(page.getByText(/^Ed25519 [A-Za-z0-9+/]{86}==$/)).toBeVisible();
 });

@@ -76,5 +76,6 @@ export class Workshop {
   async remove(): Promise<void> {
     await this.kill();
     await fs.rm(this.folder, { recursive: true, force: true });
+    await fs.rm(`${this.folder}-backups`, { recursive: true, force: true });
   }
 }

@@ -22,7 +22,7 @@ export class ServerProblem extends Error {
 const TIME_LIMIT_MS = 20_000;
 /** For what goes through a whole workshop at the server. */
 const LONG_LIMIT_MS = 60 * 60_000;
-const LONG: readonly EndpointName[] = ['takeImport', 'verify'];
+const LONG: readonly EndpointName[] = ['takeImport', 'verify', 'takeBackup'];
 
 /** What a transport needs of the world around it. */
 export interface TransportPorts {

@@ -5,6 +5,7 @@ import { saveFrom } from '../../kit/saveFrom';
 import { Heading, Words } from '../../kit/Words';
 import { Page } from '../../shell/Page';
 import { data as say } from '../../words/en/pages/data';
+import { BackupCard } from './BackupCard';
 import { BringIn } from './BringIn';
 import { CheckSigned } from './CheckSigned';
 
@@ -19,6 +20,7 @@ export function DataPage() {
       </Card>
       <BringIn />
       <CheckSigned />
+      <BackupCard />
     </Page>
   );
 }

@@ -18,6 +18,7 @@ import { Page } from '../../shell/Page';
 import { common } from '../../words/en/pages/common';
 import { yard as say } from '../../words/en/pages/yard';
 import { longDay } from '../../words/show';
+import { BackupAlarm } from './BackupAlarm';
 import { Board } from './Board';
 import { Everything } from './Everything';
 import { VehicleLine } from './VehicleLine';
@@ -101,6 +102,7 @@ export function Yard() {
         )
       }
     >
+      <BackupAlarm />
       {scanning ? (
         <Suspense fallback={null}>
           <Scanner entries={entries} onClose={() => setScanning(false)} />

@@ -1,4 +1,4 @@
-import type { Break, ImportPlan } from '@weskopos/contract';
+import type { Break, ImportPlan, Storage } from '@weskopos/contract';
 
 const many = (count: number, one: string, more: string) => `${count} ${count === 1 ? one : more}`;
 
@@ -102,4 +102,26 @@ export const data = {
   } satisfies Record<Break['code'], string>,
   brokenAt: (vehicle: string, day: string | null, about: string) =>
     `${vehicle}${day === null ? '' : `, visit of ${day}`}: ${about}`,
+
+  backup: 'Backup',
+  backupHelp: (folder: string) =>
+    `Made once a day and checked, into ${folder} on the server. Best on another disk than the data’s.`,
+  backupNow: 'Back up now',
+  backingUp: 'Backing up…',
+  last: (when: string, size: string) => `The last: ${when}, ${size}.`,
+  noneYet: 'There is none yet.',
+  photosBeside: (size: string) => `Photos beside all of them, each once: ${size}.`,
+  older: (count: number) => `${many(count, 'older one is', 'older ones are')} kept.`,
+  failed: (when: string, why: string) => `The backup failed on ${when}: ${why}`,
+  alarm: 'No backup for days',
+  alarmFailed: 'The backup failed',
+  alarmWhy: 'Should the server’s disk break, what was done since would be lost.',
+  room: 'Room on the server',
+  takes: {
+    database: 'Database',
+    journal: 'Journal',
+    checkpoints: 'Copies of the database',
+    photos: 'Photos',
+    imports: 'What was brought in',
+  } satisfies Record<keyof Storage['room'], string>,
 };

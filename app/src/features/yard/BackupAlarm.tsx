@@ -1,0 +1,31 @@
+import { useEffect, useState } from 'react';
+import { GradeMark } from '../../kit/GradeMark';
+import { Slip } from '../../kit/Slip';
+import { usePalette } from '../../kit/theme';
+import { call, useWorkshop } from '../../sync/workshop';
+import { data as say } from '../../words/en/pages/data';
+
+/** Tells leads that the workshop is not kept twice: the last backup failed, or is days old. */
+export function BackupAlarm() {
+  const palette = usePalette();
+  const isLead = useWorkshop((state) => state.person?.role === 'lead');
+  const [failed, setFailed] = useState<'failed' | 'old' | null>(null);
+  useEffect(() => {
+    if (!isLead) return;
+    call('storage').then(
+      ({ backups: { alarm, problem } }) => setFailed(problem ? 'failed' : alarm ? 'old' : null),
+      // Without the workshop nothing is known of it, and nothing can be done.
+      () => undefined,
+    );
+  }, [isLead]);
+  if (!isLead || failed === null) return null;
+  return (
+    <Slip
+      mark={<GradeMark grade="advisory" height={44} />}
+      name={failed === 'failed' ? say.alarmFailed : say.alarm}
+      figureColour={palette.advisory}
+      why={say.alarmWhy}
+      href="/data"
+    />
+  );
+}
