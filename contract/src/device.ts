@@ -4,3 +4,4 @@ export { MOST_OPERATIONS, OPERATION_VERSIONS, REFUSALS, type Refusal } from './o
 export { isProblem } from './isProblem';
 export { PHOTO_LIMITS } from './photoLimits';
 export { LEAST_SECRET } from './leastSecret';
+export { BOMS, DECIMAL_MARKS, SEPARATORS, TABLES, TABLES_PATH, type CsvStyle, type TableName } from './tableNames';

@@ -108,3 +108,5 @@ export {
   type VisitLine,
 } from './bundle';
 export { storageSchema, type BackupSet, type Storage } from './backup';
+export { csvStyleSchema } from './tables';
+export { BOMS, DECIMAL_MARKS, SEPARATORS, TABLES, TABLES_PATH, type CsvStyle, type TableName } from './tableNames';

@@ -7,6 +7,7 @@ import path from 'node:path';
 import type { Context } from './context';
 import { storageRoutes } from './backup/routes';
 import { bundleRoutes } from './bundle/routes';
+import { tableRoutes } from './tables/routes';
 import { verifyRoutes } from './verify/routes';
 import { fleetRoutes } from './fleet/routes';
 import { inspectionRoutes } from './inspections/routes';
@@ -79,6 +80,7 @@ export function createApp(context: Context): Express {
   liveRoutes(api, context);
   fleetRoutes(api, context);
   bundleRoutes(api, context);
+  tableRoutes(api, context);
   verifyRoutes(api, context);
   storageRoutes(api, context);
   app.use('/api', () => {

@@ -8,5 +8,5 @@ const STEPS = [
 export function byteWords(bytes: number): string {
   const [unit, size] = STEPS.find(([, step]) => bytes >= step) ?? ['kB', 1e3];
   const value = bytes / size;
-  return `${value.toFixed(value < 10 ? 1 : 0)} ${unit}`;
+  return `${value.toFixed(value > 0 && value < 10 ? 1 : 0)} ${unit}`;
 }

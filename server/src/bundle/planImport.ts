@@ -7,7 +7,7 @@ import { BundleRefused } from './bundleProblem';
 import { ChangesOf, namesIn, type Stamps, type TakenLine } from './changesOf';
 import { hashOf, isSignedBy, keyId } from '../signing/workshopKey';
 import type { Bundle } from './openBundle';
-import { entryLines, photoLines, rulebookLines, signatureLines, visitLines } from './readLines';
+import { entryLines, photoLines, rulebookLines, signatureLines, visitLines } from '../lines/readLines';
 
 /** So many records that differ are named; how many there are is counted. */
 const MOST_NAMED = 50;

@@ -4,7 +4,7 @@ import { NotFound, Refused } from '../http/problems';
 import { requireLead, requirePerson, signedInPerson } from '../people/guard';
 import { register, type Api } from '../people/register';
 import type { Imports } from './imports';
-import { vehiclesIn } from './readLines';
+import { vehiclesIn } from '../lines/readLines';
 import { writeBundle, type BundleSource } from './writeBundle';
 
 /** Bundles going out and coming in. */

@@ -20,8 +20,9 @@ import type { Engine } from '../db/engine';
 import type { PhotoFiles } from '../photos/photoFiles';
 import { readVehicle } from '../vehicles/readVehicle';
 import { bundleSchemas } from './bundleSchemas';
-import { READINGS_HEAD, readingRows } from './readingsCsv';
-import { entryLines, keyLines, photoLines, rulebookLines, signatureLines, vehiclesIn, visitLines } from './readLines';
+import { csvOf } from '../tables/csv';
+import { TABLES_OUT } from '../tables/tables';
+import { entryLines, keyLines, photoLines, rulebookLines, signatureLines, visitLines } from '../lines/readLines';
 import { ZipWriter } from './zipWriter';
 
 /** What a bundle is made from. */
@@ -73,12 +74,13 @@ export async function writeBundle(
     }
     async function* visits() {
       const rows = createWriteStream(csv);
-      rows.write(READINGS_HEAD);
+      rows.write(csvOf([TABLES_OUT.readings.columns]));
       for (const id of ids) {
         const vehicle = await readVehicle(engine, id);
         for (const visit of await visitsOf(id)) {
           for (const { photos: taken } of visit.findings) for (const one of taken) shown.add(one.id);
-          if (vehicle && !rows.write(readingRows(vehicle, visit))) await once(rows, 'drain');
+          if (vehicle && !rows.write(csvOf(TABLES_OUT.readings.rows({ vehicle, visits: [visit], entries: [] }))))
+            await once(rows, 'drain');
           yield lineOf(visit);
         }
       }
@@ -133,5 +135,3 @@ export async function writeBundle(
 
 /** Where a photo lies in a bundle. */
 export const photoPath = (sha256: string): string => `photos/${sha256}.jpg`;
-
-export { vehiclesIn };

@@ -5,7 +5,7 @@ import { randomUUID } from 'node:crypto';
 import fs from 'node:fs/promises';
 import path from 'node:path';
 import { drawPhoto } from '../../../demo/src/drawPhoto';
-import { signatureLines } from '../bundle/readLines';
+import { signatureLines } from '../lines/readLines';
 import { errorCode } from '../errorCode';
 import { ledgerTables } from '../tests/tables';
 import {

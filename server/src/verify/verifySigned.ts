@@ -8,7 +8,7 @@ import {
 } from '@weskopos/contract';
 import { groupBy } from '@weskopos/core/sums/groupBy';
 import canonicalize from 'canonicalize';
-import { keyLines, signatureLines, visitLines } from '../bundle/readLines';
+import { keyLines, signatureLines, visitLines } from '../lines/readLines';
 import type { Queries } from '../db/engine';
 import { errorCode } from '../errorCode';
 import type { PhotoFiles } from '../photos/photoFiles';

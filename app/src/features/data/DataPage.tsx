@@ -8,6 +8,7 @@ import { data as say } from '../../words/en/pages/data';
 import { BackupCard } from './BackupCard';
 import { BringIn } from './BringIn';
 import { CheckSigned } from './CheckSigned';
+import { TablesCard } from './TablesCard';
 
 /** What goes out of the workshop, and what comes in. */
 export function DataPage() {
@@ -18,6 +19,7 @@ export function DataPage() {
         <Words>{say.wholeHelp}</Words>
         <Press label={say.whole} onPress={() => saveFrom(BUNDLE_PATHS.workshop)} />
       </Card>
+      <TablesCard />
       <BringIn />
       <CheckSigned />
       <BackupCard />

@@ -148,27 +148,31 @@ interface ResultsProps {
 
 const Results = memo(function Results({ results, entries, wanted }: ResultsProps) {
   const byId = new Map(entries.map((entry) => [entry.vehicle.id, entry]));
+  const line = ({ id, kind, vehicleId, title, href }: ResultsProps['results'][number]) => {
+    const entry = byId.get(vehicleId);
+    if (!entry) return null;
+    return kind === 'vehicle' ? (
+      <VehicleLine key={id} entry={entry} />
+    ) : (
+      <Slip
+        key={id}
+        flat
+        mark={<GradeMark grade={entry.standing?.grade ?? 'not-seen'} height={30} />}
+        name={title}
+        href={href}
+      />
+    );
+  };
   return (
     <View role="region" aria-label={say.find} aria-live="polite">
       {results.length === 0 ? <Words>{say.noVehicleFound(wanted)}</Words> : null}
-      {results.slice(0, MOST_FOUND).map(({ id, kind, vehicleId, title, href }) => {
-        const entry = byId.get(vehicleId);
-        if (!entry) return null;
-        return kind === 'vehicle' ? (
-          <VehicleLine key={id} entry={entry} />
-        ) : (
-          <Slip
-            key={id}
-            flat
-            mark={<GradeMark grade={entry.standing?.grade ?? 'not-seen'} height={30} />}
-            name={title}
-            href={href}
-          />
-        );
-      })}
+      {results.slice(0, AT_ONCE).map(line)}
+      <Later key={wanted}>{results.slice(AT_ONCE, MOST_FOUND).map(line)}</Later>
     </View>
   );
 });
+/** As many as are seen at once: the next letter does not wait for more. */
+const AT_ONCE = 10;
 /** More than fit on a page say less than another word would. */
 const MOST_FOUND = 30;
 

@@ -3,10 +3,28 @@ import { startTransition, useEffect, useMemo, useState } from 'react';
 import { useBriefs } from '../../sync/useLife';
 import { addTo, blankFinder, findablesOf, findingsOf, found, type Findable, type Finder } from './findIn';
 
-/** So many vehicles are made findable in one turn: a letter comes between two. */
-const IN_ONE_GO = 10;
-/** What was found is told anew after so many turns. */
-const TURNS_TOLD = 8;
+/** Below this much of an idle moment, ms, the next one is waited for: a letter comes before another vehicle. */
+const SPARE_MS = 2;
+/** Waited so long for an idle moment at most, ms: the search must not starve on a busy page. */
+const PATIENCE_MS = 300;
+/** Of a turn that a browser without idle moments gives, ms. */
+const TURN_MS = 8;
+
+interface Moment {
+  readonly timeRemaining: () => number;
+}
+
+/** The next moment in which nothing else is to be done. */
+function idleMoment(): Promise<Moment> {
+  return new Promise((resolve) => {
+    if (typeof requestIdleCallback === 'function') requestIdleCallback(resolve, { timeout: PATIENCE_MS });
+    else
+      setTimeout(() => {
+        const began = performance.now();
+        resolve({ timeRemaining: () => TURN_MS - (performance.now() - began) });
+      });
+  });
+}
 
 /** Finds vehicles, their pages and what stands open at them, on this device alone; nothing is loaded before somebody searches. */
 export function useFinder(entries: readonly YardEntry[], wanted: string) {
@@ -20,16 +38,16 @@ export function useFinder(entries: readonly YardEntry[], wanted: string) {
     const fill = async () => {
       const { default: Index } = await import('minisearch');
       const finder = blankFinder(Index);
-      // In turns that a letter comes between.
       const show = () =>
         startTransition(() => {
           if (!left) setIndex({ finder, size: finder.known.size });
         });
+      let moment = await idleMoment();
       const add = async <T>(list: readonly T[], findables: (one: T) => readonly Findable[]) => {
-        for (let at = 0; at < list.length && !left; at += IN_ONE_GO) {
-          addTo(finder, list.slice(at, at + IN_ONE_GO).flatMap(findables));
-          if ((at / IN_ONE_GO) % TURNS_TOLD === 0) show();
-          await new Promise((resolve) => setTimeout(resolve));
+        for (const one of list) {
+          if (moment.timeRemaining() < SPARE_MS) moment = await idleMoment();
+          if (left) return;
+          addTo(finder, findables(one));
         }
         show();
       };

@@ -1,4 +1,4 @@
-import type { Break, ImportPlan, Storage } from '@weskopos/contract';
+import type { Break, CsvStyle, ImportPlan, Storage, TableName } from '@weskopos/contract';
 
 const many = (count: number, one: string, more: string) => `${count} ${count === 1 ? one : more}`;
 
@@ -124,4 +124,26 @@ export const data = {
     photos: 'Photos',
     imports: 'What was brought in',
   } satisfies Record<keyof Storage['room'], string>,
+
+  tables: 'Tables (CSV)',
+  tablesHelp:
+    'UTF-8, one row each, figures in the unit that stands beside them. What a spreadsheet would run is defused.',
+  whichTable: 'Table',
+  table: {
+    vehicles: 'Vehicles',
+    visits: 'Visits',
+    findings: 'Findings',
+    readings: 'Readings',
+    'readings-wide': 'Readings, a row a visit',
+    jobs: 'Jobs',
+    log: 'Log',
+    forecasts: 'Forecasts',
+  } satisfies Record<TableName, string>,
+  separator: 'Between columns',
+  separators: { comma: 'Comma', semicolon: 'Semicolon', tab: 'Tab' } satisfies Record<CsvStyle['separator'], string>,
+  decimal: 'Decimals',
+  decimals: { point: '3.5', comma: '3,5' } satisfies Record<CsvStyle['decimal'], string>,
+  bom: 'Mark at the beginning',
+  boms: { no: 'None', yes: 'For spreadsheets' } satisfies Record<CsvStyle['bom'], string>,
+  saveTable: 'Save the table',
 };
