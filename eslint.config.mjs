@@ -8,7 +8,7 @@ const LAYERS = {
   core: 'units sums vehicle catalogue house parts inspection limits rules grading plausibility acts route wear calculators jobs trends score states fleet outlook report simulator tests',
   contract: 'records',
   server:
-    'config db signing ledger http people rules photos vehicles inspections fleet trends reports live changes lines tables bundle verify backup tests',
+    'config db signing ledger http people rules photos vehicles inspections fleet trends reports live changes lines tables bundle verify backup openapi tests',
   app: 'sync words workers kit controls shell visit features',
 };
 const pattern = (group, message) => ({ group: [group], message });

@@ -1,3 +1,4 @@
+import { benchArchive } from './archive';
 import { benchBundle } from './bundle';
 import { benchFleet } from './fleet';
 import { benchAgeing } from './forecast/ageing';
@@ -18,6 +19,7 @@ const BENCHES: Readonly<Record<string, () => void | Promise<void>>> = {
   screens: benchScreens,
   ledger: benchLedger,
   kills: benchKills,
+  archive: benchArchive,
   bundle: benchBundle,
   route: benchRoute,
   forecast: () => benchWorlds(),

@@ -9,6 +9,7 @@ import { storageRoutes } from './backup/routes';
 import { bundleRoutes } from './bundle/routes';
 import { tableRoutes } from './tables/routes';
 import { verifyRoutes } from './verify/routes';
+import { openApi } from './openapi/openApi';
 import { fleetRoutes } from './fleet/routes';
 import { inspectionRoutes } from './inspections/routes';
 import { liveRoutes } from './live/routes';
@@ -83,6 +84,7 @@ export function createApp(context: Context): Express {
   tableRoutes(api, context);
   verifyRoutes(api, context);
   storageRoutes(api, context);
+  app.get('/api/openapi.json', (_request, response) => void response.json(openApi()));
   app.use('/api', () => {
     throw new NotFound('endpoint');
   });

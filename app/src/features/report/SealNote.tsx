@@ -13,7 +13,7 @@ export function SealNote({ seal: { hash, key, value } }: { readonly seal: NonNul
         {say.sealTold(key)}
       </Words>
       {[say.sealHash(hash), say.sealValue(value)].map((line) => (
-        <Words key={line} size="s" style={styles.code}>
+        <Words key={line} size="s" style={BROKEN}>
           {line}
         </Words>
       ))}
@@ -21,8 +21,6 @@ export function SealNote({ seal: { hash, key, value } }: { readonly seal: NonNul
   );
 }
 
-const styles = StyleSheet.create({
-  note: { gap: SPACE.xs },
-  // Digits without a gap are broken, not pushed out.
-  code: { wordBreak: 'break-all' } as object,
-});
+const styles = StyleSheet.create({ note: { gap: SPACE.xs } });
+/** Digits without a gap are broken, not pushed out; a style of the web that React Native does not name. */
+const BROKEN: object = { wordBreak: 'break-all' };

@@ -51,10 +51,10 @@ test('each key leads to one stop', () => {
   expect(new Set(letters).size).toBe(letters.length);
 });
 
-test('rules and people are for leads', () => {
+test('rules, people and data are for leads', () => {
   const ids = (role: 'lead' | 'inspector') => placesFor(role).map(({ id }) => id);
   expect(ids('inspector')).toEqual(['yard', 'fleet', 'bench', 'scores']);
-  expect(ids('lead')).toEqual([...ids('inspector'), 'rules', 'people']);
+  expect(ids('lead')).toEqual([...ids('inspector'), 'rules', 'people', 'data']);
 });
 
 test('a vehicle that is being added has no pages yet; the walk has a line of its own', () => {

@@ -1,0 +1,163 @@
+import {
+  BUNDLE_PATHS,
+  ENDPOINTS,
+  GUARD_HEADER,
+  PHOTO_LIMITS,
+  PHOTO_PATH,
+  TABLES,
+  TABLES_PATH,
+  csvStyleSchema,
+  importPlanSchema,
+  problemSchema,
+  type Access,
+  type Endpoint,
+} from '@weskopos/contract';
+import { typedKeys } from '@weskopos/core';
+import { z } from 'zod';
+import { SESSION_COOKIE } from '../people/sessionCookie';
+import { SUMMARIES } from './summaries';
+
+type Json = Readonly<Record<string, unknown>>;
+
+/** `input` where what is left out has a default; `output` for the shape that older ones are lifted to. */
+const schemaOf = (schema: z.ZodType, io: 'input' | 'output'): Json => {
+  const { $schema: _dialect, ...rest } = z.toJSONSchema(schema, {
+    target: 'draft-2020-12',
+    unrepresentable: 'any',
+    io,
+  });
+  return rest;
+};
+const json = (schema: Json) => ({ 'application/json': { schema } });
+const PROBLEM = {
+  description: 'What is wrong, with the field and what is allowed there (RFC 9457)',
+  content: { 'application/problem+json': { schema: { $ref: '#/components/schemas/Problem' } } },
+};
+
+const WHO: Readonly<Record<Access, string>> = {
+  anyone: 'Anybody.',
+  'signed-in': 'Whoever is signed in.',
+  lead: 'A workshop lead.',
+};
+const SESSION = [{ session: [] }];
+/** Changes need a header that a form on another site cannot send. */
+const GUARD = { name: GUARD_HEADER, in: 'header', required: true, schema: { type: 'string', const: '1' } };
+
+/** An address as OpenAPI writes it, and what is in it. */
+const pathOf = (path: string) => path.replace(/:(\w+)/g, '{$1}');
+const parametersIn = (path: string) =>
+  [...path.matchAll(/:(\w+)/g)].map(([, name = '']) => ({
+    name,
+    in: 'path',
+    required: true,
+    schema: name === 'table' ? { enum: TABLES } : { type: 'string', format: 'uuid' },
+  }));
+
+function operationOf(name: string, { method, path, access, body, answer }: Endpoint): Json {
+  const sends = method === 'post';
+  return {
+    operationId: name,
+    summary: SUMMARIES[name as keyof typeof SUMMARIES],
+    description: WHO[access],
+    ...(access === 'anyone' ? { security: [] } : { security: SESSION }),
+    parameters: [...parametersIn(path), ...(method === 'get' ? [] : [GUARD])],
+    ...(sends ? { requestBody: { required: true, content: json(schemaOf(body, 'output')) } } : {}),
+    responses: {
+      '200': { description: SUMMARIES[name as keyof typeof SUMMARIES], content: json(schemaOf(answer, 'output')) },
+      default: PROBLEM,
+    },
+  };
+}
+
+const binary = (type: string) => ({ [type]: { schema: { type: 'string', contentMediaType: type } } });
+const download = (
+  operationId: string,
+  summary: string,
+  path: string,
+  type: string,
+  access: Access,
+  more: readonly Json[] = [],
+): Json => ({
+  operationId,
+  summary,
+  description: WHO[access],
+  security: SESSION,
+  parameters: [...parametersIn(path), ...more],
+  responses: { '200': { description: summary, content: binary(type) }, default: PROBLEM },
+});
+
+/** What is no JSON document either way. */
+function files(): Record<string, Json> {
+  const { properties = {} } = schemaOf(csvStyleSchema, 'input') as { properties?: Record<string, Json> };
+  const style = Object.entries(properties).map(([name, schema]) => ({ name, in: 'query', required: false, schema }));
+  const table = `${TABLES_PATH}/:table`;
+  const photo = `${PHOTO_PATH}/:id`;
+  return {
+    [pathOf(BUNDLE_PATHS.workshop)]: {
+      get: download('bundleOfWorkshop', 'Everything as a bundle', BUNDLE_PATHS.workshop, 'application/zip', 'lead'),
+    },
+    [pathOf(BUNDLE_PATHS.vehicle)]: {
+      get: download('bundleOfVehicle', 'One vehicle as a bundle', BUNDLE_PATHS.vehicle, 'application/zip', 'signed-in'),
+    },
+    [pathOf(BUNDLE_PATHS.visit)]: {
+      get: download('bundleOfVisit', 'One visit as a bundle', BUNDLE_PATHS.visit, 'application/zip', 'signed-in'),
+    },
+    [pathOf(table)]: { get: download('table', 'A table as CSV', table, 'text/csv', 'lead', style) },
+    [BUNDLE_PATHS.imports]: {
+      post: {
+        operationId: 'lookAtImport',
+        summary: 'Send a bundle and hear what taking it would do',
+        description: WHO.lead,
+        security: SESSION,
+        parameters: [GUARD],
+        requestBody: { required: true, content: binary('application/zip') },
+        responses: {
+          '200': { description: 'What taking it would do', content: json(schemaOf(importPlanSchema, 'output')) },
+          default: PROBLEM,
+        },
+      },
+    },
+    [pathOf(photo)]: {
+      get: download('photo', 'A photo', photo, 'image/jpeg', 'signed-in'),
+      post: {
+        operationId: 'sendPhoto',
+        summary: `Send a photo under an id of one’s own: JPEG, PNG or WebP of at most ${PHOTO_LIMITS.mostBytes / 1e6} MB`,
+        description: WHO['signed-in'],
+        security: SESSION,
+        parameters: [...parametersIn(photo), GUARD],
+        requestBody: {
+          required: true,
+          content: { ...binary('image/jpeg'), ...binary('image/png'), ...binary('image/webp') },
+        },
+        responses: { '201': { description: 'It is kept' }, default: PROBLEM },
+      },
+    },
+    [pathOf(`${photo}/thumb`)]: { get: download('thumb', 'A photo, small', photo, 'image/jpeg', 'signed-in') },
+  };
+}
+
+/** The API as OpenAPI 3.1, made from the declarations that server and app work by. */
+export function openApi(): Json {
+  const paths: Record<string, Record<string, unknown>> = {};
+  for (const name of typedKeys(ENDPOINTS)) {
+    const endpoint: Endpoint = ENDPOINTS[name];
+    const at = pathOf(endpoint.path);
+    paths[at] = { ...paths[at], [endpoint.method]: operationOf(name, endpoint) };
+  }
+  for (const [at, operations] of Object.entries(files())) paths[at] = { ...paths[at], ...operations };
+  return {
+    openapi: '3.1.0',
+    info: {
+      title: 'Weskopos',
+      version: '1',
+      summary: 'A workshop’s vehicles, visits, forecasts and files',
+      description: `Sign in by POST /api/session; the answer sets a cookie. Whatever is no GET takes the header ${GUARD_HEADER}.`,
+    },
+    servers: [{ url: '/' }],
+    paths,
+    components: {
+      securitySchemes: { session: { type: 'apiKey', in: 'cookie', name: SESSION_COOKIE } },
+      schemas: { Problem: schemaOf(problemSchema, 'output') },
+    },
+  };
+}
