@@ -46,13 +46,6 @@ async function main(): Promise<void> {
   await ground.getByRole('radio', { name: 'Drop forming' }).click();
   await shoot(page, 'cold-gate');
   await page.getByRole('button', { name: /^To the walk/ }).click();
-  await page.getByRole('button', { name: /^Loose ends, / }).click();
-  await page.getByRole('button', { name: 'Begin an oil service' }).click();
-  await page.getByRole('button', { name: 'Filler cap off', exact: true }).click();
-  await page.getByRole('button', { name: 'Drain plug out', exact: true }).click();
-  await page.setViewportSize(DESK);
-  await shoot(page, 'loose-ends-wide');
-  await page.setViewportSize(PHONE);
 
   await page.goto(workshop.url);
   await goOn(page, 'FH 07');
@@ -138,6 +131,10 @@ async function main(): Promise<void> {
   await page.getByRole('button', { name: 'What would change?' }).click();
   await page.getByRole('button', { name: 'Save as version 1' }).waitFor();
   await shoot(page, 'rules-wide');
+  await page.setViewportSize(PHONE);
+  await page.goto(`${workshop.url}/data`);
+  await page.getByRole('button', { name: 'Save the table' }).waitFor();
+  await shoot(page, 'data');
   await browser.close();
   await workshop.remove();
 }
