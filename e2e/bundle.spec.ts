@@ -117,4 +117,5 @@ test('a report carries what its signature can be checked by', async ({ page }) =
   await expect(page.getByRole('heading', { name: 'Signature' })).toBeVisible();
   await expect(page.getByText(/^SHA-256 [0-9a-f]{64}$/)).toBeVisible();
   await expect(page.getByText(/^Ed25519 [A-Za-z0-9+/]{86}==$/)).toBeVisible();
+  await expect(page.getByRole('img', { name: /^This visit as text/ })).toBeVisible();
 });

@@ -106,7 +106,7 @@ export function ReportPage() {
       ) : null}
       <EndsNote acts={found.visit.acts} over={inspection.signedOver} axles={axles} />
       <RulesNote rules={report.rules} />
-      {found.visit.seal ? <SealNote seal={found.visit.seal} /> : null}
+      {found.visit.seal ? <SealNote found={found} seal={found.visit.seal} verdict={report.verdict} /> : null}
       {inspection.signedAt ? (
         <GiveUpCard visit={found.visit} onGivenUp={() => router.replace(`/vehicle/${id}`)} />
       ) : null}

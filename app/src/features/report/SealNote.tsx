@@ -1,11 +1,23 @@
 import type { Visit } from '@weskopos/contract';
+import { stickerOf } from '@weskopos/core/jobs/stickerOf';
 import { StyleSheet, View } from 'react-native';
-import { Heading, Words } from '../../kit/Words';
+import { QrMark } from '../../kit/QrMark';
 import { SPACE } from '../../kit/tokens';
+import { Heading, Words } from '../../kit/Words';
+import type { FoundVisit } from '../../sync/useLife';
 import { report as say } from '../../words/en/pages/report';
+import { visitCode, type CodedVerdict } from '../../words/visitCode';
 
-/** What a signature can be checked by, elsewhere and by other programs. */
-export function SealNote({ seal: { hash, key, value } }: { readonly seal: NonNullable<Visit['seal']> }) {
+interface SealNoteProps {
+  readonly found: FoundVisit;
+  readonly seal: NonNullable<Visit['seal']>;
+  readonly verdict: CodedVerdict;
+}
+
+/** What a signature can be checked by, elsewhere and by other programs; and the visit as text in a code. */
+export function SealNote({ found, seal: { hash, key, value }, verdict }: SealNoteProps) {
+  const { life, visit, earlier, rules } = found;
+  const { dues } = stickerOf(life.vehicle, [...earlier, visit], life.entries, rules.house);
   return (
     <View style={styles.note} {...{ dataSet: { print: 'whole' } }}>
       <Heading level={2}>{say.seal}</Heading>
@@ -17,6 +29,10 @@ export function SealNote({ seal: { hash, key, value } }: { readonly seal: NonNul
           {line}
         </Words>
       ))}
+      <QrMark text={visitCode(life.vehicle, visit, verdict, dues)} size={200} label={say.code} />
+      <Words size="s" soft>
+        {say.codeHelp}
+      </Words>
     </View>
   );
 }

@@ -14,7 +14,7 @@ import { day, dayAndTime, meterWords } from '../../words/show';
 import { endTitle } from '../../visit/endTitle';
 import { SpecList } from '../../visit/SpecList';
 import { NotHere } from '../../shell/NotHere';
-import { QrMark } from './QrMark';
+import { QrMark } from '../../kit/QrMark';
 import { sticker as say } from '../../words/en/pages/sticker';
 import { common } from '../../words/en/pages/common';
 

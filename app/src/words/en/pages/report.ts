@@ -41,4 +41,8 @@ export const report = {
     `All of this visit was signed as one text with the workshop’s key ${key}. Whoever has the public key can check that nothing in it was changed since.`,
   sealHash: (hash: string) => `SHA-256 ${hash}`,
   sealValue: (value: string) => `Ed25519 ${value}`,
+  codeVerdict: (grade: string, fail: number, advisory: number, pass: number, notSeen: number) =>
+    `${grade}: ${fail} fail, ${advisory} advisory, ${pass} pass, ${notSeen} not seen`,
+  code: 'This visit as text: verdict, meter, date, what falls due and the hash it was signed by',
+  codeHelp: 'Any camera reads this code as text, without a network.',
 };
