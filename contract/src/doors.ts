@@ -30,6 +30,7 @@ export const DOORS = {
   verify: { method: 'post', path: '/api/verify' },
   storage: { method: 'get', path: '/api/storage' },
   takeBackup: { method: 'post', path: '/api/storage/backups' },
+  backupAlarm: { method: 'get', path: '/api/storage/alarm' },
 } as const;
 /** An endpoint by its name. */
 export type EndpointName = keyof typeof DOORS;

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { storageSchema } from './backup';
+import { alarmSchema, storageSchema } from './backup';
 import { importPlanSchema, importTakenSchema, verifiedSchema } from './bundle';
 import { DOORS, type EndpointName } from './doors';
 import { fleetBoardSchema, fleetKnowledgeSchema, scorecardSchema } from './fleet';
@@ -253,6 +253,14 @@ export const ENDPOINTS = {
     params: nothing,
     body: noBody,
     answer: storageSchema,
+  }),
+  /** Whether the workshop is kept twice. */
+  backupAlarm: endpoint({
+    ...DOORS.backupAlarm,
+    access: 'lead',
+    params: nothing,
+    body: noBody,
+    answer: alarmSchema,
   }),
   /** Makes a backup now. */
   takeBackup: endpoint({

@@ -107,6 +107,6 @@ export {
   type Verified,
   type VisitLine,
 } from './bundle';
-export { storageSchema, type BackupSet, type Storage } from './backup';
+export { alarmSchema, storageSchema, type Alarm, type BackupSet, type Storage } from './backup';
 export { csvStyleSchema } from './tables';
 export { BOMS, DECIMAL_MARKS, SEPARATORS, TABLES, TABLES_PATH, type CsvStyle, type TableName } from './tableNames';

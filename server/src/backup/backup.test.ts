@@ -5,6 +5,7 @@ import fs from 'node:fs/promises';
 import path from 'node:path';
 import { drawPhoto } from '../../../demo/src/drawPhoto';
 import { openContext } from '../context';
+import { openPglite } from '../db/pgliteEngine';
 import { kill, setupCode, startProcess } from '../tests/process';
 import { ledgerTables } from '../tests/tables';
 import {
@@ -18,6 +19,7 @@ import {
   type TestWorkshop,
 } from '../tests/workshop';
 import { verifySigned } from '../verify/verifySigned';
+import { Backups } from './backups';
 import { filesIn, setsIn, superfluous } from './backupFolder';
 import { restoreBackup } from './restoreBackup';
 
@@ -73,7 +75,7 @@ describe('a backup', () => {
     const answer = await workshop.client.send('POST', '/api/storage/backups', {});
     await working;
     expect(answer.body).toMatchObject({
-      backups: { sets: [{ bytes: expect.any(Number) }], problem: null, alarm: false },
+      backups: { sets: [{ bytes: expect.any(Number) }], problem: null },
       room: { database: expect.any(Number), photos: expect.any(Number) },
     });
     expect((answer.body as Storage).room.photos).toBeGreaterThan(1000);
@@ -158,17 +160,39 @@ describe('a backup', () => {
   test('that could not be made is told, until one is', async () => {
     const workshop = await begun();
     const { backupFolder } = workshop.context.config;
+    const alarm = async () => (await workshop.client.get('/api/storage/alarm')).body.alarm;
+    expect(await alarm()).toBeNull();
     await fs.writeFile(backupFolder, 'in the way');
     const failed = (await workshop.client.send('POST', '/api/storage/backups', {})).body as Storage;
     expect(failed.backups).toMatchObject({
       sets: [],
-      alarm: true,
       problem: { why: expect.stringMatching(/EEXIST|ENOTDIR/) },
     });
+    expect(await alarm()).toBe('failed');
     await fs.rm(backupFolder);
     const made = (await workshop.client.send('POST', '/api/storage/backups', {})).body as Storage;
-    expect(made.backups).toMatchObject({ alarm: false, problem: null });
+    expect(made.backups).toMatchObject({ problem: null });
+    expect(await alarm()).toBeNull();
     expect(made.backups.sets).toHaveLength(1);
+  });
+
+  test('that nobody made for days is told', async () => {
+    const { engine, ledger, photos, config, backups } = (await begun()).context;
+    const { dataFolder, backupFolder } = config;
+    const inDays = (days: number) =>
+      new Backups({
+        ...{ engine, ledger, photos, dataFolder, backupFolder },
+        open: openPglite,
+        clock: () => new Date(Date.now() + days * 86_400_000),
+      }).alarm();
+    // A workshop that has only begun has time.
+    expect([await inDays(0), await inDays(2), await inDays(4)]).toEqual([
+      { alarm: null },
+      { alarm: null },
+      { alarm: 'old' },
+    ]);
+    await backups.take();
+    expect([await inDays(2), await inDays(4)]).toEqual([{ alarm: null }, { alarm: 'old' }]);
   });
 
   test('by the command: of a workshop that is open, and of one that is not; then brought back and checked', async () => {

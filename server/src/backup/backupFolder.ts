@@ -10,12 +10,15 @@ export interface BackupManifest {
   readonly made: string;
   /** The last journal line its database holds. */
   readonly position: number;
-  /** Every file of it, with its hash; photos by the names they have beside the sets. */
+  /** Every file of it, with its hash. */
   readonly files: readonly { readonly path: string; readonly bytes: number; readonly sha256: string }[];
-  readonly photos: readonly string[];
+  /** Of the photos beside the sets that belong to it. */
+  readonly photoBytes: number;
 }
 
 export const MANIFEST_FILE = 'backup.json';
+/** The photos that belong to a set, a hash a line: there may be very many. */
+export const PHOTOS_FILE = 'photos.txt';
 /** A set is called by its moment, sortable; without colons, which some disks do not take. */
 export const setName = (made: Date): string => made.toISOString().slice(0, 19).replaceAll(':', '-') + 'Z';
 const SET = /^(\d{4}-\d\d-\d\d)T(\d\d)-(\d\d)-(\d\d)Z$/;
@@ -24,16 +27,29 @@ const SET = /^(\d{4}-\d\d-\d\d)T(\d\d)-(\d\d)-(\d\d)Z$/;
 export async function setsIn(folder: string): Promise<BackupSet[]> {
   const sets = await Promise.all(
     (await namesIn(path.join(folder, 'sets'))).flatMap((name) => {
-      const [, day, h, m, s] = SET.exec(name) ?? [];
-      return day === undefined ? [] : [madeAt(path.join(folder, 'sets', name), name, `${day}T${h}:${m}:${s}.000Z`)];
+      const made = momentOf(name);
+      return made === null ? [] : [madeAt(path.join(folder, 'sets', name), name, made)];
     }),
   );
   return sets.filter((one) => one !== null).sort((a, b) => (a.made < b.made ? 1 : -1));
 }
 
+/** When the newest was made, ISO 8601; null where there is none. */
+export async function newestIn(folder: string): Promise<string | null> {
+  const made = (await namesIn(path.join(folder, 'sets'))).flatMap((name) => momentOf(name) ?? []);
+  return made.sort().at(-1) ?? null;
+}
+
+/** Null for what is no set's name. */
+function momentOf(name: string): string | null {
+  const [, day, h, m, s] = SET.exec(name) ?? [];
+  return day === undefined ? null : `${day}T${h}:${m}:${s}.000Z`;
+}
+
 async function madeAt(folder: string, name: string, made: string): Promise<BackupSet | null> {
   const manifest = await readManifest(folder);
-  return manifest && { name, made, bytes: manifest.files.reduce((sum, { bytes }) => sum + bytes, 0) };
+  const bytes = manifest?.files.reduce((sum, one) => sum + one.bytes, 0) ?? 0;
+  return manifest && { name, made, bytes, photoBytes: manifest.photoBytes };
 }
 
 /** Null for a folder that is no whole backup. */

@@ -1,9 +1,9 @@
-import type { Storage } from '@weskopos/contract';
+import type { Alarm, Storage } from '@weskopos/contract';
 import fs from 'node:fs/promises';
 import path from 'node:path';
 import { setTimeout } from 'node:timers/promises';
 import { foldersOf } from '../ledger/openLedger';
-import { bytesIn, setsIn } from './backupFolder';
+import { bytesIn, newestIn, setsIn } from './backupFolder';
 import { takeBackup, type BackupSource } from './takeBackup';
 
 const HOUR_MS = 60 * 60 * 1000;
@@ -39,9 +39,9 @@ export class Backups {
     let tried = clock().getTime() - EVERY_MS + FIRST_MS;
     while (!signal.aborted) {
       const wanted = await isThere(path.join(backupFolder, WANTED));
-      const [newest] = await setsIn(backupFolder).catch(() => []);
+      const newest = await newestIn(backupFolder);
       const now = clock().getTime();
-      const due = now - Math.max(tried, Date.parse(newest?.made ?? '1970-01-01')) >= EVERY_MS;
+      const due = now - Math.max(tried, Date.parse(newest ?? '1970-01-01')) >= EVERY_MS;
       if (wanted || due) {
         tried = now;
         await this.take().catch(onProblem);
@@ -51,27 +51,34 @@ export class Backups {
     }
   }
 
-  /** What is kept where, and whether a lead should be told of it. */
-  async told(): Promise<Storage> {
-    const { dataFolder, backupFolder, engine, clock } = this.source;
-    const sets = await setsIn(backupFolder);
-    const problem = await this.problem();
+  /** Whether a lead should be told: the last one failed, or is too old. Asked often, so it costs no look at every file. */
+  async alarm(): Promise<Alarm> {
+    const { backupFolder, engine, clock } = this.source;
+    if ((await this.problem()) !== null) return { alarm: 'failed' };
     const [first] = await engine.query<{ at: string | null }>('select min(received_at) as at from operation');
-    const since = sets[0]?.made ?? first?.at ?? null;
-    const old = since !== null && clock().getTime() - Date.parse(since) > ALARM_MS;
+    const since = (await newestIn(backupFolder)) ?? first?.at ?? null;
+    return { alarm: since !== null && clock().getTime() - Date.parse(since) > ALARM_MS ? 'old' : null };
+  }
+
+  /** What is kept where, and how much room it takes. */
+  async told(): Promise<Storage> {
+    const { dataFolder, backupFolder, engine } = this.source;
     const { database, journal, checkpoints, imports } = foldersOf(dataFolder);
-    const photos = path.join(dataFolder, 'photos');
-    const [databaseBytes, journalBytes, checkpointBytes, photoBytes, importBytes, keptBytes] = await Promise.all(
-      [database, journal, checkpoints, photos, imports, path.join(backupFolder, 'photos')].map(bytesIn),
-    );
+    const [sets, problem, sizes, photos] = await Promise.all([
+      setsIn(backupFolder),
+      this.problem(),
+      Promise.all([database, journal, checkpoints, imports].map(bytesIn)),
+      engine.query<{ bytes: number }>('select coalesce(sum(bytes), 0)::float8 as bytes from photo'),
+    ]);
+    const [databaseBytes = 0, journalBytes = 0, checkpointBytes = 0, importBytes = 0] = sizes;
     return {
-      backups: { folder: backupFolder, sets, photoBytes: keptBytes ?? 0, problem, alarm: problem !== null || old },
+      backups: { folder: backupFolder, sets, problem },
       room: {
-        database: databaseBytes ?? 0,
-        journal: journalBytes ?? 0,
-        checkpoints: checkpointBytes ?? 0,
-        photos: photoBytes ?? 0,
-        imports: importBytes ?? 0,
+        database: databaseBytes,
+        journal: journalBytes,
+        checkpoints: checkpointBytes,
+        photos: photos[0]?.bytes ?? 0,
+        imports: importBytes,
       },
     };
   }

@@ -3,7 +3,7 @@ import path from 'node:path';
 import { copyDurably, sync } from '../db/copyDurably';
 import { PhotoFiles, type PhotoSize } from '../photos/photoFiles';
 import { hashFile } from '../signing/hashFile';
-import { MANIFEST_FILE, namesIn, readManifest, setsIn } from './backupFolder';
+import { MANIFEST_FILE, PHOTOS_FILE, namesIn, readManifest, setsIn } from './backupFolder';
 
 /** A backup that cannot be brought back, and why. */
 export class BackupUnusable extends Error {}
@@ -35,10 +35,12 @@ export async function restoreBackup(backupFolder: string, target: string, name?:
     new PhotoFiles(path.join(backupFolder, 'photos')),
     new PhotoFiles(path.join(draft, 'photos')),
   ];
-  for (const sha256 of manifest.photos) {
+  const listed = await fs.readFile(path.join(draft, PHOTOS_FILE), 'utf8');
+  for (const sha256 of listed.split('\n').filter((line) => line !== '')) {
     for (const size of SIZES) await copyDurablyOne(store.pathOf(sha256, size), photos.pathOf(sha256, size));
     await holds(photos.pathOf(sha256, 'full'), sha256, `photo ${sha256}`);
   }
+  await fs.rm(path.join(draft, PHOTOS_FILE));
   await fs.rm(target, { recursive: true, force: true });
   await fs.rename(draft, target);
   await sync(path.dirname(target));

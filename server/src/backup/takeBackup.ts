@@ -4,7 +4,16 @@ import { copyDurably, sync } from '../db/copyDurably';
 import { copyWhole, type CheckpointPorts } from '../ledger/checkpoints';
 import { PhotoFiles, type PhotoSize } from '../photos/photoFiles';
 import { hashFile } from '../signing/hashFile';
-import { MANIFEST_FILE, filesIn, namesIn, setName, setsIn, superfluous, type BackupManifest } from './backupFolder';
+import {
+  MANIFEST_FILE,
+  PHOTOS_FILE,
+  filesIn,
+  namesIn,
+  setName,
+  setsIn,
+  superfluous,
+  type BackupManifest,
+} from './backupFolder';
 
 /** What a backup is made of. */
 export interface BackupSource extends Pick<CheckpointPorts, 'engine' | 'ledger' | 'open'> {
@@ -40,7 +49,8 @@ export async function takeBackup(source: BackupSource): Promise<string> {
       if ((await filesIn(path.join(dataFolder, name))).length > 0)
         await copyDurably(path.join(dataFolder, name), path.join(draft, name));
     // After the database: a photo is on disk before its row is.
-    const photos = await keepPhotos(source);
+    const { photos, photoBytes } = await keepPhotos(source);
+    await writeSynced(path.join(draft, PHOTOS_FILE), photos.map((sha256) => `${sha256}\n`).join(''));
     const files: BackupManifest['files'] = await Promise.all(
       (await filesIn(draft)).map(async (file) => ({
         path: file,
@@ -48,16 +58,9 @@ export async function takeBackup(source: BackupSource): Promise<string> {
         sha256: await hashFile(path.join(draft, file)),
       })),
     );
-    const manifest: BackupManifest = {
-      format: 'weskopos-backup',
-      version: 1,
-      made: made.toISOString(),
-      position,
-      files,
-      photos,
-    };
-    await fs.writeFile(path.join(draft, MANIFEST_FILE), JSON.stringify(manifest), { mode: 0o600 });
-    await sync(path.join(draft, MANIFEST_FILE));
+    const told = { format: 'weskopos-backup', version: 1, made: made.toISOString() } as const;
+    const manifest: BackupManifest = { ...told, position, files, photoBytes };
+    await writeSynced(path.join(draft, MANIFEST_FILE), JSON.stringify(manifest));
     await sync(draft);
     const set = path.join(sets, setName(made));
     await fs.rename(draft, set);
@@ -70,30 +73,39 @@ export async function takeBackup(source: BackupSource): Promise<string> {
   }
 }
 
-/** Copies photos that no backup has yet. @returns the hashes of all that are there */
-async function keepPhotos({ engine, photos, backupFolder }: BackupSource): Promise<string[]> {
+interface KeptPhotos {
+  /** By the hashes of their files. */
+  readonly photos: readonly string[];
+  readonly photoBytes: number;
+}
+
+/** Copies photos that no backup has yet. One that is gone from the workshop is no reason to have no backup. */
+async function keepPhotos({ engine, photos, backupFolder }: BackupSource): Promise<KeptPhotos> {
   const store = new PhotoFiles(path.join(backupFolder, 'photos'));
   const rows = await engine.query<{ sha256: string }>('select distinct sha256 from photo order by sha256');
   const kept: string[] = [];
+  let photoBytes = 0;
   for (const { sha256 } of rows) {
-    const there = await Promise.all(
+    const sizes = await Promise.all(
       SIZES.map((size) => copyOnce(photos.pathOf(sha256, size), store.pathOf(sha256, size))),
     );
-    if (there.every(Boolean)) kept.push(sha256);
+    if (sizes.includes(null)) continue;
+    kept.push(sha256);
+    photoBytes += sizes.reduce<number>((sum, size) => sum + (size ?? 0), 0);
   }
-  return kept;
+  return { photos: kept, photoBytes };
 }
 
-/** Whether the file is there afterwards; one that is gone from the workshop is no reason to have no backup. */
-async function copyOnce(from: string, to: string): Promise<boolean> {
+/** @returns bytes of the file that is there afterwards; null where there is none */
+async function copyOnce(from: string, to: string): Promise<number | null> {
   const [source, target] = await Promise.all([sizeOf(from), sizeOf(to)]);
-  if (source === null || source === target) return target !== null;
+  if (source === null || source === target) return target;
   await fs.mkdir(path.dirname(to), { recursive: true, mode: 0o700 });
   await fs.copyFile(from, `${to}.draft`);
   await sync(`${to}.draft`);
   await fs.rename(`${to}.draft`, to);
   await sync(path.dirname(to));
-  return true;
+  return source;
 }
 
 const sizeOf = (file: string): Promise<number | null> =>
@@ -101,6 +113,11 @@ const sizeOf = (file: string): Promise<number | null> =>
     ({ size }) => size,
     () => null,
   );
+
+async function writeSynced(file: string, text: string): Promise<void> {
+  await fs.writeFile(file, text, { mode: 0o600 });
+  await sync(file);
+}
 
 /** Lets go of backups that the scheme keeps no longer. */
 async function letGo(backupFolder: string): Promise<void> {

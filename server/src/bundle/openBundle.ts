@@ -63,7 +63,7 @@ export class Bundle {
    */
   async *lines<F extends BundleFile>(file: F): AsyncGenerator<BundleLine<F>> {
     const path = fileOf(file);
-    if (!this.zip.paths.includes(path)) return;
+    if (!this.zip.has(path)) return;
     const faults: FieldError[] = [];
     let at = 0;
     for await (const line of shortLines(await this.zip.content(path), path)) {
@@ -78,7 +78,7 @@ export class Bundle {
   }
 
   hasPhoto(sha256: string): boolean {
-    return this.zip.paths.includes(`photos/${sha256}.jpg`);
+    return this.zip.has(`photos/${sha256}.jpg`);
   }
 
   async photo(sha256: string): Promise<Buffer> {
@@ -126,7 +126,7 @@ function parsed(line: string): unknown {
 }
 
 async function manifestOf(zip: ZipReader): Promise<Manifest> {
-  if (!zip.paths.includes(MANIFEST)) throw new BundleRefused('bundle-no-manifest', MANIFEST);
+  if (!zip.has(MANIFEST)) throw new BundleRefused('bundle-no-manifest', MANIFEST);
   const raw = parsed(await text(await zip.content(MANIFEST))) as Partial<Manifest> | undefined;
   if (raw?.format !== BUNDLE_FORMAT) throw new BundleRefused('bundle-no-manifest', 'format');
   if (typeof raw.version === 'number' && raw.version > BUNDLE_VERSION)
@@ -145,7 +145,7 @@ async function holds(zip: ZipReader, { entries }: Manifest): Promise<void> {
   for (const path of zip.paths)
     if (path !== MANIFEST && !named.has(path)) throw new BundleRefused('bundle-entry-unnamed', path);
   for (const { path, bytes, sha256 } of entries) {
-    if (!zip.paths.includes(path)) throw new BundleRefused('bundle-entry-missing', path);
+    if (!zip.has(path)) throw new BundleRefused('bundle-entry-missing', path);
     const [photo] = PHOTO.exec(path)?.slice(1) ?? [];
     // A photo is called by its hash: its name, the manifest and its bytes agree.
     if (zip.sizeOf(path) !== bytes || (photo !== undefined && photo !== sha256) || (await zip.hashOf(path)) !== sha256)

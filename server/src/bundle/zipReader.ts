@@ -35,8 +35,12 @@ export class ZipReader {
     }
   }
 
-  get paths(): readonly string[] {
-    return [...this.entries.keys()];
+  get paths(): Iterable<string> {
+    return this.entries.keys();
+  }
+
+  has(path: string): boolean {
+    return this.entries.has(path);
   }
 
   /** Bytes an entry says it unfolds to. */

@@ -14,7 +14,7 @@ export class ZipWriter {
   /** @param made the moment every entry bears */
   constructor(
     private readonly made: Date,
-    to: Writable,
+    private readonly to: Writable,
   ) {
     this.zip.outputStream.pipe(to);
     // Who left takes nothing more: what is being added ends too.
@@ -33,6 +33,7 @@ export class ZipWriter {
    * @param compress left out for what is compressed already
    */
   async add(path: string, content: Readable, { compress = true } = {}): Promise<void> {
+    if (this.to.destroyed) throw new Error('who took the archive has left');
     const hash = createHash('sha256');
     let bytes = 0;
     const counted = new Transform({

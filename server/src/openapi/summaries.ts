@@ -32,4 +32,5 @@ export const SUMMARIES: Readonly<Record<EndpointName, string>> = {
   verify: 'Look at everything that was signed',
   storage: 'Backups, and what takes how much room',
   takeBackup: 'Make a backup now',
+  backupAlarm: 'Whether the last backup failed, or is days old',
 };

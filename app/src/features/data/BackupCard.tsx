@@ -59,7 +59,7 @@ export function BackupCard() {
   );
 }
 
-function Last({ sets, photoBytes, problem }: Storage['backups']) {
+function Last({ sets, problem }: Storage['backups']) {
   const palette = usePalette();
   const [last, ...older] = sets;
   return (
@@ -67,7 +67,7 @@ function Last({ sets, photoBytes, problem }: Storage['backups']) {
       {problem ? <Words colour={palette.fail}>{say.failed(dayAndTime(problem.at), problem.why)}</Words> : null}
       <Words strong>{last ? say.last(dayAndTime(last.made), byteWords(last.bytes)) : say.noneYet}</Words>
       {older.length > 0 ? <Words soft>{say.older(older.length)}</Words> : null}
-      {photoBytes > 0 ? <Words soft>{say.photosBeside(byteWords(photoBytes))}</Words> : null}
+      {last && last.photoBytes > 0 ? <Words soft>{say.photosBeside(byteWords(last.photoBytes))}</Words> : null}
     </>
   );
 }

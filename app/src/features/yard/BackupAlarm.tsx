@@ -1,3 +1,4 @@
+import type { Alarm } from '@weskopos/contract';
 import { useEffect, useState } from 'react';
 import { GradeMark } from '../../kit/GradeMark';
 import { Slip } from '../../kit/Slip';
@@ -9,20 +10,20 @@ import { data as say } from '../../words/en/pages/data';
 export function BackupAlarm() {
   const palette = usePalette();
   const isLead = useWorkshop((state) => state.person?.role === 'lead');
-  const [failed, setFailed] = useState<'failed' | 'old' | null>(null);
+  const [alarm, setAlarm] = useState<Alarm['alarm']>(null);
   useEffect(() => {
     if (!isLead) return;
-    call('storage').then(
-      ({ backups: { alarm, problem } }) => setFailed(problem ? 'failed' : alarm ? 'old' : null),
+    call('backupAlarm').then(
+      ({ alarm }) => setAlarm(alarm),
       // Without the workshop nothing is known of it, and nothing can be done.
       () => undefined,
     );
   }, [isLead]);
-  if (!isLead || failed === null) return null;
+  if (!isLead || alarm === null) return null;
   return (
     <Slip
       mark={<GradeMark grade="advisory" height={44} />}
-      name={failed === 'failed' ? say.alarmFailed : say.alarm}
+      name={alarm === 'failed' ? say.alarmFailed : say.alarm}
       figureColour={palette.advisory}
       why={say.alarmWhy}
       href="/data"
