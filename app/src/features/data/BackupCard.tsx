@@ -42,7 +42,8 @@ export function BackupCard() {
             {problem}
           </Words>
         ) : null}
-        <Press label={say.backupNow} disabled={busy} onPress={take} />
+        {/* Not before the first answer: coming late, it would tell what was before. */}
+        <Press label={say.backupNow} disabled={busy || (!storage && !problem)} onPress={take} />
       </Card>
       {storage ? (
         <Card>
