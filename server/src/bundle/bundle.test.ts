@@ -22,11 +22,7 @@ let isla: Client;
 let archive: Buffer;
 let entries: Entries;
 const started: TestWorkshop[] = [];
-async function another(): Promise<TestWorkshop> {
-  const one = await gretasWorkshop();
-  started.push(one);
-  return one;
-}
+const another = () => gretasWorkshop(started);
 
 beforeAll(async () => {
   ({ workshop, isla } = await fullWorkshop());

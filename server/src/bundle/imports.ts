@@ -1,19 +1,20 @@
 import { PHOTO_LIMITS, type ImportPlan } from '@weskopos/contract';
 import { createHash, randomUUID } from 'node:crypto';
-import { createReadStream, createWriteStream } from 'node:fs';
+import { once } from 'node:events';
+import { createWriteStream } from 'node:fs';
 import fs from 'node:fs/promises';
 import path from 'node:path';
 import { type Readable, Transform } from 'node:stream';
-import { pipeline } from 'node:stream/promises';
+import { finished, pipeline } from 'node:stream/promises';
 import sharp from 'sharp';
 import { sync } from '../db/copyDurably';
 import type { Engine } from '../db/engine';
 import { NotFound, Refused } from '../http/problems';
+import type { TakenBundle } from '../ledger/change';
 import type { Ledger } from '../ledger/ledger';
 import { thumbOf } from '../photos/developPhoto';
 import type { PhotoFiles } from '../photos/photoFiles';
 import { BundleRefused } from './bundleProblem';
-import type { TakenLine } from './changesOf';
 import { Bundle } from './openBundle';
 import { planImport } from './planImport';
 
@@ -50,7 +51,7 @@ export class Imports {
     const file = this.archiveOf(id);
     try {
       await pipeline(content, noMoreThan(MOST_BUNDLE_BYTES), createWriteStream(file, { mode: 0o600 }));
-      const plan = await this.plan(id, by, { keepPhotos: false });
+      const { plan } = await this.plan(id, by, { keepPhotos: false });
       this.sent.add(id);
       return plan;
     } catch (error) {
@@ -66,12 +67,13 @@ export class Imports {
     if (!this.sent.delete(id)) throw new NotFound('import');
     try {
       // Looked at anew: others worked meanwhile.
-      const plan = await this.plan(id, by, { keepPhotos: true });
+      const ready = await this.plan(id, by, { keepPhotos: true });
+      const { plan } = ready;
       if (plan.blocking.length > 0) throw new Refused(409, 'import-blocked', plan.blocking[0]?.code ?? '');
       const differ = Object.values(plan.records).reduce((sum, one) => sum + one.differ, 0);
       if (differ > 0 && !keepOurs) throw new Refused(409, 'import-differs', 'keepOurs');
       const fresh = Object.values(plan.records).reduce((sum, one) => sum + one.fresh, 0);
-      if (fresh > 0) await this.accept(id, by);
+      if (fresh > 0) await this.accept(ready, by);
       await fs.rm(this.archiveOf(id), { force: true });
       return plan;
     } catch (error) {
@@ -92,13 +94,14 @@ export class Imports {
   private draftOf = (id: string) => path.join(this.needs.folder, `${id}.draft`);
 
   /** Tells what is new and lays its changes ready in a draft. */
-  private async plan(id: string, by: string, { keepPhotos }: { readonly keepPhotos: boolean }): Promise<ImportPlan> {
+  private async plan(id: string, by: string, { keepPhotos }: { readonly keepPhotos: boolean }): Promise<LaidReady> {
     const { engine, clock, photos } = this.needs;
     const bundle = await Bundle.open(this.archiveOf(id));
     const draft = createWriteStream(this.draftOf(id), { mode: 0o600 });
-    const written = new Promise<void>((resolve, reject) => draft.once('error', reject).once('finish', resolve));
-    // Waited for in the end; a draft that is given up before is no unhandled failure.
-    written.catch(() => undefined);
+    // A draft that is given up before it is waited for is no unhandled failure.
+    draft.on('error', () => undefined);
+    const hash = createHash('sha256');
+    const vehicles: string[] = [];
     try {
       const plan = await planImport(
         bundle,
@@ -113,11 +116,16 @@ export class Imports {
             if (keepPhotos) await photos.keep(full, await thumbOf(full));
           },
         },
-        (lines) => writeLine(draft, lines),
+        async (lines) => {
+          const text = `${JSON.stringify(lines)}\n`;
+          hash.update(text);
+          for (const { operation } of lines) if (operation.kind === 'vehicle.put') vehicles.push(operation.body.id);
+          if (!draft.write(text)) await once(draft, 'drain');
+        },
       );
       draft.end();
-      await written;
-      return { id, ...plan };
+      await finished(draft);
+      return { plan: { id, ...plan }, file: `${hash.digest('hex')}.changes`, vehicles };
     } finally {
       draft.destroy();
       bundle.close();
@@ -125,12 +133,10 @@ export class Imports {
   }
 
   /** One change, whatever is in it: journalled and applied like any other. */
-  private async accept(id: string, by: string): Promise<void> {
+  private async accept({ plan: { id }, file, vehicles }: LaidReady, by: string): Promise<void> {
     const { folder, ledger, clock } = this.needs;
-    const { sha256, vehicles } = await summed(this.draftOf(id));
-    const file = `${sha256}.changes`;
+    await sync(this.draftOf(id));
     await fs.rename(this.draftOf(id), path.join(folder, file));
-    await sync(path.join(folder, file));
     await sync(folder);
     const at = clock().toISOString();
     const body = { file, vehicles };
@@ -141,30 +147,13 @@ export class Imports {
   }
 }
 
+/** What is new in an archive, laid ready in a draft: what it is called once it is taken, and the vehicles in it. */
+interface LaidReady extends TakenBundle {
+  readonly plan: ImportPlan;
+}
+
 /** What was taken, by the hash of its changes; the journal names it. */
 const TAKEN = /^[0-9a-f]{64}\.changes$/;
-
-async function writeLine(to: NodeJS.WritableStream, lines: readonly TakenLine[]): Promise<void> {
-  if (!to.write(`${JSON.stringify(lines)}\n`)) await new Promise<void>((resolve) => to.once('drain', resolve));
-}
-
-async function summed(file: string): Promise<{ sha256: string; vehicles: string[] }> {
-  const hash = createHash('sha256');
-  const vehicles: string[] = [];
-  let rest = '';
-  for await (const chunk of createReadStream(file)) {
-    hash.update(chunk as Buffer);
-    const lines = (rest + (chunk as Buffer).toString('utf8')).split('\n');
-    rest = lines.pop() ?? '';
-    for (const line of lines) if (line.includes('"vehicle.put"')) vehicles.push(...vehiclesOf(line));
-  }
-  return { sha256: hash.digest('hex'), vehicles };
-}
-
-const vehiclesOf = (line: string): string[] =>
-  (JSON.parse(line) as TakenLine[]).flatMap(({ operation }) =>
-    operation.kind === 'vehicle.put' ? [operation.body.id] : [],
-  );
 
 function noMoreThan(most: number): Transform {
   let bytes = 0;

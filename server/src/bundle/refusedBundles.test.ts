@@ -7,11 +7,7 @@ import type { TestWorkshop } from '../tests/workshop';
 let archive: Buffer;
 let entries: Entries;
 const started: TestWorkshop[] = [];
-async function another(): Promise<TestWorkshop> {
-  const one = await gretasWorkshop();
-  started.push(one);
-  return one;
-}
+const another = () => gretasWorkshop(started);
 
 beforeAll(async () => {
   const { workshop } = await fullWorkshop();

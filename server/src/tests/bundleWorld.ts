@@ -89,9 +89,10 @@ export async function fullWorkshop(): Promise<{ readonly workshop: TestWorkshop;
   return { workshop, isla };
 }
 
-/** An empty workshop that Greta leads. */
-export async function gretasWorkshop(): Promise<TestWorkshop> {
+/** An empty workshop that Greta leads. @param started where it is noted, to be stopped in the end */
+export async function gretasWorkshop(started: TestWorkshop[]): Promise<TestWorkshop> {
   const workshop = await startWorkshop();
+  started.push(workshop);
   const { client, context } = workshop;
   await client.send('POST', '/api/setup', { code: context.setupCode, name: 'Greta', secret: '112358' });
   return workshop;

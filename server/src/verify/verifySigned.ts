@@ -1,4 +1,6 @@
 import {
+  OPERATION_RECORDS,
+  lift,
   liftVisit,
   type Break,
   type Manifest,
@@ -238,13 +240,8 @@ function saidIn({ document }: SignatureLine): Said {
   }
 }
 
-const liftedFinding = ({ finding, records }: Said): VisitLine['findings'][number] => {
-  const raw = { inspection: {}, findings: [finding], acts: [] };
-  const { findings } = records
-    ? (liftVisit(raw, { finding: records.finding }) as { findings: VisitLine['findings'] })
-    : { findings: [] };
-  return findings[0] ?? (finding as VisitLine['findings'][number]);
-};
+const liftedFinding = ({ finding, records }: Said): VisitLine['findings'][number] =>
+  lift(OPERATION_RECORDS['finding.put'], finding, records?.finding) as VisitLine['findings'][number];
 
 /** The database keeps these lists without an order of its own. */
 const inAnyOrder = <F extends { readonly readings?: unknown; readonly counts?: unknown }>(finding: F): F => ({
