@@ -10,6 +10,7 @@ import { benchPointChange } from './pointChange';
 import { benchRoute } from './route';
 import { benchSaving } from './saving';
 import { benchScreens } from './screens';
+import { benchSheet } from './sheet';
 import { benchStart } from './start';
 
 /** Every bench by the name it is asked for by, in the order they run. */
@@ -20,6 +21,7 @@ const BENCHES: Readonly<Record<string, () => void | Promise<void>>> = {
   ledger: benchLedger,
   kills: benchKills,
   archive: benchArchive,
+  sheet: benchSheet,
   bundle: benchBundle,
   route: benchRoute,
   forecast: () => benchWorlds(),

@@ -5,3 +5,4 @@ export { isProblem } from './isProblem';
 export { PHOTO_LIMITS } from './photoLimits';
 export { LEAST_SECRET } from './leastSecret';
 export { BOMS, DECIMAL_MARKS, SEPARATORS, TABLES, TABLES_PATH, type CsvStyle, type TableName } from './tableNames';
+export { ENCODINGS, SHEET_PROBLEMS, SHEET_SEPARATORS, SHEETS_PATH, type SheetProblem } from './sheetNames';

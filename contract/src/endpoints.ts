@@ -22,6 +22,14 @@ import {
 import { idSchema } from './records/shapes';
 import { rulebookPreviewSchema, rulebookSchema } from './records/rulebook';
 import { reportSchema, trendSchema } from './trend';
+import {
+  sheetLookSchema,
+  sheetLookedSchema,
+  sheetPlanSchema,
+  sheetProgressSchema,
+  sheetReadingSchema,
+  sheetTakenSchema,
+} from './sheets';
 
 /** Who may call: anyone, anyone signed in, or a workshop lead. */
 export type Access = 'anyone' | 'signed-in' | 'lead';
@@ -238,6 +246,45 @@ export const ENDPOINTS = {
     params: byId,
     body: importTakenSchema,
     answer: importPlanSchema,
+  }),
+  /** Looks at a table that was sent: as it is guessed, or as it is said. */
+  lookAtSheet: endpoint({
+    ...DOORS.lookAtSheet,
+    access: 'lead',
+    params: byId,
+    body: sheetLookedSchema,
+    answer: sheetLookSchema,
+  }),
+  /** Tells what becomes of every row of a table that was sent. */
+  planSheet: endpoint({
+    ...DOORS.planSheet,
+    access: 'lead',
+    params: byId,
+    body: sheetReadingSchema,
+    answer: sheetPlanSchema,
+  }),
+  /** Takes a table that was sent: what of it is new here, all of it or nothing. */
+  takeSheet: endpoint({
+    ...DOORS.takeSheet,
+    access: 'lead',
+    params: byId,
+    body: sheetTakenSchema,
+    answer: sheetPlanSchema,
+  }),
+  dropSheet: endpoint({
+    ...DOORS.dropSheet,
+    access: 'lead',
+    params: byId,
+    body: noBody,
+    answer: nothing,
+  }),
+  /** How far one is with the rows of a table. */
+  sheetProgress: endpoint({
+    ...DOORS.sheetProgress,
+    access: 'lead',
+    params: byId,
+    body: noBody,
+    answer: sheetProgressSchema,
   }),
   /** Looks at everything that was signed. */
   verify: endpoint({

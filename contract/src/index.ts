@@ -109,4 +109,15 @@ export {
 } from './bundle';
 export { alarmSchema, storageSchema, type Alarm, type BackupSet, type Storage } from './backup';
 export { csvStyleSchema } from './tables';
+export {
+  MOST_COLUMNS,
+  sheetLookSchema,
+  sheetPlanSchema,
+  sheetReadingSchema,
+  type FileRead,
+  type SheetLook,
+  type SheetPlan,
+  type SheetTaking,
+} from './sheets';
+export { ENCODINGS, SHEET_PROBLEMS, SHEET_SEPARATORS, SHEETS_PATH, type SheetProblem } from './sheetNames';
 export { BOMS, DECIMAL_MARKS, SEPARATORS, TABLES, TABLES_PATH, type CsvStyle, type TableName } from './tableNames';

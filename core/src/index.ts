@@ -139,6 +139,7 @@ export {
   type Repeats,
 } from './vehicle/place';
 export { JOB_CODES, jobKey, type Job, type JobCode } from './vehicle/jobs';
+export { NAMED_JOBS, jobNamed } from './vehicle/jobNamed';
 export {
   BODIES,
   DRIVES,
@@ -337,7 +338,9 @@ export { lastFigure, seriesKey, seriesOf, type Series, type SeriesReading } from
 export { travelledByVisit } from './trends/travelled';
 export { composeReport, signedSheet, type Report } from './report/composeReport';
 export {
+  namedRules,
   pointsAmended,
+  signedPoints,
   verdictAsSigned,
   verdictOfVisit,
   type Amendment,

@@ -13,6 +13,7 @@ import type { Ledger } from './ledger/ledger';
 import { foldersOf, openLedger, type OpenedLedger } from './ledger/openLedger';
 import { Backups } from './backup/backups';
 import { Imports } from './bundle/imports';
+import { Sheets } from './sheets/sheets';
 import { LiveHub } from './live/liveHub';
 import { Sessions } from './people/sessions';
 import { newCode } from './people/onceCode';
@@ -28,6 +29,7 @@ export interface Context {
   readonly sessions: Sessions;
   readonly photos: PhotoFiles;
   readonly imports: Imports;
+  readonly sheets: Sheets;
   readonly backups: Backups;
   readonly live: LiveHub;
   readonly fleet: FleetBook;
@@ -87,7 +89,9 @@ export async function openContext(config: Config, clock: () => Date): Promise<Co
     stops.push(() => ledger.idle());
     stops.push(() => book.close());
     const photos = new PhotoFiles(path.join(config.dataFolder, 'photos'));
-    const imports = new Imports({ engine, ledger, photos, clock, folder: foldersOf(config.dataFolder).imports });
+    const { imports: folder, keys } = foldersOf(config.dataFolder);
+    const changed = (vehicleId: string) => book.vehicleChanged(vehicleId);
+    const imports = new Imports({ engine, ledger, photos, clock, folder, changed });
     await imports.open();
     const { dataFolder, backupFolder } = config;
     const backups = new Backups({ engine, ledger, open: openPglite, photos, clock, dataFolder, backupFolder });
@@ -100,6 +104,7 @@ export async function openContext(config: Config, clock: () => Date): Promise<Co
       sessions: new Sessions(engine, clock),
       photos,
       imports,
+      sheets: new Sheets({ engine, ledger, clock, folder, keys, changed }),
       backups,
       live: new LiveHub(),
       fleet: book,

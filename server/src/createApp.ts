@@ -7,6 +7,7 @@ import path from 'node:path';
 import type { Context } from './context';
 import { storageRoutes } from './backup/routes';
 import { bundleRoutes } from './bundle/routes';
+import { sheetRoutes } from './sheets/routes';
 import { tableRoutes } from './tables/routes';
 import { verifyRoutes } from './verify/routes';
 import { openApi } from './openapi/openApi';
@@ -82,6 +83,7 @@ export function createApp(context: Context): Express {
   fleetRoutes(api, context);
   bundleRoutes(api, context);
   tableRoutes(api, context);
+  sheetRoutes(api, context);
   verifyRoutes(api, context);
   storageRoutes(api, context);
   app.get('/api/openapi.json', (_request, response) => void response.json(openApi()));

@@ -1,9 +1,9 @@
+import { jobNamed } from '@weskopos/core';
 import fs from 'node:fs';
 import path from 'node:path';
 import { lifeSchema, liftLife, yardEntrySchema } from '../life';
 import { OPERATION_RECORDS, liftOperation, operationSchema, type OperationKind } from '../operation';
 import { OPERATION_VERSIONS } from '../operationKinds';
-import { jobNamed } from './jobNames';
 import { NewerRecord, lift, recordKind, type Lifting } from './record';
 
 /** What programs of every earlier version wrote down, kept as they wrote it. */

@@ -52,6 +52,7 @@ const plainInspectionSchema = z.strictObject({
   signedOver: textSchema(500).nullable(),
   voidedAt: instantSchema.nullable(),
   voidedWhy: textSchema(500).nullable(),
+  broughtFrom: textSchema(120).min(1).nullable(),
 }) satisfies z.ZodType<Inspection>;
 
 export const inspectionSchema: z.ZodType<Inspection> = plainInspectionSchema;
@@ -62,6 +63,7 @@ export const newInspectionSchema: z.ZodType<Inspection> = plainInspectionSchema.
   ahead: z.null(),
   voidedAt: z.null(),
   voidedWhy: z.null(),
+  broughtFrom: z.null(),
 });
 
 export const inspectionRecord = recordKind<Inspection>({
@@ -78,7 +80,9 @@ export const inspectionRecord = recordKind<Inspection>({
             ? 4
             : !('voidedAt' in raw)
               ? 5
-              : 6,
+              : !('broughtFrom' in raw)
+                ? 6
+                : 7,
   upgrades: [
     // The meter was always an odometer, the template the first fourteen points.
     ({ meterKm, limitSheet: _limitSheet, ...rest }) => ({
@@ -93,6 +97,7 @@ export const inspectionRecord = recordKind<Inspection>({
     (raw) => ({ corners: [], ...raw }),
     (raw) => ({ ahead: null, ...raw }),
     (raw) => ({ voidedAt: null, voidedWhy: null, ...raw }),
+    (raw) => ({ broughtFrom: null, ...raw }),
   ],
 });
 
@@ -120,6 +125,7 @@ export const inspectionTable: Table<Inspection> = {
     signedOver: text('signed_over'),
     voidedAt: instant('voided_at'),
     voidedWhy: text('voided_why'),
+    broughtFrom: text('brought_from'),
   },
 };
 

@@ -4,12 +4,12 @@ import {
   PART_KINDS,
   POINT_CODES,
   SPOTS,
+  jobNamed,
   rotationProblem,
   type LifeEntry,
 } from '@weskopos/core';
 import { z } from 'zod';
 import { idSchema, instantSchema, jobSchema, placeSchema, textSchema, wheelSchema, withBy } from './shapes';
-import { jobNamed } from './jobNames';
 import { recordKind } from './record';
 import { float, instant, json, text, uuid, type Table } from './table';
 

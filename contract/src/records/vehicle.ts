@@ -15,6 +15,7 @@ import {
   STEERINGS,
   USUAL_MAKE_UP,
   VEHICLE_CLASSES,
+  jobNamed,
   type Axle,
   type MakeUp,
   type SpecSheet,
@@ -22,7 +23,6 @@ import {
 } from '@weskopos/core';
 import { z } from 'zod';
 import { idSchema, jobSchema, textSchema } from './shapes';
-import { jobNamed } from './jobNames';
 import { isRaw, mapped, recordKind, type Raw } from './record';
 import { integer, json, text, uuid, type Table } from './table';
 

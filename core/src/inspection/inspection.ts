@@ -49,6 +49,8 @@ export interface Inspection {
   readonly voidedAt: string | null;
   /** Why; empty for one that was never signed. */
   readonly voidedWhy: string | null;
+  /** The table it was brought in from: nobody walked it here. Null for a visit that was made here. */
+  readonly broughtFrom: string | null;
 }
 
 /** Whether a visit is signed and counts: what is told of a vehicle is told by these. */
@@ -88,6 +90,7 @@ export function blankInspection(
     signedOver: null,
     voidedAt: null,
     voidedWhy: null,
+    broughtFrom: null,
     ...given,
   };
 }

@@ -23,12 +23,12 @@ export interface Stamps {
   /** Who takes the bundle, and when. */
   readonly by: string;
   readonly receivedAt: string;
+  /** Where they come from, as changes name a device. */
+  readonly device: string;
 }
 
 /** What a change is of: its kind and body go together. */
 type What = Pick<Operation, 'kind' | 'body'> | Pick<OwnOperation, 'kind' | 'body'>;
-
-const DEVICE = 'bundle';
 
 /** The changes that bring records of a bundle about, with the outcomes they had: nothing is judged anew. */
 export class ChangesOf {
@@ -102,9 +102,9 @@ export class ChangesOf {
   }
 
   private line(what: What, by: string, at: string, outcome: Outcome = {}): TakenLine {
-    const { newId, receivedAt } = this.stamps;
+    const { newId, receivedAt, device } = this.stamps;
     const v = what.kind in OPERATION_VERSIONS ? OPERATION_VERSIONS[what.kind as Operation['kind']] : undefined;
-    const operation = { id: newId(), at, device: DEVICE, ...(v === undefined ? {} : { v }), ...what } as Operation;
+    const operation = { id: newId(), at, device, ...(v === undefined ? {} : { v }), ...what } as Operation;
     return { operation, by, receivedAt, outcome };
   }
 }

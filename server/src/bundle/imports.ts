@@ -7,25 +7,19 @@ import path from 'node:path';
 import { type Readable, Transform } from 'node:stream';
 import { finished, pipeline } from 'node:stream/promises';
 import sharp from 'sharp';
-import { sync } from '../db/copyDurably';
 import type { Engine } from '../db/engine';
 import { NotFound, Refused } from '../http/problems';
-import type { TakenBundle } from '../ledger/change';
-import type { Ledger } from '../ledger/ledger';
 import { thumbOf } from '../photos/developPhoto';
 import type { PhotoFiles } from '../photos/photoFiles';
 import { BundleRefused } from './bundleProblem';
+import { TAKEN, lifeTouched, takeLaidReady, type LaidReady, type TakeNeeds } from './laidReady';
 import { Bundle } from './openBundle';
 import { planImport } from './planImport';
 
 /** What taking bundles needs. */
-export interface ImportNeeds {
+export interface ImportNeeds extends TakeNeeds {
   readonly engine: Engine;
-  readonly ledger: Ledger;
   readonly photos: PhotoFiles;
-  readonly clock: () => Date;
-  /** Where archives wait and what was taken lies. */
-  readonly folder: string;
 }
 
 /** Bytes of an archive at most: a workshop of a thousand vehicles has some twenty gigabytes of photos. */
@@ -73,7 +67,7 @@ export class Imports {
       const differ = Object.values(plan.records).reduce((sum, one) => sum + one.differ, 0);
       if (differ > 0 && !keepOurs) throw new Refused(409, 'import-differs', 'keepOurs');
       const fresh = Object.values(plan.records).reduce((sum, one) => sum + one.fresh, 0);
-      if (fresh > 0) await this.accept(ready, by);
+      if (fresh > 0) await takeLaidReady(this.needs, { ...ready, draft: this.draftOf(id) }, by);
       await fs.rm(this.archiveOf(id), { force: true });
       return plan;
     } catch (error) {
@@ -94,7 +88,7 @@ export class Imports {
   private draftOf = (id: string) => path.join(this.needs.folder, `${id}.draft`);
 
   /** Tells what is new and lays its changes ready in a draft. */
-  private async plan(id: string, by: string, { keepPhotos }: { readonly keepPhotos: boolean }): Promise<LaidReady> {
+  private async plan(id: string, by: string, { keepPhotos }: { readonly keepPhotos: boolean }): Promise<Planned> {
     const { engine, clock, photos } = this.needs;
     const bundle = await Bundle.open(this.archiveOf(id));
     const draft = createWriteStream(this.draftOf(id), { mode: 0o600 });
@@ -102,6 +96,7 @@ export class Imports {
     draft.on('error', () => undefined);
     const hash = createHash('sha256');
     const vehicles: string[] = [];
+    const touched = new Set<string>();
     try {
       const plan = await planImport(
         bundle,
@@ -119,41 +114,28 @@ export class Imports {
         async (lines) => {
           const text = `${JSON.stringify(lines)}\n`;
           hash.update(text);
-          for (const { operation } of lines) if (operation.kind === 'vehicle.put') vehicles.push(operation.body.id);
+          for (const { operation } of lines) {
+            if (operation.kind === 'vehicle.put') vehicles.push(operation.body.id);
+            const of = lifeTouched(operation);
+            if (of !== null) touched.add(of);
+          }
           if (!draft.write(text)) await once(draft, 'drain');
         },
       );
       draft.end();
       await finished(draft);
-      return { plan: { id, ...plan }, file: `${hash.digest('hex')}.changes`, vehicles };
+      return { plan: { id, ...plan }, hash: hash.digest('hex'), vehicles, touched: [...touched] };
     } finally {
       draft.destroy();
       bundle.close();
     }
   }
-
-  /** One change, whatever is in it: journalled and applied like any other. */
-  private async accept({ plan: { id }, file, vehicles }: LaidReady, by: string): Promise<void> {
-    const { folder, ledger, clock } = this.needs;
-    await sync(this.draftOf(id));
-    await fs.rename(this.draftOf(id), path.join(folder, file));
-    await sync(folder);
-    const at = clock().toISOString();
-    const body = { file, vehicles };
-    const [outcome] = await ledger.accept([
-      { operation: { id: randomUUID(), at, device: 'server', kind: 'bundle.take', body }, by, receivedAt: at },
-    ]);
-    if (outcome?.refusal) throw new Refused(409, 'import-changed', outcome.refusal);
-  }
 }
 
-/** What is new in an archive, laid ready in a draft: what it is called once it is taken, and the vehicles in it. */
-interface LaidReady extends TakenBundle {
+/** What an archive would do, with what of it is new laid ready. */
+interface Planned extends Omit<LaidReady, 'draft'> {
   readonly plan: ImportPlan;
 }
-
-/** What was taken, by the hash of its changes; the journal names it. */
-const TAKEN = /^[0-9a-f]{64}\.changes$/;
 
 function noMoreThan(most: number): Transform {
   let bytes = 0;

@@ -8,6 +8,7 @@ import { AS_SAID, refused, takes, type TakenBundle, type Writer } from '../ledge
 import { UnreadableJournal } from '../ledger/journalProblems';
 import { repeat, type Writers } from '../ledger/settle';
 import type { TakenLine } from './changesOf';
+import { lifeTouched } from './laidReady';
 
 /** Changes whose effects are written together. */
 const AT_ONCE = 2000;
@@ -54,7 +55,10 @@ export function takeBundle(writers: () => Writers, imports: string): Writer<Take
       };
       for await (const lines of laidReady(path.join(imports, file))) {
         waiting.push(...lines);
-        for (const line of lines) touchedBy(line, touched);
+        for (const { operation } of lines) {
+          const of = lifeTouched(operation);
+          if (of !== null) touched.add(of);
+        }
         if (waiting.length >= AT_ONCE) await write();
       }
       await write();
@@ -71,10 +75,6 @@ async function* laidReady(file: string): AsyncGenerator<TakenLine[]> {
     );
   for await (const line of createInterface({ input: fs.createReadStream(file), crlfDelay: Infinity }))
     if (line !== '') yield JSON.parse(line) as TakenLine[];
-}
-
-function touchedBy({ operation: { kind, body } }: TakenLine, touched: Set<string>): void {
-  if ((kind === 'inspection.start' || kind === 'entry.put') && 'vehicleId' in body) touched.add(body.vehicleId);
 }
 
 /** How a vehicle stands follows from its whole life: worked out once all of it is there. */

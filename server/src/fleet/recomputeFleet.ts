@@ -2,6 +2,7 @@ import type { VehicleBoard } from '@weskopos/core/outlook';
 import type { FleetKnowledge, Rules } from '@weskopos/core';
 import type { Engine } from '../db/engine';
 import { startThread } from '../db/startThread';
+import { ThreadTalk } from '../db/threadTalk';
 import type { FleetAnswer, FleetReply, FleetRequest } from './fleetWorker';
 import { readVehiclePage } from './vehiclePages';
 
@@ -15,33 +16,18 @@ export async function recomputeFleet(
   rules: Rules,
   now: string,
 ): Promise<FleetAnswer & { readonly boards: readonly VehicleBoard[] }> {
-  const worker = startThread(__dirname, 'fleetWorker');
+  const thread = new ThreadTalk<FleetRequest, FleetReply>(startThread(__dirname, 'fleetWorker'));
   const boards: VehicleBoard[] = [];
-  const asked: { readonly resolve: (reply: FleetReply) => void; readonly reject: (error: Error) => void }[] = [];
-  const fail = (error: Error) => {
-    for (const one of asked.splice(0)) one.reject(error);
-  };
-  worker.on('error', fail);
-  worker.on('exit', (code) => fail(new Error(`the fleet's thread ended (${code})`)));
-  worker.on('message', (reply: FleetReply) => asked.shift()?.resolve(reply));
-  const ask = (request: FleetRequest) => {
-    const answer = new Promise<FleetReply>((resolve, reject) => {
-      asked.push({ resolve, reject });
-      worker.postMessage(request);
-    }).then((reply) => {
-      if (reply.kind === 'failed') throw new Error(reply.message);
-      if (reply.kind === 'taken' && reply.board) boards.push(reply.board);
-      return reply;
-    });
-    // Each is waited for in its turn; a failure until then is no unhandled one, which would end the server.
-    answer.catch(() => undefined);
-    return answer;
+  const ask = async (request: FleetRequest) => {
+    const reply = await thread.ask(request);
+    if (reply.kind === 'taken' && reply.board) boards.push(reply.board);
+    return reply;
   };
   try {
-    const under: Promise<FleetReply>[] = [ask({ kind: 'start', knowledge, rules })];
+    const under: Promise<FleetReply>[] = [unheard(ask({ kind: 'start', knowledge, rules }))];
     for (const { id } of await engine.query<{ id: string }>('select id from vehicle order by id')) {
       const page = await readVehiclePage(engine, id);
-      if (page) under.push(ask({ kind: 'page', page }));
+      if (page) under.push(unheard(ask({ kind: 'page', page })));
       while (under.length >= AHEAD) await under.shift();
     }
     await Promise.all(under);
@@ -49,6 +35,12 @@ export async function recomputeFleet(
     if (reply.kind !== 'done') throw new Error('the fleet’s thread gave no answer');
     return { ...reply.answer, boards };
   } finally {
-    await worker.terminate();
+    await thread.end();
   }
+}
+
+/** Waited for in its turn; a failure until then is no unhandled one, which would end the server. */
+function unheard<T>(answer: Promise<T>): Promise<T> {
+  answer.catch(() => undefined);
+  return answer;
 }

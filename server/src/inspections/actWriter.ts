@@ -1,7 +1,8 @@
 import { actTable, flatAct } from '@weskopos/contract';
 import type { Act } from '@weskopos/core';
+import type { Tx } from '../db/engine';
 import { MADE_BY, insertRecords } from '../db/table';
-import { AS_SAID, refused, takes, type Writer } from '../ledger/change';
+import { AS_SAID, refused, takes, type Outcome, type Taken, type Writer } from '../ledger/change';
 
 interface Facts {
   readonly signed_at: string | null;
@@ -37,5 +38,14 @@ export const putAct: Writer<Act> = {
     if (act.kind === 'gate-override' && facts.role !== 'lead') return refused('lead-only');
     return takes(AS_SAID);
   },
-  effect: (tx, { by }, act) => insertRecords(tx, actTable, [{ record: flatAct(act), beside: [[MADE_BY, by]] }]),
+  effect: (tx, change, body, outcome) => append(tx, [{ change, body, outcome }]),
+  repeated: append,
 };
+
+function append(tx: Tx, taken: readonly Taken<Act, Outcome>[]): Promise<void> {
+  return insertRecords(
+    tx,
+    actTable,
+    taken.map(({ change: { by }, body }) => ({ record: flatAct(body), beside: [[MADE_BY, by]] })),
+  );
+}

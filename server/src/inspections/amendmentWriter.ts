@@ -9,7 +9,7 @@ import {
 } from '@weskopos/core';
 import { MADE_BY, insertRecords } from '../db/table';
 import { refused, takes, type Writer } from '../ledger/change';
-import { keepSignature, type Sealed } from '../signing/signature';
+import { keepSignatures, type Sealed } from '../signing/signature';
 import { sealAmendment } from './seals';
 import { rulesOfVisit } from '../rules/rulesOfVisit';
 import { factsOf, fitsIn } from './findingWriter';
@@ -68,6 +68,6 @@ export const putAmendment: Writer<AmendmentPut, Amended> = {
       JSON.stringify(counts),
     ]);
     if (standing) await keepStandingOfVisit(tx, inspectionId, standing);
-    if (sealed) await keepSignature(tx, sealed);
+    if (sealed) await keepSignatures(tx, [sealed]);
   },
 };

@@ -2,7 +2,7 @@ import { flatLifeEntry, lifeEntryTable } from '@weskopos/contract';
 import type { LifeEntry, StandingSummary } from '@weskopos/core';
 import type { Tx } from '../db/engine';
 import { MADE_BY, insertRecords } from '../db/table';
-import { refused, takes, type Writer } from '../ledger/change';
+import { refused, takes, type Taken, type Writer } from '../ledger/change';
 import { keepStanding, standingOfLife } from './keptStanding';
 import { readLife } from './readLife';
 
@@ -25,19 +25,26 @@ export const putLifeEntry: Writer<LifeEntry, Standing> = {
     if (entry.kind === 'undo' && !facts.undone) return refused('no-entry');
     return takes({ standing: await standingWith(tx, entry) });
   },
-  async effect(tx, { by, operation }, entry, { standing = null }) {
-    await insertRecords(tx, lifeEntryTable, [
-      {
-        record: flatLifeEntry(entry),
-        beside: [
-          [MADE_BY, by],
-          [{ column: 'made_at', type: 'timestamptz' }, operation.at],
-        ],
-      },
-    ]);
-    if (standing) await keepStanding(tx, entry.vehicleId, standing);
-  },
+  effect: (tx, change, body, outcome) => append(tx, [{ change, body, outcome }]),
+  repeated: append,
 };
+
+async function append(tx: Tx, taken: readonly Taken<LifeEntry, Standing>[]): Promise<void> {
+  await insertRecords(
+    tx,
+    lifeEntryTable,
+    taken.map(({ change: { by, operation }, body }) => ({
+      record: flatLifeEntry(body),
+      beside: [
+        [MADE_BY, by],
+        [{ column: 'made_at', type: 'timestamptz' }, operation.at],
+      ],
+    })),
+  );
+  // The last of a vehicle counts.
+  const last = new Map(taken.flatMap(({ body, outcome }) => (outcome.standing ? [[body.vehicleId, outcome.standing]] : [])));
+  for (const [vehicleId, standing] of last) await keepStanding(tx, vehicleId, standing);
+}
 
 async function standingWith(tx: Tx, entry: LifeEntry): Promise<StandingSummary | null> {
   if (!SETTLES.includes(entry.kind)) return null;

@@ -9,8 +9,8 @@ import {
 import type { OperationBody, Refusal, Visit } from '@weskopos/contract';
 import type { StoredForecast } from '@weskopos/core/score/storedForecast';
 import type { Tx } from '../db/engine';
-import { refused, takes, type Writer } from '../ledger/change';
-import { keepSignature, type Sealed } from '../signing/signature';
+import { refused, takes, type Taken, type Writer } from '../ledger/change';
+import { keepSignatures, type Sealed } from '../signing/signature';
 import { sealVisit } from './seals';
 import { rulesOfVisit } from '../rules/rulesOfVisit';
 import { findVisit, type FoundVisit } from './findVisit';
@@ -64,32 +64,43 @@ export const signInspection: Writer<OperationBody<'inspection.sign'>, Signature>
     return takes({ ...verdict, over: signedOver, ahead, forecasts, sheet, standing, ...(sealed ? { sealed } : {}) });
   },
 
-  async effect(
-    tx,
-    change,
-    { inspectionId, signedAt },
-    { grade, counts, over, ahead, forecasts, sheet = null, standing, sealed },
-  ) {
-    await tx.query(
-      `update inspection set signed_at = $2::timestamptz, signed_by = $3::uuid, grade = $4, counts = $5::jsonb, signed_over = $6,
-         ahead = $7::jsonb, sheet = $8::jsonb
-       where id = $1::uuid`,
-      [
-        inspectionId,
-        signedAt,
-        change.by,
-        grade,
-        JSON.stringify(counts),
-        over,
-        JSON.stringify(ahead),
-        sheet && JSON.stringify(sheet),
-      ],
-    );
-    if (standing) await keepStandingOfVisit(tx, inspectionId, standing);
-    await keepForecasts(tx, inspectionId, forecasts);
-    if (sealed) await keepSignature(tx, sealed);
-  },
+  effect: (tx, change, body, outcome) => keepSigned(tx, [{ change, body, outcome }]),
+  repeated: keepSigned,
 };
+
+async function keepSigned(tx: Tx, taken: readonly Taken<OperationBody<'inspection.sign'>, Signature>[]): Promise<void> {
+  const rows = taken.map(({ change, body, outcome }) => ({
+    id: body.inspectionId,
+    signed_at: body.signedAt,
+    signed_by: change.by,
+    grade: outcome.grade,
+    counts: outcome.counts,
+    signed_over: outcome.over,
+    ahead: outcome.ahead,
+    sheet: outcome.sheet ?? null,
+  }));
+  await tx.query(
+    `update inspection i set signed_at = r.signed_at, signed_by = r.signed_by, grade = r.grade, counts = r.counts,
+       signed_over = r.signed_over, ahead = r.ahead, sheet = r.sheet
+     from json_to_recordset($1::json) as r (id uuid, signed_at timestamptz, signed_by uuid, grade text, counts jsonb,
+       signed_over text, ahead jsonb, sheet jsonb)
+     where i.id = r.id`,
+    [JSON.stringify(rows)],
+  );
+  // In their order: the last of a vehicle counts.
+  for (const { body, outcome } of taken)
+    if (outcome.standing) await keepStandingOfVisit(tx, body.inspectionId, outcome.standing);
+  await keepForecasts(
+    tx,
+    taken.flatMap(({ body, outcome }) =>
+      outcome.forecasts.map((forecast) => ({ inspection_id: body.inspectionId, series: forecast.series, body: forecast })),
+    ),
+  );
+  await keepSignatures(
+    tx,
+    taken.flatMap(({ outcome: { sealed } }) => sealed ?? []),
+  );
+}
 
 function refusalOf({ visit, role }: FoundVisit, hanging: boolean, over: string | undefined): Refusal | null {
   if (visit.inspection.signedAt) return 'already-signed';
@@ -99,11 +110,18 @@ function refusalOf({ visit, role }: FoundVisit, hanging: boolean, over: string |
   return role === 'lead' ? null : 'lead-only';
 }
 
-async function keepForecasts(tx: Tx, inspectionId: string, forecasts: readonly StoredForecast[]): Promise<void> {
-  if (forecasts.length === 0) return;
+interface ForecastRow {
+  readonly inspection_id: string;
+  readonly series: string;
+  readonly body: StoredForecast;
+}
+
+async function keepForecasts(tx: Tx, rows: readonly ForecastRow[]): Promise<void> {
+  if (rows.length === 0) return;
   await tx.query(
     `insert into forecast (inspection_id, series, body)
-     select $1::uuid, f ->> 'series', f from jsonb_array_elements($2::jsonb) f on conflict do nothing`,
-    [inspectionId, JSON.stringify(forecasts)],
+     select inspection_id, series, body from json_to_recordset($1::json) as r (inspection_id uuid, series text, body jsonb)
+     on conflict do nothing`,
+    [JSON.stringify(rows)],
   );
 }

@@ -1,7 +1,8 @@
 import { inspectionTable } from '@weskopos/contract';
 import type { Inspection } from '@weskopos/core';
+import type { Tx } from '../db/engine';
 import { insertRecords } from '../db/table';
-import { AS_SAID, refused, takes, type Writer } from '../ledger/change';
+import { AS_SAID, refused, takes, type Outcome, type Taken, type Writer } from '../ledger/change';
 
 /** A clock may be in another zone; farther ahead than this it is wrong. */
 const AHEAD_MS = 36 * 60 * 60 * 1000;
@@ -24,8 +25,14 @@ export const startInspection: Writer<Inspection> = {
     if (!facts?.vehicle) return refused('no-vehicle');
     return facts.there ? refused('already-there') : takes(AS_SAID);
   },
-  effect: (tx, { by }, inspection) =>
-    insertRecords(tx, inspectionTable, [
-      { record: inspection, beside: [[{ column: 'started_by', type: 'uuid' }, by]] },
-    ]),
+  effect: (tx, change, body, outcome) => begin(tx, [{ change, body, outcome }]),
+  repeated: begin,
 };
+
+function begin(tx: Tx, taken: readonly Taken<Inspection, Outcome>[]): Promise<void> {
+  return insertRecords(
+    tx,
+    inspectionTable,
+    taken.map(({ change: { by }, body }) => ({ record: body, beside: [[{ column: 'started_by', type: 'uuid' }, by]] })),
+  );
+}

@@ -1,7 +1,7 @@
 import type { OperationBody, Refusal } from '@weskopos/contract';
 import type { StandingSummary } from '@weskopos/core';
 import { refused, takes, type Writer } from '../ledger/change';
-import { keepSignature, type Sealed } from '../signing/signature';
+import { keepSignatures, type Sealed } from '../signing/signature';
 import { findVisit, type FoundVisit } from './findVisit';
 import { keepStandingOfVisit, lifeWith, standingOfLife } from './keptStanding';
 import { sealOfVoid } from './seals';
@@ -34,7 +34,7 @@ export const voidInspection: Writer<OperationBody<'inspection.void'>, Standing> 
       [inspectionId, at, by, why],
     );
     if (standing) await keepStandingOfVisit(tx, inspectionId, standing);
-    if (sealed) await keepSignature(tx, sealed);
+    if (sealed) await keepSignatures(tx, [sealed]);
   },
 };
 
@@ -55,6 +55,6 @@ export const restoreInspection: Writer<OperationBody<'inspection.restore'>, Stan
       inspectionId,
     ]);
     if (standing) await keepStandingOfVisit(tx, inspectionId, standing);
-    if (sealed) await keepSignature(tx, sealed);
+    if (sealed) await keepSignatures(tx, [sealed]);
   },
 };

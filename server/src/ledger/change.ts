@@ -119,6 +119,8 @@ export interface Writer<Body, O extends Outcome = Outcome, Facts = unknown> {
   decide(tx: Tx, change: Change, body: Body, asks: Asks): Promise<Decision<O>>;
   effect(tx: Tx, change: Change, body: Body, outcome: O): Promise<void>;
   readonly together?: Together<Body, O, Facts>;
+  /** The effects of several that took effect before, in their order, in few statements. */
+  repeated?(tx: Tx, taken: readonly Taken<Body, O>[]): Promise<void>;
   /** Its effect is many statements: nobody is judged before all of it is there. */
   readonly long?: true;
 }

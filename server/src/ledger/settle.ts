@@ -124,11 +124,9 @@ const ofOneKind = (first: Change, { operation }: Change) => first.operation.kind
 export async function repeat(tx: Tx, lines: readonly Required<Line>[], writers: Writers): Promise<void> {
   for (const run of runsOf(lines, ofOneKind)) {
     const writer = writerOf(writers, run[0]);
-    if (writer.together)
-      await writer.together.effect(
-        tx,
-        run.map((line) => ({ change: line, body: bodyOf(line), outcome: line.outcome })),
-      );
+    const taken = () => run.map((line) => ({ change: line, body: bodyOf(line), outcome: line.outcome }));
+    if (writer.together) await writer.together.effect(tx, taken());
+    else if (writer.repeated) await writer.repeated(tx, taken());
     else for (const line of run) await writer.effect(tx, line, bodyOf(line), line.outcome);
   }
   await writeDown(

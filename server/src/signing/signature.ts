@@ -20,15 +20,28 @@ export interface ToSign {
 const FORMAT = 'weskopos-signed';
 const VERSION = 1;
 
-/**
- * Signs a text behind everything that was signed of its vehicle before. The text is canonical JSON (RFC 8785); it names the
- * hash of the one before, so that none can be changed or left out between two others without being seen.
- */
-export async function seal(db: Queries, key: WorkshopKey, { vehicleId, kind, subject, says }: ToSign): Promise<Sealed> {
+/** The end of what was signed of a vehicle: its number and hash. */
+export type ChainEnd = Pick<SignatureLine, 'n' | 'hash'>;
+
+/** The signature that stands last of a vehicle; null where nothing of it was signed. */
+export async function chainEnd(db: Queries, vehicleId: string): Promise<ChainEnd | null> {
   const [last] = await db.query<{ n: number; hash: string }>(
     'select n, hash from signature where vehicle_id = $1::uuid order by n desc, hash limit 1',
     [vehicleId],
   );
+  return last ?? null;
+}
+
+/** Signs a text behind everything that was signed of its vehicle before. */
+export async function seal(db: Queries, key: WorkshopKey, told: ToSign): Promise<Sealed> {
+  return sealBehind(await chainEnd(db, told.vehicleId), key, told);
+}
+
+/**
+ * Signs a text behind the last one of its vehicle. The text is canonical JSON (RFC 8785); it names the hash of the one
+ * before, so that none can be changed or left out between two others without being seen.
+ */
+export function sealBehind(last: ChainEnd | null, key: WorkshopKey, { vehicleId, kind, subject, says }: ToSign): Sealed {
   const [n, previous] = [(last?.n ?? 0) + 1, last?.hash ?? null];
   const told = { format: FORMAT, version: VERSION, vehicleId, n, previous, kind, subject, ...says };
   const document = canonicalize(told) ?? '';
@@ -36,12 +49,20 @@ export async function seal(db: Queries, key: WorkshopKey, { vehicleId, kind, sub
   return { hash, vehicleId, n, previous, kind, subject, document, key: key.id, value: key.sign(hash), pem: key.pem };
 }
 
-/** Keeps a signature; one that is there already stays. */
-export async function keepSignature(tx: Tx, { pem, ...line }: Sealed): Promise<void> {
-  await tx.query('insert into signing_key (id, pem) values ($1, $2) on conflict do nothing', [line.key, pem]);
+/** Keeps signatures; one that is there already stays. */
+export async function keepSignatures(tx: Tx, sealed: readonly Sealed[]): Promise<void> {
+  if (sealed.length === 0) return;
+  const keys = new Map(sealed.map(({ key, pem }) => [key, pem]));
+  await tx.query(
+    `insert into signing_key (id, pem) select id, pem from json_to_recordset($1::json) as r (id text, pem text)
+     on conflict do nothing`,
+    [JSON.stringify([...keys].map(([id, pem]) => ({ id, pem })))],
+  );
   await tx.query(
     `insert into signature (hash, vehicle_id, n, previous, kind, subject, document, key, value)
-     values ($1, $2::uuid, $3::integer, $4, $5, $6::uuid, $7, $8, $9) on conflict do nothing`,
-    [line.hash, line.vehicleId, line.n, line.previous, line.kind, line.subject, line.document, line.key, line.value],
+     select hash, "vehicleId", n, previous, kind, subject, document, key, value from json_to_recordset($1::json)
+       as r (hash text, "vehicleId" uuid, n integer, previous text, kind text, subject uuid, document text, key text, value text)
+     on conflict do nothing`,
+    [JSON.stringify(sealed.map(({ pem: _pem, ...line }) => line))],
   );
 }

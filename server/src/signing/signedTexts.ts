@@ -22,7 +22,24 @@ export async function visitText(
   visit: Visit,
   told: Told,
 ): Promise<Pick<ToSign, 'kind' | 'subject' | 'says'>> {
-  const { inspection, inspector, findings, acts, sheet } = visit;
+  return sayVisit(visit, told, {
+    photos: await photosOf(db, visit.findings),
+    rulebook: await rulebookOf(db, visit.inspection.rulebook),
+  });
+}
+
+/** What a signed visit leans on, by hashes. */
+interface LeansOn {
+  readonly photos: readonly { readonly id: string; readonly sha256: string | null }[];
+  readonly rulebook: { readonly version: number; readonly sha256: string | null };
+}
+
+/** As {@link visitText}, of what is known already. */
+export function sayVisit(
+  { inspection, inspector, findings, acts, sheet }: Visit,
+  told: Told,
+  leansOn: LeansOn,
+): Pick<ToSign, 'kind' | 'subject' | 'says'> {
   const signedAt = instant(told.at);
   return {
     kind: 'visit',
@@ -34,8 +51,7 @@ export async function visitText(
       grade: told.grade,
       counts: told.counts,
       visit: { inspection: { ...inspection, signedAt }, inspector, findings, acts, sheet },
-      photos: await photosOf(db, findings),
-      rulebook: await rulebookOf(db, inspection.rulebook),
+      ...leansOn,
     },
   };
 }
@@ -89,7 +105,7 @@ async function photosOf(db: Queries, findings: readonly Finding[]): Promise<{ id
 }
 
 /** The rules a visit was made under, by the hash of their canonical JSON; null for those built in. */
-async function rulebookOf(db: Queries, version: number): Promise<{ version: number; sha256: string | null }> {
+export async function rulebookOf(db: Queries, version: number): Promise<{ version: number; sha256: string | null }> {
   const [row] = await db.query<{ body: object }>('select body from rulebook where version = $1', [version]);
   return { version, sha256: row ? hashOf(canonicalize(row.body) ?? '') : null };
 }

@@ -1,7 +1,7 @@
-import type { Job, JobCode } from '@weskopos/core';
+import type { Job, JobCode } from './jobs';
 
 /**
- * Which job a name meant when jobs had names only; the first that fits counts. For records of that time: the migration
+ * Which job a name means; the first that fits counts. Records of the time when jobs had names only are read by it: the migration
  * 0009_codes says the same in SQL.
  */
 export const NAMED_JOBS: readonly (readonly [pattern: string, code: JobCode])[] = [
@@ -27,7 +27,7 @@ export const NAMED_JOBS: readonly (readonly [pattern: string, code: JobCode])[] 
   ['greas', 'greasing'],
 ];
 
-/** A job of the time when it had a name only. */
+/** The job a name means; one of the workshop's own where it means none of ours. */
 export function jobNamed(name: string): Job {
   return { code: NAMED_JOBS.find(([pattern]) => new RegExp(pattern, 'i').test(name))?.[1] ?? 'own', name };
 }
