@@ -28,7 +28,9 @@ export async function benchSheet(): Promise<void> {
   const [look, sendMs] = await answered<SheetLook>(() =>
     client.send('POST', '/api/sheets?name=bench.csv', Buffer.from(text), { 'content-type': 'text/csv' }),
   );
-  const [plan, planMs] = await answered<SheetPlan>(() => client.send('POST', `/api/sheets/${look.id}/plan`, look.guess));
+  const [plan, planMs] = await answered<SheetPlan>(() =>
+    client.send('POST', `/api/sheets/${look.id}/plan`, look.guess),
+  );
   const heldPlan = held.max / 1e6;
   held.reset();
   const [, takeMs] = await answered<SheetPlan>(() =>
@@ -45,7 +47,9 @@ export async function benchSheet(): Promise<void> {
   await workshop.stop();
 }
 
-async function answered<T>(ask: () => Promise<{ readonly status: number; readonly body: unknown }>): Promise<readonly [T, number]> {
+async function answered<T>(
+  ask: () => Promise<{ readonly status: number; readonly body: unknown }>,
+): Promise<readonly [T, number]> {
   const began = performance.now();
   const { status, body } = await ask();
   if (status !== 200) throw new Error(`${status} ${JSON.stringify(body).slice(0, 500)}`);
@@ -58,7 +62,15 @@ async function timed(work: () => Promise<void>): Promise<number> {
   return performance.now() - began;
 }
 
-type Row = readonly [vehicle: string, date: string, km: number, point: string, place: string, spot: string, value: number];
+type Row = readonly [
+  vehicle: string,
+  date: string,
+  km: number,
+  point: string,
+  place: string,
+  spot: string,
+  value: number,
+];
 
 /** Treads of four tyres at three spots each, a visit every thirty days. */
 function tableRows(): Row[] {
@@ -68,7 +80,15 @@ function tableRows(): Row[] {
     const place = ['1L', '1R', '2L', '2R'][Math.floor((n % A_VISIT) / 3)] ?? '1L';
     const spot = ['outer', 'centre', 'inner'][n % 3] ?? 'outer';
     const date = new Date(Date.UTC(2021, 0, 4) + nth * 30 * 86_400_000).toISOString().slice(0, 10);
-    return [`B ${vehicle}`, date, 10_000 + nth * 1500, 'tyre.tread', place, spot, Number((8 - nth * 0.12 - (n % 3) * 0.1).toFixed(1))];
+    return [
+      `B ${vehicle}`,
+      date,
+      10_000 + nth * 1500,
+      'tyre.tread',
+      place,
+      spot,
+      Number((8 - nth * 0.12 - (n % 3) * 0.1).toFixed(1)),
+    ];
   });
 }
 
@@ -85,7 +105,16 @@ async function insertedBarely({ context: { engine } }: TestWorkshop, rows: reado
           JSON.stringify(
             rows
               .slice(at, at + AT_ONCE)
-              .map(([vehicle, day, km, point, place, spot, value]) => ({ id: randomUUID(), vehicle, day, km, point, place, spot, value })),
+              .map(([vehicle, day, km, point, place, spot, value]) => ({
+                id: randomUUID(),
+                vehicle,
+                day,
+                km,
+                point,
+                place,
+                spot,
+                value,
+              })),
           ),
         ],
       );

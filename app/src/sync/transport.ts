@@ -1,6 +1,14 @@
 import { entryOf } from '@weskopos/core';
-import type { AnswerOf, BodyOf, ImportPlan, ParamsOf, Problem } from '@weskopos/contract';
-import { BUNDLE_PATHS, DOORS, GUARD_HEADER, PHOTO_PATH, isProblem, type EndpointName } from '@weskopos/contract/device';
+import type { AnswerOf, BodyOf, ImportPlan, ParamsOf, Problem, SheetLook } from '@weskopos/contract';
+import {
+  BUNDLE_PATHS,
+  DOORS,
+  GUARD_HEADER,
+  PHOTO_PATH,
+  SHEETS_PATH,
+  isProblem,
+  type EndpointName,
+} from '@weskopos/contract/device';
 
 /** The server was not reached, or answered nothing of ours: try again later. */
 export class Unreachable extends Error {}
@@ -22,7 +30,7 @@ export class ServerProblem extends Error {
 const TIME_LIMIT_MS = 20_000;
 /** For what goes through a whole workshop at the server. */
 const LONG_LIMIT_MS = 60 * 60_000;
-const LONG: readonly EndpointName[] = ['takeImport', 'verify', 'takeBackup'];
+const LONG: readonly EndpointName[] = ['takeImport', 'planSheet', 'takeSheet', 'verify', 'takeBackup'];
 
 /** What a transport needs of the world around it. */
 export interface TransportPorts {
@@ -42,6 +50,8 @@ export interface Transport {
   readonly sendPhoto: (id: string, blob: Blob) => Promise<void>;
   /** Sends a bundle and hears what taking it would do. Throws {@link Unreachable} or {@link ServerProblem}. */
   readonly sendBundle: (archive: Blob) => Promise<ImportPlan>;
+  /** Sends a table under its file's name and hears what it looks like. Throws {@link Unreachable} or {@link ServerProblem}. */
+  readonly sendSheet: (file: Blob, name: string) => Promise<SheetLook>;
 }
 
 /** A transport over something that fetches. */
@@ -82,6 +92,15 @@ export function createTransport(ports: TransportPorts): Transport {
         body: archive,
       };
       return (await request(ports, BUNDLE_PATHS.imports, init, LONG_LIMIT_MS)) as ImportPlan;
+    },
+    sendSheet: async (file, name) => {
+      const init = {
+        method: 'POST',
+        headers: { [GUARD_HEADER]: '1', 'content-type': 'application/octet-stream' },
+        body: file,
+      };
+      const path = `${SHEETS_PATH}?${new URLSearchParams({ name }).toString()}`;
+      return (await request(ports, path, init, LONG_LIMIT_MS)) as SheetLook;
     },
   };
 }

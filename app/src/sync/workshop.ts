@@ -23,5 +23,5 @@ export const {
   sendAgain,
 } = createWorkshop(BROWSER);
 
-/** Calls an endpoint of the workshop's server, or sends it a bundle. */
-export const { call, sendBundle } = BROWSER.server;
+/** Calls an endpoint of the workshop's server, or sends it a bundle or a table. */
+export const { call, sendBundle, sendSheet } = BROWSER.server;

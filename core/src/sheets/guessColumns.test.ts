@@ -44,7 +44,11 @@ describe('where something is, in words of every school', () => {
   });
 
   test('an axle where a point is one of an axle, nothing where there is one of it', () => {
-    expect([placeSaid('rear axle', 'axle', TWO), placeSaid('1', 'axle', TWO), placeSaid('rear left', 'axle', TWO)]).toEqual(['2', '1', null]);
+    expect([
+      placeSaid('rear axle', 'axle', TWO),
+      placeSaid('1', 'axle', TWO),
+      placeSaid('rear left', 'axle', TWO),
+    ]).toEqual(['2', '1', null]);
     expect([placeSaid('', null, TWO), placeSaid('1L', null, TWO)]).toEqual(['', null]);
   });
 });
@@ -56,11 +60,27 @@ const guessed = (headings: string[], ...rows: string[][]) => {
 
 describe('what a table is of', () => {
   test.each([
-    ['readings', ['Reg', 'Date', 'Odometer (mi)', 'Item', 'Position', 'Reading', 'Units', 'Technician'], ['vehicle', 'at', 'meter', 'point', 'place', 'value', 'unit', 'by']],
-    ['log', ['Unit', 'Date', 'Odo', 'Litres', 'Cost', 'Full tank'], ['vehicle', 'at', 'meter', 'litres', 'price', 'full']],
+    [
+      'readings',
+      ['Reg', 'Date', 'Odometer (mi)', 'Item', 'Position', 'Reading', 'Units', 'Technician'],
+      ['vehicle', 'at', 'meter', 'point', 'place', 'value', 'unit', 'by'],
+    ],
+    [
+      'log',
+      ['Unit', 'Date', 'Odo', 'Litres', 'Cost', 'Full tank'],
+      ['vehicle', 'at', 'meter', 'litres', 'price', 'full'],
+    ],
     ['jobs', ['Fahrzeug', 'Datum', 'Kilometerstand', 'Arbeit', 'Rechnung'], ['vehicle', 'at', 'meter', 'job', 'paper']],
-    ['parts', ['fleet_code', 'date', 'km', 'component', 'wheel', 'when new'], ['vehicle', 'at', 'meter', 'what', 'place', 'fresh']],
-    ['vehicles', ['Fleet No', 'Registration', 'Manufacturer', 'Model', 'Built', 'Category', 'Tyres'], ['fleetCode', 'plate', 'make', 'model', 'year', 'class', 'tyreSize']],
+    [
+      'parts',
+      ['fleet_code', 'date', 'km', 'component', 'wheel', 'when new'],
+      ['vehicle', 'at', 'meter', 'what', 'place', 'fresh'],
+    ],
+    [
+      'vehicles',
+      ['Fleet No', 'Registration', 'Manufacturer', 'Model', 'Built', 'Category', 'Tyres'],
+      ['fleetCode', 'plate', 'make', 'model', 'year', 'class', 'tyreSize'],
+    ],
     ['vehicles', ['code', 'Zulassung', 'year', 'class'], ['fleetCode', null, 'year', 'class']],
   ])('%s: %j', (kind, headings, fields) => {
     expect(guessed(headings)).toMatchObject({ kind, fields });
@@ -68,12 +88,26 @@ describe('what a table is of', () => {
 
   test('one row a visit, its figures under headings that name places', () => {
     const { kind, columns } = guessed(
-      ['Plate', 'Inspected', 'Mileage', 'FL tread (32nds)', 'FR Tread outer [mm]', 'nearside rear tyre pressure', 'Pad inner front left', 'Battery V', 'tyre.tread@2R:inner', 'cold.oil:level', 'FL smell'],
+      [
+        'Plate',
+        'Inspected',
+        'Mileage',
+        'FL tread (32nds)',
+        'FR Tread outer [mm]',
+        'nearside rear tyre pressure',
+        'Pad inner front left',
+        'Battery V',
+        'tyre.tread@2R:inner',
+        'cold.oil:level',
+        'FL smell',
+      ],
       ['A 1', '1/2/2026', '52000', '7', '5.5', '33', '8', '12.6', '5', '0.5', 'odd'],
       ['A 1', '1/8/2026', '58000', '6', '5', '36', '7', '12.5', '4.5', '0.4', 'none'],
     );
     expect(kind).toBe('readings');
-    expect(columns.map(({ field, unit, at }) => [field, unit, at && `${at.point}@${at.place} ${at.measure} ${at.spot}`])).toEqual([
+    expect(
+      columns.map(({ field, unit, at }) => [field, unit, at && `${at.point}@${at.place} ${at.measure} ${at.spot}`]),
+    ).toEqual([
       ['vehicle', null, null],
       ['at', null, null],
       ['meter', 'mi', null],
@@ -90,7 +124,13 @@ describe('what a table is of', () => {
 
   test('the unit of a pressure without one is told by its figures', () => {
     const unit = (...figures: string[]) =>
-      guessColumns('readings', ['FL pressure'], figures.map((one) => [one]), POINT, TWO)[0]?.unit;
+      guessColumns(
+        'readings',
+        ['FL pressure'],
+        figures.map((one) => [one]),
+        POINT,
+        TWO,
+      )[0]?.unit;
     expect([unit('2.3', '2.5'), unit('33', '36'), unit('230', '250'), unit()]).toEqual(['bar', 'psi', null, null]);
   });
 

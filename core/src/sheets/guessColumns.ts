@@ -96,7 +96,8 @@ export function guessColumns(
     if (at)
       return { field: 'reading', at, unit: unitOf(heading, MEASURES[at.measure].unit, figuresIn(rows, index, style)) };
     const field = names?.get(bare(heading)) ?? names?.get(plainWords(heading));
-    const isId = field === 'vehicle' && bare(heading) === 'vehicle' && headings.some((other) => bare(other) === 'fleet code');
+    const isId =
+      field === 'vehicle' && bare(heading) === 'vehicle' && headings.some((other) => bare(other) === 'fleet code');
     return field && !isId && !taken.has(field) ? columnOf(field, heading, index) : NO_COLUMN;
   });
 }

@@ -34,9 +34,15 @@ describe('a figure', () => {
   });
 
   test('a unit behind it counts, whatever the column is in', () => {
-    expect(readFigure('35 psi', 'bar', { decimal: 'point' })).toEqual({ status: 'value', stored: expect.closeTo(241.3, 1) });
+    expect(readFigure('35 psi', 'bar', { decimal: 'point' })).toEqual({
+      status: 'value',
+      stored: expect.closeTo(241.3, 1),
+    });
     expect(readFigure('2,4', 'bar', { decimal: 'comma' })).toEqual({ status: 'value', stored: 240 });
-    expect(readFigure('52 390 mi', 'km', { decimal: 'point' })).toEqual({ status: 'value', stored: expect.closeTo(84313.5, 1) });
+    expect(readFigure('52 390 mi', 'km', { decimal: 'point' })).toEqual({
+      status: 'value',
+      stored: expect.closeTo(84313.5, 1),
+    });
   });
 });
 
@@ -80,8 +86,26 @@ describe('a day', () => {
 describe('how a table writes', () => {
   test.each([
     [[['03/04/2026', '5.5']], ',', 'point', 'dmy', true],
-    [[['03/04/2026', '5.5'], ['13/04/2026', '4']], ',', 'point', 'dmy', false],
-    [[['03/04/2026', '5,5'], ['04/13/2026', '4']], ';', 'comma', 'mdy', false],
+    [
+      [
+        ['03/04/2026', '5.5'],
+        ['13/04/2026', '4'],
+      ],
+      ',',
+      'point',
+      'dmy',
+      false,
+    ],
+    [
+      [
+        ['03/04/2026', '5,5'],
+        ['04/13/2026', '4'],
+      ],
+      ';',
+      'comma',
+      'mdy',
+      false,
+    ],
     [[['2026-04-03', '84,312']], '\t', 'point', 'ymd', false],
     [[['3.4.2026', '84.312', '5,5']], ';', 'comma', 'dmy', true],
     [[['5/5/2026', '1']], ';', 'comma', 'dmy', false],

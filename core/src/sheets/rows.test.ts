@@ -49,7 +49,9 @@ describe('readings, a row each', () => {
       T 1 | 2026-05-02 | 48000 | brake.fluid.water | | | 2 | | Kasimir |
       T 1 | 2026-05-03 | 48010 | tyre.age | 1R | | 0523 | | |`);
     expect(told).toEqual(['fresh', 'refused, value unreadable', 'fresh', 'fresh', 'fresh']);
-    expect(visits.map(({ by, inspection }) => [by, inspection.startedAt, inspection.meter, inspection.broughtFrom])).toEqual([
+    expect(
+      visits.map(({ by, inspection }) => [by, inspection.startedAt, inspection.meter, inspection.broughtFrom]),
+    ).toEqual([
       ['Kasimir', '2026-05-02T12:00:00.000Z', 48000, 'old.csv'],
       ['', '2026-05-03T12:00:00.000Z', 48010, 'old.csv'],
     ]);
@@ -91,7 +93,9 @@ describe('readings, a row each', () => {
   });
 
   test('days that are in another order than the rest say so', () => {
-    const { told } = readings(`${HEAD}T 1 | 13.04.2026 | 1 | tread | 1L | outer | 5\nT 1 | 04.13.2026 | 2 | tread | 1L | outer | 5\nT 1 | 14.04.2026 | 3 | tread | 1L | outer | 5`);
+    const { told } = readings(
+      `${HEAD}T 1 | 13.04.2026 | 1 | tread | 1L | outer | 5\nT 1 | 04.13.2026 | 2 | tread | 1L | outer | 5\nT 1 | 14.04.2026 | 3 | tread | 1L | outer | 5`,
+    );
     expect(told).toEqual(['fresh', 'refused, at swapped-day', 'fresh']);
   });
 
@@ -103,7 +107,11 @@ describe('readings, a row each', () => {
 
   const HERE = known(CAR, [
     {
-      inspection: inspectionOf(CAR, { startedAt: '2026-05-02T07:00:00.000Z', meter: 48_000, signedAt: '2026-05-02T08:00:00.000Z' }),
+      inspection: inspectionOf(CAR, {
+        startedAt: '2026-05-02T07:00:00.000Z',
+        meter: 48_000,
+        signedAt: '2026-05-02T08:00:00.000Z',
+      }),
       findings: [
         findingOf('tyre.tread', '1L', {
           readings: [{ measure: 'tread', spot: 'outer', phase: 'found', values: [5.2], bound: 'exact', step: null }],
@@ -124,7 +132,12 @@ describe('readings, a row each', () => {
     ['behind', GOOD.replace('48000', '40000').replace('05-02', '05-20'), { behind: 'meter-replaced' }, HERE],
     ['too-far', GOOD.replace('48000', '98000').replace('05-02', '05-09'), { 'too-far': 'keep' }, HERE],
     ['unlikely', GOOD.replace('5.2', '19'), { unlikely: 'keep' }, known(CAR)],
-    ['unit-slip', GOOD.replace('tyre.tread', 'tyre.pressure').replace('outer', '').replace('5.2 | mm', '33 | kPa'), { 'unit-slip': 'keep' }, known(CAR)],
+    [
+      'unit-slip',
+      GOOD.replace('tyre.tread', 'tyre.pressure').replace('outer', '').replace('5.2 | mm', '33 | kPa'),
+      { 'unit-slip': 'keep' },
+      known(CAR),
+    ],
     ['read-twice', `${GOOD}\n${GOOD.replace('5.2', '5.4')}`, { 'read-twice': 'keep' }, known(CAR)],
   ])('%s is asked once, then kept or left out', (code, row, answers, given) => {
     const open = readings(HEAD + row, given);
@@ -146,7 +159,10 @@ describe('readings, a row each', () => {
   });
 
   test('two meters in one visit: the second is refused', () => {
-    expect(readings(`${HEAD}${GOOD}\n${GOOD.replace('48000', '48500').replace('outer', 'inner')}`).told).toEqual(['fresh', 'refused, meter other-meter']);
+    expect(readings(`${HEAD}${GOOD}\n${GOOD.replace('48000', '48500').replace('outer', 'inner')}`).told).toEqual([
+      'fresh',
+      'refused, meter other-meter',
+    ]);
   });
 
   test('the same rows make the same ids, other rows others', () => {
@@ -159,20 +175,30 @@ describe('readings, a row each', () => {
 describe('readings, a row a visit', () => {
   const WIDE = 'plate | date | odometer | FL tread | FR tread | RL outer tread | battery voltage\n';
   test('empty cells say nothing; a place the vehicle does not have is refused', () => {
-    const { told, visits } = readings(`${WIDE}T 1 | 2026-05-02 | 48000 | 5 | 5.5 | | 12.6\nT 1 | 2026-05-09 | 49000 | 4 | | |\nT 1 | 2026-05-16 | 49000 | | | |`);
+    const { told, visits } = readings(
+      `${WIDE}T 1 | 2026-05-02 | 48000 | 5 | 5.5 | | 12.6\nT 1 | 2026-05-09 | 49000 | 4 | | |\nT 1 | 2026-05-16 | 49000 | | | |`,
+    );
     expect(told).toEqual(['fresh', 'fresh', 'refused, value missing']);
     expect(visits.map(({ findings }) => findings.length)).toEqual([3, 1]);
     expect(readings(`${WIDE}T 2 | 2026-05-02 | 48000 | 5 | | |`, known(MINIBUS)).told).toEqual(['fresh']);
-    expect(readings('plate | date | odometer | RL tread\nT 2 | 2026-05-02 | 48000 | 5', known(MINIBUS)).told).toEqual(['refused, place no-place']);
+    expect(readings('plate | date | odometer | RL tread\nT 2 | 2026-05-02 | 48000 | 5', known(MINIBUS)).told).toEqual([
+      'refused, place no-place',
+    ]);
   });
 });
 
 function entries(kind: SheetKind, text: string, here: LifeEntry[] = [], answers: DoubtAnswers = {}) {
   const { reading, rows } = table(kind, text);
-  const taken = takeEntries(rows, { vehicle: CAR, entries: here }, { reading, answers, house: USUAL_HOUSE_RULES, now: NOW, idOf });
+  const taken = takeEntries(
+    rows,
+    { vehicle: CAR, entries: here },
+    { reading, answers, house: USUAL_HOUSE_RULES, now: NOW, idOf },
+  );
   return {
     told: taken.fates.map(({ fate, faults, doubts }) =>
-      [fate, ...faults.map(({ field, code }) => `${field} ${code}`), ...doubts.map(({ code }) => `? ${code}`)].join(', '),
+      [fate, ...faults.map(({ field, code }) => `${field} ${code}`), ...doubts.map(({ code }) => `? ${code}`)].join(
+        ', ',
+      ),
     ),
     entries: taken.entries.map(({ entry: { id: _id, vehicleId: _of, ...entry } }) => entry),
     whole: taken.entries.map(({ entry }) => entry),
@@ -219,7 +245,14 @@ describe('a log, jobs and parts', () => {
       T 1 | 2.5.2026 | 48000 | | | |
       T 1 | 2.5.2026 | 48000 | Greasing | roof | |`;
     const { told, entries: made, whole } = entries('jobs', text);
-    expect(told).toEqual(['fresh', 'fresh', 'fresh', 'doubtful, ? before-built', 'refused, job missing', 'refused, place no-place']);
+    expect(told).toEqual([
+      'fresh',
+      'fresh',
+      'fresh',
+      'doubtful, ? before-built',
+      'refused, job missing',
+      'refused, place no-place',
+    ]);
     expect(made).toMatchObject([
       { job: { code: 'engine-oil', name: 'Oil change' }, numbers: 'AB 12', paper: 'R-1', meter: 48000 },
       { job: { code: 'brake-fluid', name: '' }, meter: null },
@@ -253,7 +286,8 @@ describe('vehicles', () => {
     const { reading, rows } = table('vehicles', text);
     return takeVehicles(rows, here, { reading, answers, now: NOW, idOf });
   };
-  const HEADS = 'fleet no | registration | make | model | built | category | counts | axles | front tyre pressure (bar) | oil litres\n';
+  const HEADS =
+    'fleet no | registration | make | model | built | category | counts | axles | front tyre pressure (bar) | oil litres\n';
 
   test('new ones are made of what the table says; what is needed and missing is refused', () => {
     const { fates, vehicles } = take(`${HEADS}FH 9 | AB 1 | Osprell | Linnet | 12.03.2019 | van | km | 3 | 2.4 | 5.5
@@ -278,7 +312,10 @@ describe('vehicles', () => {
     const row = (plate: string, year: string) => `${HEADS}t 1 | ${plate} | | | ${year} | | | | |`;
     expect(take(row('TST 1', '2020'), [CAR]).fates[0]?.fate).toBe('same');
     const open = take(row('NEW 1', ''), [CAR]);
-    expect(open.fates[0]).toMatchObject({ fate: 'doubtful', doubts: [{ field: 'plate', written: 'NEW 1', allowed: 'TST 1' }] });
+    expect(open.fates[0]).toMatchObject({
+      fate: 'doubtful',
+      doubts: [{ field: 'plate', written: 'NEW 1', allowed: 'TST 1' }],
+    });
     expect(open.vehicles).toEqual([]);
     const kept = take(row('NEW 1', ''), [CAR], { 'here-otherwise': 'keep' });
     expect(kept.vehicles).toEqual([{ ...CAR, plate: 'NEW 1' }]);

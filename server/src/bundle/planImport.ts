@@ -55,7 +55,11 @@ export async function planImport(
     ]),
   );
   const strangers: string[] = [];
-  const changes = new ChangesOf({ ...stamps, device: 'bundle', personOf: (name) => people.get(name.toLowerCase()) ?? stamps.by });
+  const changes = new ChangesOf({
+    ...stamps,
+    device: 'bundle',
+    personOf: (name) => people.get(name.toLowerCase()) ?? stamps.by,
+  });
   const meet = async (names: readonly string[]) => {
     for (const name of names) {
       if (people.has(name.toLowerCase())) continue;

@@ -42,7 +42,9 @@ async function append(tx: Tx, taken: readonly Taken<LifeEntry, Standing>[]): Pro
     })),
   );
   // The last of a vehicle counts.
-  const last = new Map(taken.flatMap(({ body, outcome }) => (outcome.standing ? [[body.vehicleId, outcome.standing]] : [])));
+  const last = new Map(
+    taken.flatMap(({ body, outcome }) => (outcome.standing ? [[body.vehicleId, outcome.standing]] : [])),
+  );
   for (const [vehicleId, standing] of last) await keepStanding(tx, vehicleId, standing);
 }
 

@@ -93,7 +93,11 @@ async function keepSigned(tx: Tx, taken: readonly Taken<OperationBody<'inspectio
   await keepForecasts(
     tx,
     taken.flatMap(({ body, outcome }) =>
-      outcome.forecasts.map((forecast) => ({ inspection_id: body.inspectionId, series: forecast.series, body: forecast })),
+      outcome.forecasts.map((forecast) => ({
+        inspection_id: body.inspectionId,
+        series: forecast.series,
+        body: forecast,
+      })),
     ),
   );
   await keepSignatures(

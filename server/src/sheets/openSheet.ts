@@ -47,7 +47,12 @@ export async function openSheet(file: string, said: FileRead | undefined): Promi
   if (isZip(head)) {
     const book = await firstRowsOfBook(file, said?.tab ?? '');
     const { tabs, tab, rows } = book;
-    return { format: 'xlsx', tabs, rows, file: { encoding: 'utf-8', separator: 'comma', tab, headingRow: said?.headingRow ?? headingRow(rows) } };
+    return {
+      format: 'xlsx',
+      tabs,
+      rows,
+      file: { encoding: 'utf-8', separator: 'comma', tab, headingRow: said?.headingRow ?? headingRow(rows) },
+    };
   }
   const encoding = said?.encoding ?? (await encodingOf(file, head));
   const separator = said?.separator ?? separatorOf(decodedHead(head, encoding));
@@ -130,7 +135,8 @@ function separatorOf(text: string): FileRead['separator'] {
 function headingRow(rows: readonly SheetRow[]): number {
   const filled = ({ cells }: SheetRow) => cells.filter((cell) => cellText(cell) !== '').length;
   const widest = Math.max(...rows.map(filled));
-  const names = ({ cells }: SheetRow) => cells.every((cell) => !/^[\d.,\-/ ]+$/.test(cellText(cell)) || cellText(cell) === '');
+  const names = ({ cells }: SheetRow) =>
+    cells.every((cell) => !/^[\d.,\-/ ]+$/.test(cellText(cell)) || cellText(cell) === '');
   return (rows.find((row) => filled(row) >= Math.max(2, 0.6 * widest) && names(row)) ?? rows[0])?.row ?? 1;
 }
 
@@ -188,14 +194,23 @@ function decoding(encoding: string): Transform {
 }
 
 function bounded(cells: readonly SheetCell[], row: number): void {
-  if (cells.length > MOST_COLUMNS) throw new SheetRefused('sheet-too-wide', `row ${row}: at most ${MOST_COLUMNS} columns`);
+  if (cells.length > MOST_COLUMNS)
+    throw new SheetRefused('sheet-too-wide', `row ${row}: at most ${MOST_COLUMNS} columns`);
   if (cells.some((cell) => typeof cell === 'string' && cell.length > MOST_IN_CELL))
     throw new SheetRefused('sheet-unreadable', `row ${row}: a cell of more than ${MOST_IN_CELL} letters`);
 }
 
 /** Sheets of a spreadsheet one after the other, with their rows. */
-async function* sheetsOf(file: string): AsyncGenerator<{ readonly name: string; readonly rows: AsyncIterable<SheetRow> }> {
-  const options = { entries: 'emit', sharedStrings: 'cache', hyperlinks: 'ignore', styles: 'cache', worksheets: 'emit' } as const;
+async function* sheetsOf(
+  file: string,
+): AsyncGenerator<{ readonly name: string; readonly rows: AsyncIterable<SheetRow> }> {
+  const options = {
+    entries: 'emit',
+    sharedStrings: 'cache',
+    hyperlinks: 'ignore',
+    styles: 'cache',
+    worksheets: 'emit',
+  } as const;
   // Loaded where it is needed: most tables are text.
   const { default: books } = await import('exceljs');
   const reader = new books.stream.xlsx.WorkbookReader(file, options);
@@ -261,4 +276,3 @@ function plainCell(value: ExcelJS.CellValue): SheetCell {
   if ('error' in value) return value.error;
   return null;
 }
-

@@ -1,13 +1,5 @@
 import type { Life, SheetPlan, SheetTaking, VisitLine } from '@weskopos/contract';
-import {
-  namedRules,
-  rulesOf,
-  signedPoints,
-  verdictFor,
-  type Rulebook,
-  type Rules,
-  type Vehicle,
-} from '@weskopos/core';
+import { namedRules, rulesOf, signedPoints, verdictFor, type Rulebook, type Rules, type Vehicle } from '@weskopos/core';
 import { takeEntries, type BroughtEntry } from '@weskopos/core/sheets/entryRows';
 import { cellText } from '@weskopos/core/sheets/readCell';
 import { takeReadings, type BroughtVisit } from '@weskopos/core/sheets/readingRows';
@@ -130,7 +122,11 @@ export class SheetPlanner {
         continue;
       }
       if (written !== '')
-        reader.wrong('vehicle', ids.length > 1 ? 'two-vehicles' : 'unknown-vehicle', 'fleet code, plate or VIN of a vehicle that is here');
+        reader.wrong(
+          'vehicle',
+          ids.length > 1 ? 'two-vehicles' : 'unknown-vehicle',
+          'fleet code, plate or VIN of a vehicle that is here',
+        );
       this.fates.set(row.row, { row: row.row, fate: 'refused', faults: reader.faults, doubts: [] });
     }
     return { rows: this.rows.length, ids: [...this.ofVehicle.keys()] };
@@ -167,7 +163,12 @@ export class SheetPlanner {
     const fates = this.rows.flatMap(({ row }) => this.fates.get(row) ?? []);
     const count = (fate: Fate) => fates.filter((one) => one.fate === fate).length;
     await this.report();
-    const doubts = [...groupBy(fates.flatMap((one) => [...new Set(one.doubts.map(({ code }) => code))]), (code) => code)];
+    const doubts = [
+      ...groupBy(
+        fates.flatMap((one) => [...new Set(one.doubts.map(({ code }) => code))]),
+        (code) => code,
+      ),
+    ];
     return {
       hash: this.hash.digest('hex'),
       fresh: this.fresh,
@@ -244,7 +245,10 @@ export class SheetPlanner {
   private rulesFor({ focus }: BroughtVisit['inspection']): Rules {
     const points = [...new Set((focus ?? []).map((key) => key.split('@')[0]))];
     const { template } = this.rules;
-    return { ...this.rules, template: { ...template, points: template.points.filter((code) => points.includes(code)) } };
+    return {
+      ...this.rules,
+      template: { ...template, points: template.points.filter((code) => points.includes(code)) },
+    };
   }
 
   private async entry({ entry, by }: BroughtEntry): Promise<void> {
@@ -308,5 +312,11 @@ function namesOf(named: readonly NamedVehicle[]): Map<string, string[]> {
 export function idOf(text: string): string {
   const hex = createHash('sha256').update(text).digest('hex');
   const variant = ((parseInt(hex[16] ?? '0', 16) & 0x3) | 0x8).toString(16);
-  return [hex.slice(0, 8), hex.slice(8, 12), `8${hex.slice(13, 16)}`, `${variant}${hex.slice(17, 20)}`, hex.slice(20, 32)].join('-');
+  return [
+    hex.slice(0, 8),
+    hex.slice(8, 12),
+    `8${hex.slice(13, 16)}`,
+    `${variant}${hex.slice(17, 20)}`,
+    hex.slice(20, 32),
+  ].join('-');
 }

@@ -43,7 +43,13 @@ const take = (look: SheetLook, change: Partial<SheetTaking> = {}, leaveRefused =
   client.send('POST', `/api/sheets/${look.id}`, { reading: { ...look.guess, ...change }, leaveRefused });
 const lifeOf = async (id = vehicle.id) =>
   (await client.get(`/api/vehicles/${id}/life`)).body as {
-    visits: { inspection: Record<string, unknown>; inspector: string; signedBy: string; findings: unknown[]; seal: unknown }[];
+    visits: {
+      inspection: Record<string, unknown>;
+      inspector: string;
+      signedBy: string;
+      findings: unknown[];
+      seal: unknown;
+    }[];
     entries: Record<string, unknown>[];
   };
 
@@ -61,10 +67,23 @@ test('readings of another program: looked at, planned, taken; told by whom and f
   expect(look).toMatchObject({
     name: 'old book.csv',
     format: 'csv',
-    guess: { kind: 'readings', file: { encoding: 'utf-8', separator: 'semicolon', headingRow: 1 }, style: { decimal: 'comma', days: 'dmy' } },
+    guess: {
+      kind: 'readings',
+      file: { encoding: 'utf-8', separator: 'semicolon', headingRow: 1 },
+      style: { decimal: 'comma', days: 'dmy' },
+    },
     daysUnsure: false,
   });
-  expect(look.guess.columns.map(({ field }) => field)).toEqual(['vehicle', 'at', 'meter', 'point', 'place', 'spot', 'value', 'by']);
+  expect(look.guess.columns.map(({ field }) => field)).toEqual([
+    'vehicle',
+    'at',
+    'meter',
+    'point',
+    'place',
+    'spot',
+    'value',
+    'by',
+  ]);
   expect(await plan(look)).toMatchObject({
     rows: { fresh: 4, same: 0, doubtful: 0, refused: 0 },
     makes: { visits: 3, entries: 0, vehicles: 0 },
@@ -74,7 +93,15 @@ test('readings of another program: looked at, planned, taken; told by whom and f
   expect((await lifeOf()).visits).toEqual([]);
   expect((await take(look)).status).toBe(200);
   const { visits } = await lifeOf();
-  expect(visits.map(({ inspection, inspector, signedBy }) => [inspection.startedAt, inspection.meter, inspection.broughtFrom, inspector, signedBy])).toEqual([
+  expect(
+    visits.map(({ inspection, inspector, signedBy }) => [
+      inspection.startedAt,
+      inspection.meter,
+      inspection.broughtFrom,
+      inspector,
+      signedBy,
+    ]),
+  ).toEqual([
     ['2024-03-14T12:00:00.000Z', 12400, 'old book.csv', 'Kasimir', 'Maren'],
     ['2024-09-20T12:00:00.000Z', 22900, 'old book.csv', 'Kasimir', 'Maren'],
     ['2025-04-02T12:00:00.000Z', 34100, 'old book.csv', 'Kasimir', 'Maren'],
@@ -97,7 +124,11 @@ test('a spreadsheet says the same as the text it was made from', async () => {
   sheet.addRow(['FH 21', new Date('2025-05-01T00:00:00Z'), 35_000, { formula: '40+1.5', result: 41.5 }, true]);
   sheet.addRow(['FH 21', '2025-05-09', '35,600', { richText: [{ text: '39' }, { text: '.25' }] }, 'yes']);
   const look = await send(Buffer.from(await book.xlsx.writeBuffer()), 'fuel.xlsx');
-  expect(look).toMatchObject({ format: 'xlsx', tabs: ['Notes', 'Fuel'], guess: { kind: 'log', file: { tab: 'Fuel', headingRow: 3 } } });
+  expect(look).toMatchObject({
+    format: 'xlsx',
+    tabs: ['Notes', 'Fuel'],
+    guess: { kind: 'log', file: { tab: 'Fuel', headingRow: 3 } },
+  });
   expect(look.sample).toHaveLength(2);
   expect((await plan(look)).rows).toEqual({ fresh: 2, same: 0, doubtful: 0, refused: 0 });
   expect((await take(look)).status).toBe(200);
@@ -108,7 +139,11 @@ test('a spreadsheet says the same as the text it was made from', async () => {
   ]);
   const text = 'vehicle,date,odo,litres,full\nFH 21,2025-05-01,35000,41.5,yes\nFH 21,2025-05-09,35600,39.25,yes\n';
   expect((await plan(await send(text))).rows).toMatchObject({ same: 2 });
-  const other = (await client.send('POST', `/api/sheets/${look.id}/look`, { file: { ...look.guess.file, tab: 'Notes', headingRow: 1 } })).body as SheetLook;
+  const other = (
+    await client.send('POST', `/api/sheets/${look.id}/look`, {
+      file: { ...look.guess.file, tab: 'Notes', headingRow: 1 },
+    })
+  ).body as SheetLook;
   expect(other.headings).toEqual(['nothing here']);
 });
 
@@ -133,12 +168,23 @@ test('refused rows are named, and leave nothing behind unless they are left out'
   const told = await plan(look);
   expect(told.rows).toEqual({ fresh: 1, same: 0, doubtful: 0, refused: 2 });
   expect(told.told).toMatchObject([
-    { row: 2, fate: 'refused', faults: [{ field: 'value', code: 'out-of-range', written: '72', allowed: '0 to 25 mm' }] },
+    {
+      row: 2,
+      fate: 'refused',
+      faults: [{ field: 'value', code: 'out-of-range', written: '72', allowed: '0 to 25 mm' }],
+    },
     { row: 3, fate: 'refused', faults: [{ field: 'vehicle', code: 'unknown-vehicle', written: 'XX 9' }] },
   ]);
-  const report = Papa.parse<string[]>(String((await client.get(`/api/sheets/${look.id}/report`)).body), { skipEmptyLines: true }).data;
+  const report = Papa.parse<string[]>(String((await client.get(`/api/sheets/${look.id}/report`)).body), {
+    skipEmptyLines: true,
+  }).data;
   // A row that is empty is counted, so that numbers are those of the file.
-  expect(report.map(([row, fate]) => [row, fate])).toEqual([['row', 'fate'], ['2', 'refused'], ['3', 'refused'], ['5', 'fresh']]);
+  expect(report.map(([row, fate]) => [row, fate])).toEqual([
+    ['row', 'fate'],
+    ['2', 'refused'],
+    ['3', 'refused'],
+    ['5', 'fresh'],
+  ]);
   expect(report[1]?.slice(2, 4)).toEqual(['value out-of-range: 72 (0 to 25 mm)', 'QX 21']);
   const before = (await lifeOf()).visits.length;
   expect(await take(look)).toMatchObject({ status: 409, body: { code: 'sheet-rows-refused', detail: '2' } });
@@ -148,7 +194,9 @@ test('refused rows are named, and leave nothing behind unless they are left out'
 });
 
 test('doubts are asked with how many rows they are about, and answered for all of them', async () => {
-  const look = await send(`${HEAD}\nQX 21;01.05.2025;20.000;tread;FL;outer;4,7;\nQX 21;14.03.2024;12.400;tread;FL;outer;6,0;\n`);
+  const look = await send(
+    `${HEAD}\nQX 21;01.05.2025;20.000;tread;FL;outer;4,7;\nQX 21;14.03.2024;12.400;tread;FL;outer;6,0;\n`,
+  );
   expect(await plan(look)).toMatchObject({
     rows: { fresh: 0, doubtful: 2 },
     doubts: [
@@ -162,13 +210,17 @@ test('doubts are asked with how many rows they are about, and answered for all o
 });
 
 test('vehicles come in and change, with what every row says', async () => {
-  const look = await send('fleet no,reg,make,model,built\nFH 90,NN 90,Osprell,Heron,2021\nFH 21,QX 21,Osprell,Wren,2020\n');
+  const look = await send(
+    'fleet no,reg,make,model,built\nFH 90,NN 90,Osprell,Heron,2021\nFH 21,QX 21,Osprell,Wren,2020\n',
+  );
   expect(look.guess.kind).toBe('vehicles');
   expect((await plan(look)).rows.refused).toBe(1);
   const answered = { fixed: { class: 'car' }, answers: { 'here-otherwise': 'keep' } } as const;
   expect(await plan(look, answered)).toMatchObject({ rows: { fresh: 2 }, makes: { vehicles: 1, changed: 1 } });
   expect((await take(look, answered)).status).toBe(200);
-  const yard = (await client.get('/api/yard')).body as { vehicle: { fleetCode: string; model: string; class: string } }[];
+  const yard = (await client.get('/api/yard')).body as {
+    vehicle: { fleetCode: string; model: string; class: string };
+  }[];
   expect(yard.map(({ vehicle: { fleetCode, model, class: kind } }) => [fleetCode, model, kind])).toEqual([
     ['FH 21', 'Wren', 'car'],
     ['FH 90', 'Heron', 'car'],
@@ -201,7 +253,10 @@ test('columns that say nothing, and a reading without its place, are refused by 
   const none = look.guess.columns.map(() => ({ field: null, unit: null, at: null }));
   const planned = (columns: unknown) => client.send('POST', `/api/sheets/${look.id}/plan`, { ...look.guess, columns });
   expect(await planned(none)).toMatchObject({ status: 400, body: { code: 'sheet-no-columns' } });
-  expect(await planned([{ field: 'reading', unit: null, at: null }])).toMatchObject({ status: 400, body: { errors: [{ field: 'columns.0.at' }] } });
+  expect(await planned([{ field: 'reading', unit: null, at: null }])).toMatchObject({
+    status: 400,
+    body: { errors: [{ field: 'columns.0.at' }] },
+  });
 });
 
 test('what a workshop takes out as a table comes in to another, and out the same', async () => {
@@ -217,13 +272,25 @@ test('what a workshop takes out as a table comes in to another, and out the same
   );
   await client.operations(operationOf('vehicle.put', newVehicle({ fleetCode: 'FH 50' })));
   const out = async (from: Client) =>
-    Papa.parse<Record<string, string>>(String((await from.get('/api/tables/readings?separator=semicolon&decimal=comma')).body), {
-      header: true,
-      delimiter: ';',
-      skipEmptyLines: true,
-    })
+    Papa.parse<Record<string, string>>(
+      String((await from.get('/api/tables/readings?separator=semicolon&decimal=comma')).body),
+      {
+        header: true,
+        delimiter: ';',
+        skipEmptyLines: true,
+      },
+    )
       .data.filter(({ fleetCode }) => fleetCode === 'FH 50')
-      .map(({ point, place, measure, spot, value, unit, meter, startedAt }) => [point, place, measure, spot, value, unit, meter, startedAt]);
+      .map(({ point, place, measure, spot, value, unit, meter, startedAt }) => [
+        point,
+        place,
+        measure,
+        spot,
+        value,
+        unit,
+        meter,
+        startedAt,
+      ]);
   const text = String((await far.client.get('/api/tables/readings?separator=semicolon&decimal=comma&bom=yes')).body);
   const look = await send(text, 'readings.csv');
   // The vehicle's id is another one there: it is told by its fleet code.

@@ -76,7 +76,10 @@ export class Sheets {
   }
 
   /** What a file looks like, read as somebody says or as it seems. */
-  async look(id: string, said: { readonly file?: SheetTaking['file'] | undefined; readonly kind?: SheetKind | undefined }): Promise<SheetLook> {
+  async look(
+    id: string,
+    said: { readonly file?: SheetTaking['file'] | undefined; readonly kind?: SheetKind | undefined },
+  ): Promise<SheetLook> {
     const { name } = this.waiting(id);
     const { engine } = this.needs;
     const { format, tabs, file, rows } = await this.open(id, said.file);
@@ -115,7 +118,8 @@ export class Sheets {
       try {
         // Looked at anew: others worked meanwhile.
         const { plan, hash, fresh } = await this.planned(id, taking, by, this.draftOf(id));
-        if (plan.rows.refused > 0 && !leaveRefused) throw new Refused(409, 'sheet-rows-refused', String(plan.rows.refused));
+        if (plan.rows.refused > 0 && !leaveRefused)
+          throw new Refused(409, 'sheet-rows-refused', String(plan.rows.refused));
         const makes = Object.values(plan.makes).reduce((sum, one) => sum + one, 0);
         if (makes > 0) {
           const touched = plan.vehicles.map((one) => one.id);
@@ -166,12 +170,7 @@ export class Sheets {
   }
 
   /** Feeds the thread with the life of each vehicle that is named. @param draft where changes are laid ready; null for a look */
-  private async planned(
-    id: string,
-    taking: SheetTaking,
-    by: Bringer,
-    draft: string | null,
-  ): Promise<SheetPlanned> {
+  private async planned(id: string, taking: SheetTaking, by: Bringer, draft: string | null): Promise<SheetPlanned> {
     const waiting = this.waiting(id);
     const { engine } = this.needs;
     const thread = new ThreadTalk<SheetRequest, SheetReply>(startThread(__dirname, 'sheetWorker'));
@@ -184,7 +183,9 @@ export class Sheets {
       for (const vehicleId of opened.ids) {
         const life = await readLife(engine, vehicleId);
         if (!life) continue;
-        const taken = heard(await thread.ask({ kind: 'take', known: { life, chain: await chainEnd(engine, vehicleId) } }));
+        const taken = heard(
+          await thread.ask({ kind: 'take', known: { life, chain: await chainEnd(engine, vehicleId) } }),
+        );
         if (taken.kind === 'taken') waiting.progress = { done: taken.done, rows: opened.rows };
       }
       const done = heard(await thread.ask({ kind: 'finish' }));
@@ -196,7 +197,12 @@ export class Sheets {
     }
   }
 
-  private async givenFor(id: string, name: string, taking: SheetTaking, by: Bringer): Promise<Omit<SheetGiven, 'draft'>> {
+  private async givenFor(
+    id: string,
+    name: string,
+    taking: SheetTaking,
+    by: Bringer,
+  ): Promise<Omit<SheetGiven, 'draft'>> {
     const { engine, clock, keys } = this.needs;
     const rulebook = newestRulebook(await readRulebooks(engine));
     const named = await engine.query<{ id: string; fleet_code: string; plate: string; vin: string }>(

@@ -41,7 +41,11 @@ export async function seal(db: Queries, key: WorkshopKey, told: ToSign): Promise
  * Signs a text behind the last one of its vehicle. The text is canonical JSON (RFC 8785); it names the hash of the one
  * before, so that none can be changed or left out between two others without being seen.
  */
-export function sealBehind(last: ChainEnd | null, key: WorkshopKey, { vehicleId, kind, subject, says }: ToSign): Sealed {
+export function sealBehind(
+  last: ChainEnd | null,
+  key: WorkshopKey,
+  { vehicleId, kind, subject, says }: ToSign,
+): Sealed {
   const [n, previous] = [(last?.n ?? 0) + 1, last?.hash ?? null];
   const told = { format: FORMAT, version: VERSION, vehicleId, n, previous, kind, subject, ...says };
   const document = canonicalize(told) ?? '';

@@ -75,7 +75,8 @@ function VisitMoment({ life: { vehicle }, sheet, visit, marked, onMark }: VisitM
   const verdict = signed ? verdictOfVisit(vehicle, visit, rules) : null;
   const grade = verdict?.grade ?? 'not-seen';
   const photos = visit.findings.flatMap(({ photos: taken }) => taken).slice(0, MOST_PHOTOS);
-  const name = `${templateWords(rules.template)}, ${visit.inspector}`;
+  const { broughtFrom } = visit.inspection;
+  const name = `${broughtFrom === null ? templateWords(rules.template) : say.broughtIn}, ${visit.inspector}`;
   const inside = (
     <>
       <GradeMark grade={grade} height={34} />

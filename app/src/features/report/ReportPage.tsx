@@ -114,20 +114,26 @@ export function ReportPage() {
   );
 }
 
+const asItStood = ({ state, ambientC, load }: FoundVisit['visit']['inspection'], { rules }: Report) => [
+  words.state[state].toLowerCase(),
+  ambientC === null ? '' : amount('temperature', ambientC),
+  words.load[load].toLowerCase(),
+  templateWords(rules.template),
+];
+
 /** When, by whom, how it stood, what the keeper said, and whether it is signed. */
 function ReportHead({ found: { visit }, report }: { readonly found: FoundVisit; readonly report: Report }) {
   const { inspection, inspector, signedBy } = visit;
   const stood = [
     meterWords(inspection.meter, report.vehicle.meterUnit),
-    words.state[inspection.state].toLowerCase(),
-    inspection.ambientC === null ? '' : amount('temperature', inspection.ambientC),
-    words.load[inspection.load].toLowerCase(),
-    templateWords(report.rules.template),
+    // How it stood, nobody saw here.
+    ...(inspection.broughtFrom === null ? asItStood(inspection, report) : []),
   ];
   return (
     <View>
       <Words>{`${dayAndTime(inspection.startedAt)}, ${inspector}`}</Words>
       <Words>{stood.filter(Boolean).join(' · ')}</Words>
+      {inspection.broughtFrom === null ? null : <Words strong>{say.broughtFrom(inspection.broughtFrom)}</Words>}
       {inspection.meterAnswer ? (
         <Words soft>{`Meter: ${words.meterAnswer[inspection.meterAnswer].toLowerCase()}.`}</Words>
       ) : null}

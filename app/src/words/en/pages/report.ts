@@ -26,6 +26,7 @@ export const report = {
   asItCame: 'As it came',
   theKeeperSays: (complaint: string) => `The keeper says: “${complaint}”`,
   signedBy: (part: string, dayAndTime: string) => `Signed by ${part}, ${dayAndTime}`,
+  broughtFrom: (source: string) => `Brought in from ${source}: nobody walked it here.`,
   notSignedYetThisIs: 'Not signed yet: this is a draft.',
   limitSheetRulesVersionHouse: (
     code: string,

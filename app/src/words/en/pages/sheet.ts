@@ -45,6 +45,7 @@ export const sheet = {
   nothingYet: 'Nothing yet. Visits, jobs, parts and fuel stand here as they come.',
   nothingOfThis: 'Nothing of this kind.',
   halfDone: 'half done',
+  broughtIn: 'Brought in',
   mark: (what: string) => `Mark ${what} to compare`,
   photosOf: (day: string) => `Photos of ${day}`,
   compareMarked: 'Compare the two marked',

@@ -1,1 +1,0 @@
-export { DataPage as default } from '../src/features/data/DataPage';

@@ -1,0 +1,1 @@
+export { DataPage as default } from '../../src/features/data/DataPage';

@@ -1,0 +1,1 @@
+export { BringTablePage as default } from '../../src/features/data/table/BringTablePage';
