@@ -103,18 +103,16 @@ async function insertedBarely({ context: { engine } }: TestWorkshop, rows: reado
            as r (id uuid, vehicle text, day date, km double precision, point text, place text, spot text, value double precision)`,
         [
           JSON.stringify(
-            rows
-              .slice(at, at + AT_ONCE)
-              .map(([vehicle, day, km, point, place, spot, value]) => ({
-                id: randomUUID(),
-                vehicle,
-                day,
-                km,
-                point,
-                place,
-                spot,
-                value,
-              })),
+            rows.slice(at, at + AT_ONCE).map(([vehicle, day, km, point, place, spot, value]) => ({
+              id: randomUUID(),
+              vehicle,
+              day,
+              km,
+              point,
+              place,
+              spot,
+              value,
+            })),
           ),
         ],
       );

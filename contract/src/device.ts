@@ -4,5 +4,16 @@ export { MOST_OPERATIONS, OPERATION_VERSIONS, REFUSALS, type Refusal } from './o
 export { isProblem } from './isProblem';
 export { PHOTO_LIMITS } from './photoLimits';
 export { LEAST_SECRET } from './leastSecret';
-export { BOMS, DECIMAL_MARKS, SEPARATORS, TABLES, TABLES_PATH, type CsvStyle, type TableName } from './tableNames';
+export {
+  BOMS,
+  DECIMAL_MARKS,
+  SEPARATORS,
+  TABLES,
+  TABLES_PATH,
+  TABLE_FORMATS,
+  TABLE_UNITS,
+  type CsvStyle,
+  type TableName,
+  type TableStyle,
+} from './tableNames';
 export { ENCODINGS, SHEET_PROBLEMS, SHEET_SEPARATORS, SHEETS_PATH, type SheetProblem } from './sheetNames';

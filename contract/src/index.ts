@@ -108,7 +108,7 @@ export {
   type VisitLine,
 } from './bundle';
 export { alarmSchema, storageSchema, type Alarm, type BackupSet, type Storage } from './backup';
-export { csvStyleSchema } from './tables';
+export { tableStyleSchema } from './tables';
 export {
   MOST_COLUMNS,
   sheetLookSchema,
@@ -120,4 +120,15 @@ export {
   type SheetTaking,
 } from './sheets';
 export { ENCODINGS, SHEET_PROBLEMS, SHEET_SEPARATORS, SHEETS_PATH, type SheetProblem } from './sheetNames';
-export { BOMS, DECIMAL_MARKS, SEPARATORS, TABLES, TABLES_PATH, type CsvStyle, type TableName } from './tableNames';
+export {
+  BOMS,
+  DECIMAL_MARKS,
+  SEPARATORS,
+  TABLES,
+  TABLES_PATH,
+  TABLE_FORMATS,
+  TABLE_UNITS,
+  type CsvStyle,
+  type TableName,
+  type TableStyle,
+} from './tableNames';

@@ -20,6 +20,17 @@ export const DECIMAL_MARKS = ['point', 'comma'] as const;
 /** Whether a byte order mark, by which some spreadsheets know UTF-8, comes first. */
 export const BOMS = ['no', 'yes'] as const;
 
+/** What a table is written as. */
+export const TABLE_FORMATS = ['csv', 'xlsx'] as const;
+/** In which units its figures are: those everything is stored in, or those the house reads. */
+export const TABLE_UNITS = ['stored', 'house'] as const;
+
+/** How a table is taken out. */
+export interface TableStyle extends CsvStyle {
+  readonly format: (typeof TABLE_FORMATS)[number];
+  readonly units: (typeof TABLE_UNITS)[number];
+}
+
 /** How a CSV file is written: what a spreadsheet of another country reads. */
 export interface CsvStyle {
   readonly separator: (typeof SEPARATORS)[number];

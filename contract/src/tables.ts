@@ -1,8 +1,10 @@
 import { z } from 'zod';
-import { BOMS, DECIMAL_MARKS, SEPARATORS, type CsvStyle } from './tableNames';
+import { BOMS, DECIMAL_MARKS, SEPARATORS, TABLE_FORMATS, TABLE_UNITS, type TableStyle } from './tableNames';
 
-/** How a CSV file is asked for; what is left out is as most programs read it. */
-export const csvStyleSchema: z.ZodType<CsvStyle> = z.strictObject({
+/** How a table is asked for; what is left out is as most programs read it. */
+export const tableStyleSchema: z.ZodType<TableStyle> = z.strictObject({
+  format: z.enum(TABLE_FORMATS).default('csv'),
+  units: z.enum(TABLE_UNITS).default('stored'),
   separator: z.enum(SEPARATORS).default('comma'),
   decimal: z.enum(DECIMAL_MARKS).default('point'),
   bom: z.enum(BOMS).default('no'),

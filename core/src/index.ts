@@ -89,6 +89,7 @@ export {
   type HouseUnits,
   type UnitQuestion,
 } from './house/houseRules';
+export { houseUnit } from './house/houseUnit';
 export {
   OWN_CODES,
   OWN_LOOK_MOST,

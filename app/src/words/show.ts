@@ -3,6 +3,7 @@ import {
   USUAL_HOUSE_RULES,
   cataloguePoint,
   fromStored,
+  houseUnit,
   namedSteps,
   entryOf,
   isOwnCode,
@@ -18,7 +19,6 @@ import {
   type Side,
   type Spot,
   type Unit,
-  type UnitQuestion,
 } from '@weskopos/core';
 import { common } from './en/pages/common';
 import { words } from './en';
@@ -34,18 +34,6 @@ export function houseRules(): HouseRules {
   return house;
 }
 
-/** Which unit question a measure answers to; the others have one unit only. */
-const QUESTION: Partial<Record<MeasureCode, UnitQuestion>> = {
-  tread: 'tread',
-  pressure: 'pressure',
-  freeze: 'temperature',
-  boiling: 'temperature',
-  temperature: 'temperature',
-  torque: 'torque',
-  volume: 'volume',
-  'age-distance': 'distance',
-  'service-left': 'distance',
-};
 /** Decimals by unit, so that nothing finer than a gauge's step is shown. */
 const DECIMALS: Partial<Record<Unit, number>> = {
   mm: 1,
@@ -62,8 +50,7 @@ const FINER: Partial<Record<MeasureCode, number>> = { water: 1, 'disc-runout': 2
 
 /** The unit a typed figure has when none is written. */
 export function workshopUnit(measure: MeasureCode): Unit {
-  const question = QUESTION[measure];
-  return question ? house.units[question] : MEASURES[measure].unit;
+  return houseUnit(measure, house.units);
 }
 
 /** `202305` → `0523`; a code from before 2000 has no decade. */

@@ -21,9 +21,12 @@ import type { PhotoFiles } from '../photos/photoFiles';
 import { readVehicle } from '../vehicles/readVehicle';
 import { bundleSchemas } from './bundleSchemas';
 import { csvOf } from '../tables/csv';
-import { TABLES_OUT } from '../tables/tables';
+import { TABLES_OUT, shownUnits } from '../tables/tables';
 import { entryLines, keyLines, photoLines, rulebookLines, signatureLines, visitLines } from '../lines/readLines';
 import { ZipWriter } from './zipWriter';
+
+/** A bundle tells figures as they are stored. */
+const STORED = shownUnits(null);
 
 /** What a bundle is made from. */
 export interface BundleSource {
@@ -74,12 +77,15 @@ export async function writeBundle(
     }
     async function* visits() {
       const rows = createWriteStream(csv);
-      rows.write(csvOf([TABLES_OUT.readings.columns]));
+      rows.write(csvOf([TABLES_OUT.readings.columns(STORED)]));
       for (const id of ids) {
         const vehicle = await readVehicle(engine, id);
         for (const visit of await visitsOf(id)) {
           for (const { photos: taken } of visit.findings) for (const one of taken) shown.add(one.id);
-          if (vehicle && !rows.write(csvOf(TABLES_OUT.readings.rows({ vehicle, visits: [visit], entries: [] }))))
+          if (
+            vehicle &&
+            !rows.write(csvOf(TABLES_OUT.readings.rows({ vehicle, visits: [visit], entries: [] }, STORED)))
+          )
             await once(rows, 'drain');
           yield lineOf(visit);
         }

@@ -6,7 +6,7 @@ import {
   PHOTO_PATH,
   TABLES,
   TABLES_PATH,
-  csvStyleSchema,
+  tableStyleSchema,
   importPlanSchema,
   problemSchema,
   type Access,
@@ -88,7 +88,7 @@ const download = (
 
 /** What is no JSON document either way. */
 function files(): Record<string, Json> {
-  const { properties = {} } = schemaOf(csvStyleSchema, 'input') as { properties?: Record<string, Json> };
+  const { properties = {} } = schemaOf(tableStyleSchema, 'input') as { properties?: Record<string, Json> };
   const style = Object.entries(properties).map(([name, schema]) => ({ name, in: 'query', required: false, schema }));
   const table = `${TABLES_PATH}/:table`;
   const photo = `${PHOTO_PATH}/:id`;

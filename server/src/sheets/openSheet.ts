@@ -5,6 +5,7 @@ import { cellText, type SheetCell } from '@weskopos/core/sheets/readCell';
 import type { SheetRow } from '@weskopos/core/sheets/rowFate';
 import chardet from 'chardet';
 import type ExcelJS from 'exceljs';
+import WorkbookReader from 'exceljs/lib/stream/xlsx/workbook-reader';
 import fs from 'node:fs';
 import { PassThrough, Transform } from 'node:stream';
 import { TextDecoder } from 'node:util';
@@ -211,9 +212,7 @@ async function* sheetsOf(
     styles: 'cache',
     worksheets: 'emit',
   } as const;
-  // Loaded where it is needed: most tables are text.
-  const { default: books } = await import('exceljs');
-  const reader = new books.stream.xlsx.WorkbookReader(file, options);
+  const reader = new WorkbookReader(file, options);
   let n = 0;
   try {
     for await (const sheet of reader) {

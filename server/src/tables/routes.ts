@@ -1,5 +1,5 @@
-import { TABLES, TABLES_PATH, csvStyleSchema } from '@weskopos/contract';
-import { isOneOf } from '@weskopos/core';
+import { TABLES, TABLES_PATH, tableStyleSchema } from '@weskopos/contract';
+import { isOneOf, newestRulebook } from '@weskopos/core';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { entryLines, vehiclesIn, visitLines } from '../lines/readLines';
@@ -7,9 +7,11 @@ import type { Engine } from '../db/engine';
 import { NotFound } from '../http/problems';
 import { requireLead, requirePerson } from '../people/guard';
 import type { Api } from '../people/register';
+import { readRulebooks } from '../rules/readRulebooks';
 import { readVehicle } from '../vehicles/readVehicle';
 import { csvOf } from './csv';
-import { TABLES_OUT } from './tables';
+import { TABLES_OUT, shownUnits } from './tables';
+import { writeXlsx } from './xlsx';
 
 /** Tables of the whole workshop, written while they are sent. */
 export function tableRoutes(
@@ -19,22 +21,37 @@ export function tableRoutes(
   app.get(`${TABLES_PATH}/:table`, requirePerson({ sessions }), requireLead, async (request, response) => {
     const { table } = request.params;
     if (!isOneOf(TABLES, table)) throw new NotFound('table');
-    const style = csvStyleSchema.parse(request.query);
+    const style = tableStyleSchema.parse(request.query);
     const { columns, rows } = TABLES_OUT[table];
+    const { house } = newestRulebook(await readRulebooks(engine));
+    const units = shownUnits(style.units === 'house' ? house.units : null);
     const ids = await vehiclesIn(engine, { kind: 'workshop' });
-    response
-      .set('Cache-Control', 'no-store')
-      .attachment(`weskopos-${table}-${clock().toISOString().slice(0, 10)}.csv`)
-      .type('text/csv; charset=utf-8');
-    async function* text() {
-      yield `${style.bom === 'yes' ? '\uFEFF' : ''}${csvOf([columns], style)}`;
+    const day = clock().toISOString().slice(0, 10);
+    response.set('Cache-Control', 'no-store').attachment(`weskopos-${table}-${day}.${style.format}`);
+    async function* lives() {
+      yield [columns(units)];
       for (const id of ids) {
         const life = await tabledLife(engine, id);
-        if (life) yield csvOf(rows(life), style);
+        if (life) yield rows(life, units);
       }
     }
-    await pipeline(Readable.from(text()), response);
+    if (style.format === 'xlsx') {
+      response.type(XLSX);
+      return writeXlsx(table, each(lives()), response);
+    }
+    response.type('text/csv; charset=utf-8');
+    async function* text() {
+      if (style.bom === 'yes') yield '\uFEFF';
+      for await (const some of lives()) yield csvOf(some, style);
+    }
+    return pipeline(Readable.from(text()), response);
   });
+}
+
+const XLSX = 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet';
+
+async function* each<T>(lists: AsyncIterable<readonly T[]>): AsyncGenerator<T> {
+  for await (const list of lists) yield* list;
 }
 
 const tabledLife = (engine: Engine, id: string) =>

@@ -1,7 +1,9 @@
 import { TABLES } from '@weskopos/contract';
+import { BUILT_IN_RULEBOOK } from '@weskopos/core';
 import { spawnSync } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import Papa from 'papaparse';
+import readXlsx from 'read-excel-file/node';
 import { errorCode } from '../errorCode';
 import { asFile } from '../tests/bundles';
 import {
@@ -147,5 +149,59 @@ with open(sys.argv[1], encoding='utf-8-sig', newline='') as file:
       status: 400,
       body: { errors: [{ field: 'separator' }] },
     });
+  });
+});
+
+describe('a spreadsheet', () => {
+  test('says what the CSV says, to a reader of others; text that looks like a formula is text', async () => {
+    const workshop = await startWorkshop();
+    const { client } = workshop;
+    await client.setUp(workshop.context.setupCode);
+    const vehicle = newVehicle({ fleetCode: 'FH 78', use: '=1+1', plate: 'Ü 2' });
+    const visit = newInspection(vehicle.id);
+    await client.operations(
+      operationOf('rulebook.put', {
+        ...BUILT_IN_RULEBOOK,
+        version: 1,
+        house: {
+          ...BUILT_IN_RULEBOOK.house,
+          units: { ...BUILT_IN_RULEBOOK.house.units, distance: 'mi', pressure: 'psi' },
+        },
+      }),
+      operationOf('vehicle.put', vehicle),
+      operationOf('inspection.start', visit),
+      operationOf(
+        'finding.put',
+        newFinding(visit.id, {
+          point: 'tyre.pressure',
+          readings: [{ measure: 'pressure', spot: 'whole', phase: 'found', values: [220], bound: 'exact', step: 5 }],
+        }),
+      ),
+    );
+    const sheetOf = async (url: string) => {
+      const { base, cookie } = client;
+      const answer = await fetch(`${base}/api/tables/${url}`, { headers: { cookie } });
+      if (!answer.ok) throw new Error(await answer.text());
+      expect(answer.headers.get('content-type')).toBe(
+        'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
+      );
+      const [sheet] = await readXlsx(Buffer.from(await answer.arrayBuffer()));
+      const [head = [], ...rows] = sheet?.data ?? [];
+      return rows.map((row) => Object.fromEntries(head.map((name, at) => [String(name), row[at]])));
+    };
+    expect(await sheetOf('vehicles?format=xlsx')).toMatchObject([
+      { fleetCode: 'FH 78', use: '=1+1', plate: 'Ü 2', year: 2020 },
+    ]);
+    expect(await sheetOf('readings?format=xlsx')).toMatchObject([
+      { point: 'tyre.pressure', value: 220, unit: 'kPa', gaugeStep: 5, meter: 50_000, meterUnit: 'km' },
+    ]);
+    const [inHouse] = await sheetOf('readings?format=xlsx&units=house');
+    expect(inHouse).toMatchObject({ unit: 'psi', meterUnit: 'mi' });
+    expect([inHouse?.value, inHouse?.gaugeStep, inHouse?.meter].map((one) => Number(one).toFixed(2))).toEqual([
+      '31.91',
+      '0.73',
+      '31068.56',
+    ]);
+    await workshop.stop();
   });
 });

@@ -3,10 +3,15 @@ import {
   MEASURES,
   POINT_CODES,
   cataloguePoint,
+  fromStored,
+  houseUnit,
   jobsOf,
   pointKey,
   standingOf,
+  type HouseUnits,
+  type MeasureCode,
   type Spot,
+  type Unit,
   type Vehicle,
 } from '@weskopos/core';
 import type { Cell } from './csv';
@@ -18,29 +23,59 @@ export interface TabledLife {
   readonly entries: readonly EntryLine[];
 }
 
+/** Figures as a table shows them, each with its unit. */
+export interface ShownUnits {
+  readonly meter: (value: number | null, vehicle: Pick<Vehicle, 'meterUnit'>) => readonly [number | null, string];
+  readonly reading: (value: number, measure: MeasureCode) => readonly [number, string];
+  /** A difference of two figures. */
+  readonly step: (value: number, measure: MeasureCode) => number;
+}
+
+/** In the units everything is stored in, or in those of a house. */
+export function shownUnits(house: HouseUnits | null): ShownUnits {
+  const unitOf = (measure: MeasureCode) => (house ? houseUnit(measure, house) : MEASURES[measure].unit);
+  return {
+    meter: (value, { meterUnit }) => {
+      const unit = meterUnit === 'km' && house ? house.distance : meterUnit;
+      return [value === null ? null : shown(value, unit), unit];
+    },
+    reading: (value, measure) => [shown(value, unitOf(measure)), unitOf(measure)],
+    step: (value, measure) => shown(value, unitOf(measure)) - shown(0, unitOf(measure)),
+  };
+}
+
+/** What a sum of factors leaves behind the tenth figure is no reading. */
+const shown = (stored: number, unit: Unit): number => {
+  const value = fromStored(stored, unit);
+  return value === stored ? value : Number(value.toPrecision(10));
+};
+
 /** A table: the names of its columns, and a vehicle's rows in it. */
 interface TableOut {
-  readonly columns: readonly string[];
-  readonly rows: (life: TabledLife) => readonly (readonly Cell[])[];
+  readonly columns: (units: ShownUnits) => readonly string[];
+  readonly rows: (life: TabledLife, units: ShownUnits) => readonly (readonly Cell[])[];
 }
 
 /** What names a vehicle in every table. */
 const OF_VEHICLE = ['vehicle', 'fleetCode'] as const;
 const ofVehicle = ({ id, fleetCode }: Vehicle): Cell[] => [id, fleetCode];
 const OF_VISIT = [...OF_VEHICLE, 'visit', 'startedAt', 'signedAt', 'meter', 'meterUnit'] as const;
-const ofVisit = (vehicle: Vehicle, { inspection }: VisitLine): Cell[] => [
+const ofVisit = (vehicle: Vehicle, { inspection }: VisitLine, units: ShownUnits): Cell[] => [
   ...ofVehicle(vehicle),
   inspection.id,
   inspection.startedAt,
   inspection.signedAt,
-  inspection.meter,
-  vehicle.meterUnit,
+  ...units.meter(inspection.meter, vehicle),
 ];
 const listed = (list: readonly string[]): string => list.join(' ');
 /** Every finding of a visit that stands, with its visit. */
-const standing = ({ vehicle, visits }: TabledLife) =>
+const standing = ({ vehicle, visits }: TabledLife, units: ShownUnits) =>
   visits.flatMap((visit) =>
-    [...standingOf(visit.findings).values()].map((finding) => ({ finding, start: ofVisit(vehicle, visit), visit })),
+    [...standingOf(visit.findings).values()].map((finding) => ({
+      finding,
+      start: ofVisit(vehicle, visit, units),
+      visit,
+    })),
   );
 
 /** One column for each figure there can be without a wheel or axle; those of wheels and axles are told in the long table. */
@@ -49,12 +84,18 @@ const WIDE: readonly (readonly [key: string, spot: Spot])[] = POINT_CODES.map(ca
   .flatMap(({ code, measures }) =>
     measures.flatMap(({ measure, spots }) => spots.map((spot) => [`${code}:${measure}`, spot] as const)),
   );
-const wideName = (key: string, spot: Spot) => (spot === 'whole' ? key : `${key}:${spot}`);
+/** With its unit where that is not the stored one. */
+function wideName(key: string, spot: Spot, units: ShownUnits): string {
+  const [, measure = ''] = key.split(':');
+  const [, unit] = units.reading(0, measure as MeasureCode);
+  const name = spot === 'whole' ? key : `${key}:${spot}`;
+  return unit === MEASURES[measure as MeasureCode].unit ? name : `${name} (${unit})`;
+}
 
 /** Every table that is taken out; figures in the unit they are kept in, which stands beside them or in the column's name. */
 export const TABLES_OUT: Readonly<Record<TableName, TableOut>> = {
   vehicles: {
-    columns: [
+    columns: () => [
       ...OF_VEHICLE,
       'plate',
       'vin',
@@ -92,7 +133,7 @@ export const TABLES_OUT: Readonly<Record<TableName, TableOut>> = {
     },
   },
   visits: {
-    columns: [
+    columns: () => [
       ...OF_VISIT,
       'template',
       'rulebook',
@@ -110,7 +151,7 @@ export const TABLES_OUT: Readonly<Record<TableName, TableOut>> = {
       'voidedAt',
       'voidedWhy',
     ],
-    rows: ({ vehicle, visits }) =>
+    rows: ({ vehicle, visits }, units) =>
       visits.map((visit) => {
         const { inspection, inspector, signedBy, grade, counts } = visit;
         const { template, rulebook, state, ambientC, load, complaint, voidedAt, voidedWhy } = inspection;
@@ -126,11 +167,11 @@ export const TABLES_OUT: Readonly<Record<TableName, TableOut>> = {
           fail,
           counts?.['not-seen'] ?? null,
         ];
-        return [...ofVisit(vehicle, visit), ...told, state, ambientC, load, complaint, voidedAt, voidedWhy];
+        return [...ofVisit(vehicle, visit, units), ...told, state, ambientC, load, complaint, voidedAt, voidedWhy];
       }),
   },
   findings: {
-    columns: [
+    columns: () => [
       ...OF_VISIT,
       'finding',
       'point',
@@ -147,8 +188,8 @@ export const TABLES_OUT: Readonly<Record<TableName, TableOut>> = {
       'at',
       'by',
     ],
-    rows: (life) =>
-      standing(life).map(({ finding, start, visit }) => {
+    rows: (life, units) =>
+      standing(life, units).map(({ finding, start, visit }) => {
         const { id, point, place, access, accessReason, words, leaks, counts, codes, note, photos, at, by } = finding;
         const amended = visit.amendments.flatMap(({ points }) => points);
         const graded = [...amended, ...(visit.sheet?.points ?? [])].find(
@@ -174,7 +215,7 @@ export const TABLES_OUT: Readonly<Record<TableName, TableOut>> = {
       }),
   },
   readings: {
-    columns: [
+    columns: () => [
       ...OF_VISIT,
       'point',
       'place',
@@ -189,48 +230,49 @@ export const TABLES_OUT: Readonly<Record<TableName, TableOut>> = {
       'readAt',
       'readBy',
     ],
-    rows: (life) =>
-      standing(life).flatMap(({ finding: { point, place, readings, at, by }, start }) =>
+    rows: (life, units) =>
+      standing(life, units).flatMap(({ finding: { point, place, readings, at, by }, start }) =>
         readings.flatMap(({ measure, spot, phase, values, bound, step }) =>
           values.map((value, n) => [
             ...start,
             ...[point, place, measure, spot, phase, bound],
-            ...[n + 1, value, MEASURES[measure].unit, step, at, by],
+            ...[n + 1, ...units.reading(value, measure), step && units.step(step, measure), at, by],
           ]),
         ),
       ),
   },
   'readings-wide': {
-    columns: [...OF_VISIT, ...WIDE.map(([key, spot]) => wideName(key, spot))],
-    rows: ({ vehicle, visits }) =>
+    columns: (units) => [...OF_VISIT, ...WIDE.map(([key, spot]) => wideName(key, spot, units))],
+    rows: ({ vehicle, visits }, units) =>
       visits.map((visit) => {
         const stands = standingOf(visit.findings);
         return [
-          ...ofVisit(vehicle, visit),
+          ...ofVisit(vehicle, visit, units),
           ...WIDE.map(([key, spot]) => {
             const [code = '', wanted] = key.split(':');
             // Of several the last: what it was left at.
             const reading = stands
               .get(pointKey(code, ''))
               ?.readings.findLast((one) => one.measure === wanted && one.spot === spot);
-            return reading?.values.at(-1) ?? null;
+            const value = reading?.values.at(-1);
+            return reading && value !== undefined ? units.reading(value, reading.measure)[0] : null;
           }),
         ];
       }),
   },
   jobs: {
-    columns: [...OF_VEHICLE, 'job', 'name', 'at', 'meter', 'meterUnit', 'place', 'litres', 'toldBy', 'id'],
-    rows: ({ vehicle, visits, entries }) =>
+    columns: () => [...OF_VEHICLE, 'job', 'name', 'at', 'meter', 'meterUnit', 'place', 'litres', 'toldBy', 'id'],
+    rows: ({ vehicle, visits, entries }, units) =>
       jobsOf(
         visits.filter(({ inspection }) => inspection.voidedAt === null),
         entries.map(({ entry }) => entry),
       ).map(({ job, at, meter, place, litres, toldBy }) => [
         ...ofVehicle(vehicle),
-        ...[job.code, job.name, at, meter, vehicle.meterUnit, place, litres, toldBy.kind, toldBy.id],
+        ...[job.code, job.name, at, ...units.meter(meter, vehicle), place, litres, toldBy.kind, toldBy.id],
       ]),
   },
   log: {
-    columns: [
+    columns: () => [
       ...OF_VEHICLE,
       'entry',
       'kind',
@@ -246,12 +288,12 @@ export const TABLES_OUT: Readonly<Record<TableName, TableOut>> = {
       'writtenAt',
       'by',
     ],
-    rows: ({ vehicle, entries }) =>
+    rows: ({ vehicle, entries }, units) =>
       [...entries]
         .sort(byDone)
         .map(({ entry, writtenAt }) => [
           ...ofVehicle(vehicle),
-          ...[entry.id, entry.kind, entry.at, entry.meter, vehicle.meterUnit],
+          ...[entry.id, entry.kind, entry.at, ...units.meter(entry.meter, vehicle)],
           'litres' in entry ? entry.litres : null,
           'full' in entry ? entry.full : null,
           'price' in entry ? entry.price : null,
@@ -262,7 +304,7 @@ export const TABLES_OUT: Readonly<Record<TableName, TableOut>> = {
         ]),
   },
   forecasts: {
-    columns: [
+    columns: () => [
       ...OF_VEHICLE,
       'visit',
       'at',

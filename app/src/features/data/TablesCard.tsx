@@ -4,8 +4,10 @@ import {
   SEPARATORS,
   TABLES,
   TABLES_PATH,
-  type CsvStyle,
+  TABLE_FORMATS,
+  TABLE_UNITS,
   type TableName,
+  type TableStyle,
 } from '@weskopos/contract/device';
 import { useState } from 'react';
 import { Card } from '../../kit/Card';
@@ -18,10 +20,13 @@ import { data as say } from '../../words/en/pages/data';
 /** One table of the whole workshop, as the spreadsheet at hand reads it. */
 export function TablesCard() {
   const [table, setTable] = useState<TableName>('readings');
-  const [separator, setSeparator] = useState<CsvStyle['separator']>('comma');
-  const [decimal, setDecimal] = useState<CsvStyle['decimal']>('point');
-  const [bom, setBom] = useState<CsvStyle['bom']>('no');
-  const save = () => saveFrom(`${TABLES_PATH}/${table}?${new URLSearchParams({ separator, decimal, bom }).toString()}`);
+  const [format, setFormat] = useState<TableStyle['format']>('csv');
+  const [units, setUnits] = useState<TableStyle['units']>('stored');
+  const [separator, setSeparator] = useState<TableStyle['separator']>('comma');
+  const [decimal, setDecimal] = useState<TableStyle['decimal']>('point');
+  const [bom, setBom] = useState<TableStyle['bom']>('no');
+  const save = () =>
+    saveFrom(`${TABLES_PATH}/${table}?${new URLSearchParams({ format, units, separator, decimal, bom }).toString()}`);
   return (
     <Card>
       <Heading level={2}>{say.tables}</Heading>
@@ -34,20 +39,38 @@ export function TablesCard() {
         onChoose={setTable}
       />
       <Choice
-        label={say.separator}
-        options={SEPARATORS}
-        word={(one) => say.separators[one]}
-        value={separator}
-        onChoose={setSeparator}
+        label={say.units}
+        options={TABLE_UNITS}
+        word={(one) => say.unitsOf[one]}
+        value={units}
+        onChoose={setUnits}
       />
       <Choice
-        label={say.decimal}
-        options={DECIMAL_MARKS}
-        word={(one) => say.decimals[one]}
-        value={decimal}
-        onChoose={setDecimal}
+        label={say.format}
+        options={TABLE_FORMATS}
+        word={(one) => say.formats[one]}
+        value={format}
+        onChoose={setFormat}
       />
-      <Choice label={say.bom} options={BOMS} word={(one) => say.boms[one]} value={bom} onChoose={setBom} />
+      {format === 'csv' ? (
+        <>
+          <Choice
+            label={say.separator}
+            options={SEPARATORS}
+            word={(one) => say.separators[one]}
+            value={separator}
+            onChoose={setSeparator}
+          />
+          <Choice
+            label={say.decimal}
+            options={DECIMAL_MARKS}
+            word={(one) => say.decimals[one]}
+            value={decimal}
+            onChoose={setDecimal}
+          />
+          <Choice label={say.bom} options={BOMS} word={(one) => say.boms[one]} value={bom} onChoose={setBom} />
+        </>
+      ) : null}
       <Press label={say.saveTable} onPress={save} />
     </Card>
   );

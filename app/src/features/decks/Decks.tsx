@@ -2,6 +2,7 @@ import { isWrong, worstFirst, type GradedPoint } from '@weskopos/core';
 import { useMemo, useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import Svg, { Path, Text as SvgText } from 'react-native-svg';
+import { Saveable } from '../../kit/Saveable';
 import { FONT, SIZE, SPACE } from '../../kit/tokens';
 import { gradeColours, usePalette } from '../../kit/theme';
 import { Label, Words } from '../../kit/Words';
@@ -22,6 +23,8 @@ interface DecksProps {
   readonly only?: readonly DeckName[];
   /** Lets a tap on a deck go to the point that is meant. */
   readonly onPoint?: (key: string) => void;
+  /** The vehicle's name: each drawing can be saved under it. */
+  readonly saveAs?: string;
 }
 
 /** The vehicle from above on three floors: what is under the bonnet, the wheels, the underside. Front to the left. */
@@ -47,7 +50,7 @@ interface DeckProps extends Omit<DecksProps, 'only'> {
 /** Most names on one deck; the rest is counted. */
 const MOST_NAMED = 5;
 
-function Deck({ deck, shape, isFirst, vehicle, points, onPoint }: DeckProps) {
+function Deck({ deck, shape, isFirst, vehicle, points, onPoint, saveAs }: DeckProps) {
   const palette = usePalette();
   const [width, setWidth] = useState(0);
   const here = useMemo(() => points.filter((point) => isOnDeck(deck, point)), [deck, points]);
@@ -123,6 +126,8 @@ function Deck({ deck, shape, isFirst, vehicle, points, onPoint }: DeckProps) {
         >
           <View style={styles.through}>{drawing}</View>
         </Pressable>
+      ) : saveAs ? (
+        <Saveable name={`${saveAs} ${words.deck[deck]}`}>{drawing}</Saveable>
       ) : (
         drawing
       )}

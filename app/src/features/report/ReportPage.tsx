@@ -94,7 +94,7 @@ export function ReportPage() {
       ) : null}
       <RunOut runOut={report.runOut} vehicle={vehicle} />
       <View {...WHOLE}>
-        <Decks vehicle={vehicle} points={report.verdict.points} />
+        <Decks vehicle={vehicle} points={report.verdict.points} saveAs={vehicle.fleetCode} />
       </View>
       <Heading level={2}>{common.everyPoint}</Heading>
       <EveryPoint points={report.verdict.rows} axles={axles} />

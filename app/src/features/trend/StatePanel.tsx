@@ -1,12 +1,15 @@
 import type { StateTrend, Vehicle } from '@weskopos/core';
 import { StyleSheet, View } from 'react-native';
 import { Card } from '../../kit/Card';
+import { Saveable } from '../../kit/Saveable';
 import { SPACE } from '../../kit/tokens';
 import { Heading, Label, Words } from '../../kit/Words';
 import { lookAgainSentence } from '../../words/forecastSentence';
 import { capital, day, pointWords } from '../../words/show';
 import { STATE_TOLD, stateFigure, stateSentence, stateWords } from '../../words/stateSentence';
 import { StateChart } from '../charts/lazyCharts';
+import { fileName } from './fileName';
+import { stateRows } from './trendRows';
 import { trend as say } from '../../words/en/pages/trend';
 
 /** Newest looks listed under the drawing. */
@@ -23,7 +26,9 @@ export function StatePanel({ vehicle, trend }: { readonly vehicle: Vehicle; read
     <View style={styles.panel}>
       <Heading level={2}>{title}</Heading>
       <Card>
-        <StateChart trend={trend} title={title} sentence={sentence} />
+        <Saveable name={fileName(vehicle, title)} rows={() => stateRows(trend)}>
+          <StateChart trend={trend} title={title} sentence={sentence} />
+        </Saveable>
       </Card>
       <Card>
         {last ? <Label size="h3">{stateWords(trend, last.value, vehicle.spec)}</Label> : null}

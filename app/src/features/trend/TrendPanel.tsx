@@ -15,6 +15,7 @@ import { useState } from 'react';
 import { View, StyleSheet } from 'react-native';
 import { Card } from '../../kit/Card';
 import { Press } from '../../kit/Press';
+import { Saveable } from '../../kit/Saveable';
 import { SPACE } from '../../kit/tokens';
 import { Heading, Label, Words } from '../../kit/Words';
 import { forecastSentence, lookAgainSentence, rateWords } from '../../words/forecastSentence';
@@ -22,6 +23,8 @@ import { day, pointWords } from '../../words/show';
 import { entrySentence } from '../../words/entrySentence';
 import { putEntry } from '../../visit/putEntry';
 import { TrendChart } from '../charts/lazyCharts';
+import { fileName } from './fileName';
+import { trendRows } from './trendRows';
 import { TrendTable } from './TrendTable';
 import { trend as say } from '../../words/en/pages/trend';
 
@@ -62,18 +65,20 @@ export function TrendPanel({ vehicle, trend: { series, forecast, limit }, rules,
         {table ? (
           <TrendTable series={series} unit={vehicle.meterUnit} onMisread={(reading) => void misread(reading)} />
         ) : (
-          <TrendChart
-            series={series}
-            forecast={forecast}
-            thresholds={valueThresholds(rules.sheet, series.measure, series.point, series.place, {
-              vehicle,
-              house: rules.house,
-              at: series.readings.at(-1)?.at ?? '',
-            })}
-            unit={vehicle.meterUnit}
-            peers={peersRate(vehicle, series, fleet, lastFigure(series) ?? 0)}
-            title={title}
-          />
+          <Saveable name={fileName(vehicle, title)} rows={() => trendRows(series, vehicle)}>
+            <TrendChart
+              series={series}
+              forecast={forecast}
+              thresholds={valueThresholds(rules.sheet, series.measure, series.point, series.place, {
+                vehicle,
+                house: rules.house,
+                at: series.readings.at(-1)?.at ?? '',
+              })}
+              unit={vehicle.meterUnit}
+              peers={peersRate(vehicle, series, fleet, lastFigure(series) ?? 0)}
+              title={title}
+            />
+          </Saveable>
         )}
       </Card>
       <Card>

@@ -4,6 +4,7 @@ import { Pressable, StyleSheet, View } from 'react-native';
 import { followedByEnter } from '../../kit/followedByEnter';
 import { Card } from '../../kit/Card';
 import { Later } from '../../kit/Later';
+import { Saveable } from '../../kit/Saveable';
 import { SPACE, TOUCH } from '../../kit/tokens';
 import { useIsWide, usePalette } from '../../kit/theme';
 import { Heading, Label, Words } from '../../kit/Words';
@@ -79,7 +80,9 @@ function Going({ life: { vehicle }, sheet: { outlook, board }, onTrend }: WearPr
       <ChangesCard changes={outlook.changes} leaks={outlook.leaks} axles={vehicle} />
       <InferredCard vehicle={vehicle} series={outlook.series} />
       {parts.length > 0 ? (
-        <RunOutCalendar parts={parts} ofOne={{ nextVisit: outlook.nextVisit }} />
+        <Saveable name={say.runOutFile(vehicle.fleetCode)}>
+          <RunOutCalendar parts={parts} ofOne={{ nextVisit: outlook.nextVisit }} />
+        </Saveable>
       ) : (
         <Words soft>{about.beginAVisitTheFirst}</Words>
       )}

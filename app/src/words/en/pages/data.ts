@@ -1,4 +1,4 @@
-import type { Break, CsvStyle, ImportPlan, Storage, TableName } from '@weskopos/contract';
+import type { Break, CsvStyle, ImportPlan, Storage, TableName, TableStyle } from '@weskopos/contract';
 
 const many = (count: number, one: string, more: string) => `${count} ${count === 1 ? one : more}`;
 
@@ -125,9 +125,12 @@ export const data = {
     imports: 'What was brought in',
   } satisfies Record<keyof Storage['room'], string>,
 
-  tables: 'Tables (CSV)',
-  tablesHelp:
-    'UTF-8, one row each, figures in the unit that stands beside them. What a spreadsheet would run is defused.',
+  tables: 'Tables (CSV, XLSX)',
+  tablesHelp: 'One row each, figures with their unit beside them. What a spreadsheet would run is defused.',
+  units: 'Units',
+  unitsOf: { stored: 'As stored (SI)', house: 'As we read' } satisfies Record<TableStyle['units'], string>,
+  format: 'File',
+  formats: { csv: 'CSV', xlsx: 'Spreadsheet' } satisfies Record<TableStyle['format'], string>,
   whichTable: 'Table',
   table: {
     vehicles: 'Vehicles',

@@ -46,6 +46,7 @@ export const sheet = {
   nothingOfThis: 'Nothing of this kind.',
   halfDone: 'half done',
   broughtIn: 'Brought in',
+  runOutFile: (fleetCode: string) => `${fleetCode} what runs out`,
   mark: (what: string) => `Mark ${what} to compare`,
   photosOf: (day: string) => `Photos of ${day}`,
   compareMarked: 'Compare the two marked',
