@@ -32,6 +32,10 @@ export const DOORS = {
   takeSheet: { method: 'post', path: '/api/sheets/:id' },
   dropSheet: { method: 'delete', path: '/api/sheets/:id' },
   sheetProgress: { method: 'get', path: '/api/sheets/:id' },
+  tokens: { method: 'get', path: '/api/tokens' },
+  giveToken: { method: 'post', path: '/api/tokens' },
+  endToken: { method: 'delete', path: '/api/tokens/:id' },
+  audit: { method: 'post', path: '/api/audit' },
   verify: { method: 'post', path: '/api/verify' },
   storage: { method: 'get', path: '/api/storage' },
   takeBackup: { method: 'post', path: '/api/storage/backups' },
@@ -50,6 +54,11 @@ export const BUNDLE_PATHS = {
   visit: '/api/inspections/:id/bundle',
   imports: '/api/imports',
 } as const;
+
+/** The audit list as CSV. */
+export const AUDIT_CSV_PATH = '/api/audit.csv';
+/** The page that shows the API to who writes programs for it. */
+export const DOCS_PATH = '/api/docs';
 
 /** Sent with every change; a form on another site cannot send it. */
 export const GUARD_HEADER = 'x-weskopos';

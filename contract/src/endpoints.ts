@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { auditAnswerSchema, auditSearchSchema, givenTokenSchema, newTokenSchema, tokenSchema } from './audit';
 import { alarmSchema, storageSchema } from './backup';
 import { importPlanSchema, importTakenSchema, verifiedSchema } from './bundle';
 import { DOORS, type EndpointName } from './doors';
@@ -285,6 +286,36 @@ export const ENDPOINTS = {
     params: byId,
     body: noBody,
     answer: sheetProgressSchema,
+  }),
+  /** Programs that may come in by a token. */
+  tokens: endpoint({
+    ...DOORS.tokens,
+    access: 'lead',
+    params: nothing,
+    body: noBody,
+    answer: z.array(tokenSchema),
+  }),
+  giveToken: endpoint({
+    ...DOORS.giveToken,
+    access: 'lead',
+    params: nothing,
+    body: newTokenSchema,
+    answer: givenTokenSchema,
+  }),
+  endToken: endpoint({
+    ...DOORS.endToken,
+    access: 'lead',
+    params: byId,
+    body: noBody,
+    answer: nothing,
+  }),
+  /** Who did what when, newest first. */
+  audit: endpoint({
+    ...DOORS.audit,
+    access: 'lead',
+    params: nothing,
+    body: auditSearchSchema,
+    answer: auditAnswerSchema,
   }),
   /** Looks at everything that was signed. */
   verify: endpoint({

@@ -69,6 +69,7 @@ export {
 export { reportSchema, trendSchema, type ReportData, type Trend } from './trend';
 export { ENDPOINTS, type Access, type AnswerOf, type BodyOf, type Endpoint, type ParamsOf } from './endpoints';
 export {
+  AUDIT_CSV_PATH,
   BUNDLE_PATHS,
   DOORS,
   GUARD_HEADER,
@@ -107,6 +108,16 @@ export {
   type Verified,
   type VisitLine,
 } from './bundle';
+export {
+  AUDITED,
+  MOST_AUDIT_LINES,
+  TOKEN_SCOPES,
+  type AuditAnswer,
+  type AuditLine,
+  type Audited,
+  type Token,
+  type TokenScope,
+} from './audit';
 export { alarmSchema, storageSchema, type Alarm, type BackupSet, type Storage } from './backup';
 export { tableStyleSchema } from './tables';
 export {

@@ -15,7 +15,9 @@ import { Backups } from './backup/backups';
 import { Imports } from './bundle/imports';
 import { Sheets } from './sheets/sheets';
 import { LiveHub } from './live/liveHub';
+import { Audit } from './audit/audit';
 import { Sessions } from './people/sessions';
+import { Tokens } from './people/tokens';
 import { newCode } from './people/onceCode';
 import { PhotoFiles } from './photos/photoFiles';
 import { openWorkshopKey } from './signing/workshopKey';
@@ -27,6 +29,8 @@ export interface Context {
   readonly engine: Engine;
   readonly ledger: Ledger;
   readonly sessions: Sessions;
+  readonly tokens: Tokens;
+  readonly audit: Audit;
   readonly photos: PhotoFiles;
   readonly imports: Imports;
   readonly sheets: Sheets;
@@ -102,6 +106,8 @@ export async function openContext(config: Config, clock: () => Date): Promise<Co
       engine,
       ledger,
       sessions: new Sessions(engine, clock),
+      tokens: new Tokens({ engine, ledger, clock }),
+      audit: new Audit({ ledger, clock }),
       photos,
       imports,
       sheets: new Sheets({ engine, ledger, clock, folder, keys, changed }),

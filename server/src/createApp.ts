@@ -8,9 +8,10 @@ import type { Context } from './context';
 import { storageRoutes } from './backup/routes';
 import { bundleRoutes } from './bundle/routes';
 import { sheetRoutes } from './sheets/routes';
+import { auditRoutes } from './tables/auditRoutes';
 import { tableRoutes } from './tables/routes';
 import { verifyRoutes } from './verify/routes';
-import { openApi } from './openapi/openApi';
+import { apiRoutes } from './openapi/routes';
 import { fleetRoutes } from './fleet/routes';
 import { inspectionRoutes } from './inspections/routes';
 import { liveRoutes } from './live/routes';
@@ -70,7 +71,7 @@ export function createApp(context: Context): Express {
     request.originalUrl.startsWith(PHOTO_PATH) ? next() : json(request, response, next),
   );
 
-  const api = { app, sessions: context.sessions };
+  const api = { app, sessions: context.sessions, tokens: context.tokens };
   peopleRoutes(api, context);
   operationRoutes(api, context);
   vehicleRoutes(api, context);
@@ -84,9 +85,10 @@ export function createApp(context: Context): Express {
   bundleRoutes(api, context);
   tableRoutes(api, context);
   sheetRoutes(api, context);
+  auditRoutes(api, context);
   verifyRoutes(api, context);
   storageRoutes(api, context);
-  app.get('/api/openapi.json', (_request, response) => void response.json(openApi()));
+  apiRoutes(app);
   app.use('/api', () => {
     throw new NotFound('endpoint');
   });

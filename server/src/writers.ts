@@ -10,6 +10,8 @@ import type { Change, Writer } from './ledger/change';
 import type { Writers } from './ledger/settle';
 import { addPerson, changePerson, setSecret } from './people/personWriter';
 import { addSignature } from './bundle/addSignature';
+import { noteAudit } from './audit/audit';
+import { endToken, giveToken } from './people/tokens';
 import { addPhoto } from './photos/photoWriter';
 import { putRulebook } from './rules/rulebookWriter';
 import { putLifeEntry } from './inspections/lifeEntryWriter';
@@ -36,6 +38,9 @@ const BY_KIND: { readonly [K in Exclude<Kind, 'bundle.take'>]: Writer<BodyOf<K>>
   'person.secret': setSecret,
   'photo.add': addPhoto,
   'signature.add': addSignature,
+  'token.give': giveToken,
+  'token.end': endToken,
+  'audit.note': noteAudit,
 };
 
 /**

@@ -1,5 +1,6 @@
 import { BUNDLE_PATHS, ENDPOINTS, idSchema, type BundleScope } from '@weskopos/contract';
 import type { RequestHandler } from 'express';
+import type { Audit } from '../audit/audit';
 import { NotFound, Refused } from '../http/problems';
 import { requireLead, requirePerson, signedInPerson } from '../people/guard';
 import { register, type Api } from '../people/register';
@@ -8,9 +9,12 @@ import { vehiclesIn } from '../lines/readLines';
 import { writeBundle, type BundleSource } from './writeBundle';
 
 /** Bundles going out and coming in. */
-export function bundleRoutes(api: Api, context: BundleSource & { readonly imports: Imports }): void {
-  const { app, sessions } = api;
-  const person = requirePerson({ sessions });
+export function bundleRoutes(
+  api: Api,
+  context: BundleSource & { readonly imports: Imports; readonly audit: Audit },
+): void {
+  const { app } = api;
+  const person = requirePerson(api);
 
   const sent =
     (scopeOf: (id: string) => BundleScope): RequestHandler =>
@@ -19,6 +23,7 @@ export function bundleRoutes(api: Api, context: BundleSource & { readonly import
       const scope = scopeOf(id.success ? id.data : '');
       if (scope.kind !== 'workshop' && !id.success) throw new NotFound(scope.kind);
       const ids = await vehiclesIn(context.engine, scope);
+      await context.audit.note('export', signedInPerson(response).id, `bundle ${scope.kind}`);
       const day = context.clock().toISOString().slice(0, 10);
       response.set('Cache-Control', 'no-store').type('application/zip').attachment(`weskopos-${scope.kind}-${day}.zip`);
       try {

@@ -1,4 +1,4 @@
-import type { Operation, PersonState, Refusal, Role } from '@weskopos/contract';
+import type { Audited, Operation, PersonState, Refusal, Role, TokenScope } from '@weskopos/contract';
 import type { FleetKnowledge } from '@weskopos/core';
 import type { StoredForecast } from '@weskopos/core/score/storedForecast';
 import type { Tx } from '../db/engine';
@@ -48,11 +48,27 @@ export interface TakenBundle {
   readonly vehicles: readonly string[];
 }
 
+/** A token that a program comes in by, with its hash. */
+export interface NewToken {
+  readonly id: string;
+  readonly name: string;
+  readonly scope: TokenScope;
+  readonly tokenHash: string;
+}
+/** A line of the audit list that is no other change. */
+export interface AuditNote {
+  readonly what: Audited;
+  readonly about: string;
+}
+
 /** Changes the server makes itself; journalled and applied like those of a device. */
 export type OwnOperation =
   | (Stamp & { readonly kind: 'person.add'; readonly body: NewPerson })
   | (Stamp & { readonly kind: 'person.change'; readonly body: PersonChange })
   | (Stamp & { readonly kind: 'person.secret'; readonly body: NewSecret })
+  | (Stamp & { readonly kind: 'token.give'; readonly body: NewToken })
+  | (Stamp & { readonly kind: 'token.end'; readonly body: { readonly id: string } })
+  | (Stamp & { readonly kind: 'audit.note'; readonly body: AuditNote })
   | (Stamp & { readonly kind: 'photo.add'; readonly body: NewPhoto })
   | (Stamp & { readonly kind: 'bundle.take'; readonly body: TakenBundle })
   | (Stamp & { readonly kind: 'signature.add'; readonly body: Sealed });

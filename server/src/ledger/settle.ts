@@ -1,6 +1,7 @@
 import { runsOf } from '@weskopos/core/sums/runsOf';
 import type { OperationOutcome, Refusal } from '@weskopos/contract';
 import type { Queries, Tx } from '../db/engine';
+import { auditedOf } from './audited';
 import type { Asks, Change, Line, Outcome, Taken, Writer } from './change';
 
 /** How each kind of change is taken; handed in, so that the ledger knows of none. */
@@ -188,6 +189,23 @@ export async function writeDown(tx: Tx, written: readonly Written[]): Promise<vo
      told as (update vehicle v set version = taken.id::text from taken where v.id = taken.vehicle_id)
      insert into operation (id, kind, person_id, device, made_at, received_at, refusal)
      select id, kind, person_id, device, made_at, received_at, refusal from r`,
+    [JSON.stringify(rows)],
+  );
+  await putOnAuditList(tx, written);
+}
+
+/** What took effect and only some may do. */
+async function putOnAuditList(tx: Tx, written: readonly Written[]): Promise<void> {
+  const rows = written.flatMap(({ change, refusal }) => {
+    const row = refusal === null ? auditedOf(change) : null;
+    return row ? [{ ...row, id: change.operation.id, at: change.receivedAt, person_id: change.by }] : [];
+  });
+  if (rows.length === 0) return;
+  await tx.query(
+    `insert into audit (id, at, kind, person_id, subject, about)
+     select id, at, kind, person_id, subject, about from json_to_recordset($1::json)
+       as r (id uuid, at timestamptz, kind text, person_id uuid, subject uuid, about text)
+     on conflict do nothing`,
     [JSON.stringify(rows)],
   );
 }

@@ -16,7 +16,7 @@ export function liveRoutes(
   api: Api,
   { engine, live, sessions }: { readonly engine: Engine; readonly live: LiveHub; readonly sessions: Sessions },
 ): void {
-  api.app.get(`${LIVE_PATH}/:id`, requirePerson({ sessions }), async (request, response) => {
+  api.app.get(`${LIVE_PATH}/:id`, requirePerson(api), async (request, response) => {
     const { id, device } = askedSchema.parse({ ...request.params, ...request.query });
     const [visit] = await engine.query('select 1 from inspection where id = $1', [id]);
     if (!visit) throw new NotFound('inspection');

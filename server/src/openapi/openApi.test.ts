@@ -1,8 +1,13 @@
-import { DOORS } from '@weskopos/contract';
+import { DOORS, ENDPOINTS, type EndpointName } from '@weskopos/contract';
 import Ajv from 'ajv/dist/2020';
 import addFormats from 'ajv-formats';
-import { spawnSync } from 'node:child_process';
+import { execFile, spawnSync } from 'node:child_process';
+import fs from 'node:fs/promises';
+import os from 'node:os';
+import path from 'node:path';
 import { setTimeout } from 'node:timers/promises';
+import { promisify } from 'node:util';
+import { EXAMPLES } from './examples';
 import { newFinding, openVisit, operationOf, startWorkshop, type TestWorkshop } from '../tests/workshop';
 
 interface Told {
@@ -119,4 +124,48 @@ test('a refusal is what it tells of problems', async () => {
     code: 'invalid',
     errors: expect.arrayContaining([expect.objectContaining({ field: 'name' })]),
   });
+});
+
+test.each(Object.entries(EXAMPLES))('the example of %s is one that is taken, and is told', (name, example) => {
+  const endpoint = ENDPOINTS[name as EndpointName];
+  expect(endpoint.body.safeParse(example).error?.issues ?? []).toEqual([]);
+  const told = document.paths[endpoint.path.replace(/:(\w+)/g, '{$1}')]?.[endpoint.method];
+  expect(told?.requestBody?.content['application/json']).toMatchObject({ example });
+});
+
+test('the page that shows it is served here, with all it needs', async () => {
+  const page = await workshop.client.get('/api/docs');
+  expect(String(page.body)).toContain('<div id="api">');
+  for (const [, address = ''] of String(page.body).matchAll(/(?:src|href)="([^"]+)"/g)) {
+    expect(address).toMatch(/^\/api\/docs\//);
+    expect([address, (await workshop.client.get(address)).status]).toEqual([address, 200]);
+  }
+  expect((await workshop.client.get('/api/docs/package.json')).status).toBe(404);
+});
+
+/** Examples of the documentation, as a shell runs them one after the other. */
+test('the examples of docs/api.md run as they stand', async () => {
+  const text = await fs.readFile(path.join(__dirname, '..', '..', '..', 'docs', 'api.md'), 'utf8');
+  const script = [...text.matchAll(/```sh\n([\s\S]*?)```/g)].map(([, lines = '']) => lines).join('\n');
+  expect(script.match(/curl/g)?.length).toBeGreaterThan(5);
+  const { client } = workshop;
+  const { token } = (await client.send('POST', '/api/tokens', { name: 'Docs', scope: 'write' })).body as {
+    token: string;
+  };
+  const folder = await fs.mkdtemp(path.join(os.tmpdir(), 'weskopos-test-'));
+  const run = promisify(execFile)('bash', ['-euo', 'pipefail', '-c', script], {
+    cwd: folder,
+    env: { ...process.env, SERVER: client.base, TOKEN: token },
+  });
+  const { stdout } = await run.catch((error: NodeJS.ErrnoException) => {
+    // A machine without curl has no shell to try it in.
+    if (error.code === 'ENOENT' || String(error.message).includes('curl: command not found')) return { stdout: null };
+    throw error;
+  });
+  if (stdout === null) return;
+  expect(stdout).toContain('"fleetCode"');
+  expect(stdout).toContain('"status":"applied"');
+  const made = await fs.readdir(folder);
+  expect(made).toEqual(expect.arrayContaining(['readings.csv', 'workshop.zip', 'old-book.csv']));
+  await fs.rm(folder, { recursive: true });
 });

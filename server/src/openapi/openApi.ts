@@ -1,20 +1,25 @@
 import {
+  AUDIT_CSV_PATH,
   BUNDLE_PATHS,
   ENDPOINTS,
   GUARD_HEADER,
   PHOTO_LIMITS,
   PHOTO_PATH,
   TABLES,
+  SHEETS_PATH,
   TABLES_PATH,
   tableStyleSchema,
   importPlanSchema,
   problemSchema,
+  sheetLookSchema,
   type Access,
   type Endpoint,
 } from '@weskopos/contract';
-import { typedKeys } from '@weskopos/core';
+import { entryOf, typedKeys } from '@weskopos/core';
 import { z } from 'zod';
 import { SESSION_COOKIE } from '../people/sessionCookie';
+import { mayMachine } from '../people/tokens';
+import { EXAMPLES } from './examples';
 import { SUMMARIES } from './summaries';
 
 type Json = Readonly<Record<string, unknown>>;
@@ -39,9 +44,11 @@ const WHO: Readonly<Record<Access, string>> = {
   'signed-in': 'Whoever is signed in.',
   lead: 'A workshop lead.',
 };
-const SESSION = [{ session: [] }];
-/** Changes need a header that a form on another site cannot send. */
-const GUARD = { name: GUARD_HEADER, in: 'header', required: true, schema: { type: 'string', const: '1' } };
+/** People come by their session; programs by a token, where one may. */
+const comesBy = (method: string, path: string) =>
+  mayMachine('write', method.toUpperCase(), path) ? [{ session: [] }, { token: [] }] : [{ session: [] }];
+/** With a session, changes need a header that a form on another site cannot send. */
+const GUARD = { name: GUARD_HEADER, in: 'header', required: false, schema: { type: 'string', const: '1' } };
 
 /** An address as OpenAPI writes it, and what is in it. */
 const pathOf = (path: string) => path.replace(/:(\w+)/g, '{$1}');
@@ -59,13 +66,20 @@ function operationOf(name: string, { method, path, access, body, answer }: Endpo
     operationId: name,
     summary: SUMMARIES[name as keyof typeof SUMMARIES],
     description: WHO[access],
-    ...(access === 'anyone' ? { security: [] } : { security: SESSION }),
+    ...(access === 'anyone' ? { security: [] } : { security: comesBy(method, path) }),
     parameters: [...parametersIn(path), ...(method === 'get' ? [] : [GUARD])],
-    ...(sends ? { requestBody: { required: true, content: json(schemaOf(body, 'output')) } } : {}),
+    ...(sends ? { requestBody: { required: true, content: bodyOf(name, body) } } : {}),
     responses: {
       '200': { description: SUMMARIES[name as keyof typeof SUMMARIES], content: json(schemaOf(answer, 'output')) },
       default: PROBLEM,
     },
+  };
+}
+
+function bodyOf(name: string, body: z.ZodType): Json {
+  const example = entryOf<unknown>(EXAMPLES, name);
+  return {
+    'application/json': { schema: schemaOf(body, 'output'), ...(example === undefined ? {} : { example }) },
   };
 }
 
@@ -81,7 +95,7 @@ const download = (
   operationId,
   summary,
   description: WHO[access],
-  security: SESSION,
+  security: comesBy('get', path),
   parameters: [...parametersIn(path), ...more],
   responses: { '200': { description: summary, content: binary(type) }, default: PROBLEM },
 });
@@ -102,13 +116,31 @@ function files(): Record<string, Json> {
     [pathOf(BUNDLE_PATHS.visit)]: {
       get: download('bundleOfVisit', 'One visit as a bundle', BUNDLE_PATHS.visit, 'application/zip', 'signed-in'),
     },
-    [pathOf(table)]: { get: download('table', 'A table as CSV', table, 'text/csv', 'lead', style) },
+    [pathOf(table)]: { get: download('table', 'A table as CSV or XLSX', table, 'text/csv', 'lead', style) },
+    [AUDIT_CSV_PATH]: { get: download('auditList', 'The audit list as CSV', AUDIT_CSV_PATH, 'text/csv', 'lead') },
+    [SHEETS_PATH]: {
+      post: {
+        operationId: 'sendSheet',
+        summary: 'Send a table of another program, CSV or XLSX, and hear what it looks like',
+        description: WHO.lead,
+        security: comesBy('post', SHEETS_PATH),
+        parameters: [GUARD, { name: 'name', in: 'query', required: false, schema: { type: 'string', maxLength: 120 } }],
+        requestBody: { required: true, content: binary('application/octet-stream') },
+        responses: {
+          '200': { description: 'What it looks like', content: json(schemaOf(sheetLookSchema, 'output')) },
+          default: PROBLEM,
+        },
+      },
+    },
+    [pathOf(`${SHEETS_PATH}/:id/report`)]: {
+      get: download('sheetReport', 'What became of every row', `${SHEETS_PATH}/:id/report`, 'text/csv', 'lead'),
+    },
     [BUNDLE_PATHS.imports]: {
       post: {
         operationId: 'lookAtImport',
         summary: 'Send a bundle and hear what taking it would do',
         description: WHO.lead,
-        security: SESSION,
+        security: comesBy('post', BUNDLE_PATHS.imports),
         parameters: [GUARD],
         requestBody: { required: true, content: binary('application/zip') },
         responses: {
@@ -123,7 +155,7 @@ function files(): Record<string, Json> {
         operationId: 'sendPhoto',
         summary: `Send a photo under an id of one’s own: JPEG, PNG or WebP of at most ${PHOTO_LIMITS.mostBytes / 1e6} MB`,
         description: WHO['signed-in'],
-        security: SESSION,
+        security: comesBy('post', photo),
         parameters: [...parametersIn(photo), GUARD],
         requestBody: {
           required: true,
@@ -151,12 +183,15 @@ export function openApi(): Json {
       title: 'Weskopos',
       version: '1',
       summary: 'A workshop’s vehicles, visits, forecasts and files',
-      description: `Sign in by POST /api/session; the answer sets a cookie. Whatever is no GET takes the header ${GUARD_HEADER}.`,
+      description: `Sign in by POST /api/session; the answer sets a cookie. Whatever is no GET takes the header ${GUARD_HEADER}. A program comes by a token instead, without that header.`,
     },
     servers: [{ url: '/' }],
     paths,
     components: {
-      securitySchemes: { session: { type: 'apiKey', in: 'cookie', name: SESSION_COOKIE } },
+      securitySchemes: {
+        session: { type: 'apiKey', in: 'cookie', name: SESSION_COOKIE },
+        token: { type: 'http', scheme: 'bearer', description: 'A token a lead gave to a program, to read or to write' },
+      },
       schemas: { Problem: schemaOf(problemSchema, 'output') },
     },
   };

@@ -3,6 +3,7 @@ import type { NextFunction, Request, RequestHandler, Response } from 'express';
 import type { Sessions } from './sessions';
 import { Forbidden, NotSignedIn } from '../http/problems';
 import { sessionToken } from './sessionCookie';
+import { mayMachine, type Tokens } from './tokens';
 
 const READS = new Set(['GET', 'HEAD', 'OPTIONS']);
 
@@ -11,18 +12,37 @@ export function crossSiteGuard(request: Request, _response: Response, next: Next
   if (READS.has(request.method)) return next();
   const origin = request.headers.origin;
   const foreign = origin !== undefined && !sameHost(origin, request.headers.host);
-  next(foreign || request.headers[GUARD_HEADER] === undefined ? new Forbidden('cross-site') : undefined);
+  // A page of another site can send no token: the browser asks us first, and we allow nobody.
+  const guarded = request.headers[GUARD_HEADER] !== undefined || bearer(request) !== undefined;
+  next(foreign || !guarded ? new Forbidden('cross-site') : undefined);
 }
 
 function sameHost(origin: string, host: string | undefined): boolean {
   return URL.canParse(origin) && new URL(origin).host === host;
 }
 
-/** Puts the signed-in person into `response.locals.person`, or refuses. */
-export function requirePerson(context: { readonly sessions: Sessions }): RequestHandler {
+/** The token of a program; undefined where none is shown. */
+const bearer = ({ headers }: Request): string | undefined => /^Bearer (\S+)$/.exec(headers.authorization ?? '')?.[1];
+
+/** Who may be let in: people by their session, programs by a token. */
+export interface Doorkeepers {
+  readonly sessions: Sessions;
+  readonly tokens: Tokens;
+}
+
+/** Puts the signed-in person, or the lead in whose name a program comes, into `response.locals.person`, or refuses. */
+export function requirePerson({ sessions, tokens }: Doorkeepers): RequestHandler {
   return async (request, response, next) => {
+    const shown = bearer(request);
+    if (shown !== undefined) {
+      const machine = await tokens.machineOf(shown);
+      if (!machine) return next(new NotSignedIn());
+      if (!mayMachine(machine.scope, request.method, request.path)) return next(new Forbidden('token'));
+      response.locals.person = machine.person;
+      return next();
+    }
     const token = sessionToken(request);
-    const person: Person | undefined = token ? await context.sessions.personOf(token) : undefined;
+    const person: Person | undefined = token ? await sessions.personOf(token) : undefined;
     if (!person) return next(new NotSignedIn());
     response.locals.person = person;
     next();

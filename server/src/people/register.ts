@@ -1,13 +1,11 @@
 import type { Endpoint, Person } from '@weskopos/contract';
 import type { Express, Request, RequestHandler, Response } from 'express';
 import type { z } from 'zod';
-import type { Sessions } from './sessions';
-import { requireLead, requirePerson, signedInPerson } from './guard';
+import { requireLead, requirePerson, signedInPerson, type Doorkeepers } from './guard';
 
 /** What endpoints are registered on. */
-export interface Api {
+export interface Api extends Doorkeepers {
   readonly app: Express;
-  readonly sessions: Sessions;
 }
 
 /** One call of an endpoint, checked by its declaration. */
@@ -22,7 +20,7 @@ export interface Call<P, B> {
 
 /** Registers a declared endpoint: who may call, what comes in and what goes out all follow its declaration. */
 export function register<P extends z.ZodType, B extends z.ZodType, A extends z.ZodType>(
-  { app, sessions }: Api,
+  api: Api,
   endpoint: Endpoint<P, B, A>,
   handle: (call: Call<z.output<P>, z.output<B>>) => z.input<A> | Promise<z.input<A>>,
 ): void {
@@ -36,8 +34,8 @@ export function register<P extends z.ZodType, B extends z.ZodType, A extends z.Z
   };
   const guards: Record<Endpoint['access'], RequestHandler[]> = {
     anyone: [],
-    'signed-in': [requirePerson({ sessions })],
-    lead: [requirePerson({ sessions }), requireLead],
+    'signed-in': [requirePerson(api)],
+    lead: [requirePerson(api), requireLead],
   };
-  app[endpoint.method](endpoint.path, ...guards[endpoint.access], answer);
+  api.app[endpoint.method](endpoint.path, ...guards[endpoint.access], answer);
 }

@@ -2,7 +2,9 @@ import { ENDPOINTS, type Person, type PersonState } from '@weskopos/contract';
 import { randomUUID } from 'node:crypto';
 import type { Engine } from '../db/engine';
 import type { Ledger } from '../ledger/ledger';
+import type { Audit } from '../audit/audit';
 import type { Sessions } from './sessions';
+import type { Tokens } from './tokens';
 import { NotFound, NotSignedIn, Refused, Taken, WrongSecret } from '../http/problems';
 import { changeMember, chooseSecret, giveCode, membersOf } from './changePeople';
 import { createPerson } from './createPerson';
@@ -14,6 +16,8 @@ interface PeopleNeeds {
   readonly engine: Engine;
   readonly ledger: Ledger;
   readonly sessions: Sessions;
+  readonly tokens: Tokens;
+  readonly audit: Audit;
   readonly clock: () => Date;
   /** Lets the first lead in; null once there are people. */
   readonly setupCode: string | null;
@@ -21,7 +25,7 @@ interface PeopleNeeds {
 
 /** Setting up, signing in and out, and who belongs to the workshop. */
 export function peopleRoutes(api: Api, context: PeopleNeeds): void {
-  const { engine, sessions } = context;
+  const { engine, sessions, tokens, audit } = context;
   const isEmpty = async () => (await engine.query('select 1 from person limit 1')).length === 0;
 
   register(api, ENDPOINTS.workshop, async () => ({ empty: await isEmpty() }));
@@ -44,7 +48,10 @@ export function peopleRoutes(api: Api, context: PeopleNeeds): void {
     // An unknown name costs the same work as a wrong secret, so that names cannot be told apart by time.
     const matches = await secretMatches(secret, row?.secret_hash ?? (await unmatchable));
     const over = row?.once_until != null && Date.parse(row.once_until) <= context.clock().getTime();
-    if (!row || !matches || row.state !== 'here' || over) throw new WrongSecret('sign-in');
+    if (!row || !matches || row.state !== 'here' || over) {
+      await audit.note('sign-in-failed', null, body.name);
+      throw new WrongSecret('sign-in');
+    }
     const person: Person = { id: row.id, name: row.name, role: row.role };
     if (row.once_until !== null) {
       if (body.fresh === undefined || body.fresh.toUpperCase() === secret)
@@ -52,16 +59,25 @@ export function peopleRoutes(api: Api, context: PeopleNeeds): void {
       await chooseSecret(context, person.id, body.fresh, undefined);
     }
     setSessionCookie(response, await sessions.open(person, request.headers['user-agent']));
+    await audit.note('sign-in', person.id, request.headers['user-agent'] ?? '');
     return person;
   });
 
   register(api, ENDPOINTS.whoAmI, ({ person }) => person);
 
-  register(api, ENDPOINTS.signOut, async ({ request, response }) => {
+  register(api, ENDPOINTS.signOut, async ({ request, response, person }) => {
     const token = sessionToken(request);
     if (!token) throw new NotSignedIn();
     await sessions.end(token);
     clearSessionCookie(response);
+    await audit.note('sign-out', person.id, '');
+    return {};
+  });
+
+  register(api, ENDPOINTS.tokens, () => tokens.list());
+  register(api, ENDPOINTS.giveToken, ({ body, person }) => tokens.give(body.name, body.scope, person));
+  register(api, ENDPOINTS.endToken, async ({ params, person }) => {
+    await tokens.end(params.id, person.id);
     return {};
   });
 
@@ -100,6 +116,7 @@ export function peopleRoutes(api: Api, context: PeopleNeeds): void {
   );
   register(api, ENDPOINTS.endSession, async ({ params, person }) => {
     if (!(await sessions.endById(params.id, person.role === 'lead' ? null : person.id))) throw new NotFound('session');
+    await audit.note('session-ended', person.id, '');
     return {};
   });
 }

@@ -17,10 +17,10 @@ const ADDRESSES: readonly (readonly [string, PhotoSize])[] = [
 
 /** Photos going up and coming down. */
 export function photoRoutes(api: Api, context: PhotoNeeds): void {
-  const { app, sessions } = api;
+  const { app } = api;
   const bytes = express.raw({ type: () => true, limit: PHOTO_LIMITS.mostBytes });
 
-  app.post(`${PHOTO_PATH}/:id`, requirePerson({ sessions }), bytes, async (request, response) => {
+  app.post(`${PHOTO_PATH}/:id`, requirePerson(api), bytes, async (request, response) => {
     const id = photoId(request.params.id);
     try {
       await keepPhoto(
@@ -37,7 +37,7 @@ export function photoRoutes(api: Api, context: PhotoNeeds): void {
   });
 
   for (const [suffix, size] of ADDRESSES) {
-    app.get(`${PHOTO_PATH}/:id${suffix}`, requirePerson({ sessions }), async (request, response) => {
+    app.get(`${PHOTO_PATH}/:id${suffix}`, requirePerson(api), async (request, response) => {
       const [photo] = await context.engine.query<{ sha256: string }>('select sha256 from photo where id = $1', [
         photoId(request.params.id),
       ]);

@@ -10,8 +10,8 @@ const MOST_NAME = 120;
 
 /** Tables of other programs coming in. */
 export function sheetRoutes(api: Api, { sheets }: { readonly sheets: Sheets }): void {
-  const { app, sessions } = api;
-  const lead = [requirePerson({ sessions }), requireLead];
+  const { app } = api;
+  const lead = [requirePerson(api), requireLead];
   app.post(SHEETS_PATH, ...lead, async (request, response) => {
     // What another reader has taken already is no file any more.
     if (request.readableEnded) throw new Refused(415, 'sheet-unreadable', 'application/octet-stream');

@@ -3,9 +3,10 @@ import { isOneOf, newestRulebook } from '@weskopos/core';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { entryLines, vehiclesIn, visitLines } from '../lines/readLines';
+import type { Audit } from '../audit/audit';
 import type { Engine } from '../db/engine';
 import { NotFound } from '../http/problems';
-import { requireLead, requirePerson } from '../people/guard';
+import { requireLead, requirePerson, signedInPerson } from '../people/guard';
 import type { Api } from '../people/register';
 import { readRulebooks } from '../rules/readRulebooks';
 import { readVehicle } from '../vehicles/readVehicle';
@@ -15,13 +16,14 @@ import { writeXlsx } from './xlsx';
 
 /** Tables of the whole workshop, written while they are sent. */
 export function tableRoutes(
-  { app, sessions }: Api,
-  { engine, clock }: { readonly engine: Engine; readonly clock: () => Date },
+  api: Api,
+  { engine, clock, audit }: { readonly engine: Engine; readonly clock: () => Date; readonly audit: Audit },
 ): void {
-  app.get(`${TABLES_PATH}/:table`, requirePerson({ sessions }), requireLead, async (request, response) => {
+  api.app.get(`${TABLES_PATH}/:table`, requirePerson(api), requireLead, async (request, response) => {
     const { table } = request.params;
     if (!isOneOf(TABLES, table)) throw new NotFound('table');
     const style = tableStyleSchema.parse(request.query);
+    await audit.note('export', signedInPerson(response).id, `table ${table}`);
     const { columns, rows } = TABLES_OUT[table];
     const { house } = newestRulebook(await readRulebooks(engine));
     const units = shownUnits(style.units === 'house' ? house.units : null);
