@@ -1,4 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
+import fs from 'node:fs/promises';
+import sharp from 'sharp';
 import { expectAccessible, signIn, toPage, toPlace, toVehicle } from './walk';
 import { Workshop } from './workshop';
 
@@ -85,4 +87,61 @@ test('a book kept in a spreadsheet comes in: guessed, put right, every row told,
     .last()
     .click();
   await expect(page.getByText('Brought in from old book.csv')).toBeVisible();
+});
+
+test('a program gets a token once, the API is shown, and the list tells who did it', async ({ page, request }) => {
+  await page.goto(demo.url);
+  await signIn(page, 'Maren', '112358');
+  await toPlace(page, 'Data');
+  await page.getByLabel('Which program?').fill('Office');
+  await page.getByRole('button', { name: 'Give it a token' }).click();
+  const token = (await page.getByText(/^weskopos_/).textContent()) ?? '';
+  const headers = { authorization: `Bearer ${token}` };
+  expect((await request.get(`${demo.url}/api/yard`, { headers })).status()).toBe(200);
+  await expectAccessible(page);
+  const [api] = await Promise.all([
+    page.waitForEvent('popup'),
+    page.getByRole('link', { name: 'What programs can ask for' }).click(),
+  ]);
+  await expect(api.getByText('Every vehicle: how it stands', { exact: false })).toBeVisible();
+  await api.close();
+  await page.getByRole('button', { name: 'End the token of Office' }).click();
+  await expect(page.getByText('Office', { exact: true })).toBeHidden();
+  expect((await request.get(`${demo.url}/api/yard`, { headers })).status()).toBe(401);
+
+  await page.getByRole('link', { name: 'Open the list' }).click();
+  await expect(page.getByText('Office, read', { exact: false }).first()).toBeVisible();
+  await page.getByRole('radio', { name: 'Token ended' }).click();
+  await expect(page.getByRole('listitem')).toHaveCount(1);
+  await expectAccessible(page);
+});
+
+test('a drawing is taken along: as SVG, as a picture, and its figures', async ({ page }) => {
+  await page.goto(demo.url);
+  await signIn(page, 'Maren', '112358');
+  await toVehicle(page, 'FH 03');
+  await toPage(page, 'Wear');
+  await page
+    .getByRole('button', { name: /^Tread/ })
+    .or(page.getByRole('link', { name: /Tread/ }))
+    .first()
+    .click();
+  const saved = async (kind: string) => {
+    const sent = page.waitForEvent('download');
+    await page.getByRole('button', { name: new RegExp(`^Save FH 03 Tread.* as ${kind}$`) }).click();
+    const download = await sent;
+    expect(download.suggestedFilename()).toMatch(new RegExp(`^FH 03 Tread.*\\.${kind.toLowerCase()}$`));
+    return fs.readFile(await download.path());
+  };
+  const svg = (await saved('SVG')).toString('utf8');
+  expect(svg).toMatch(/^<svg [^>]*xmlns="http:\/\/www\.w3\.org\/2000\/svg"/);
+  const [, width = '0'] = /width="(\d+)"/.exec(svg) ?? [];
+  // Drawn by another program, it is as large and not blank.
+  const drawn = await sharp(Buffer.from(svg)).stats();
+  expect(drawn.isOpaque).toBe(true);
+  expect(Math.max(...drawn.channels.map(({ stdev }) => stdev))).toBeGreaterThan(5);
+  expect((await sharp(await saved('PNG')).metadata()).width).toBe(3 * Number(width));
+  const [head, ...rows] = (await saved('CSV')).toString('utf8').trim().split('\r\n');
+  expect(head).toBe('at,meter,meterUnit,value,unit,uncertainty,startsPart');
+  expect(rows.length).toBeGreaterThan(1);
 });

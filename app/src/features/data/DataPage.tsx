@@ -8,12 +8,14 @@ import { CORNER, SPACE, TOUCH } from '../../kit/tokens';
 import { LinkPress } from '../../kit/LinkPress';
 import { Heading, Label, Words } from '../../kit/Words';
 import { Page } from '../../shell/Page';
+import { audit } from '../../words/en/pages/audit';
 import { data as say } from '../../words/en/pages/data';
 import { table } from '../../words/en/pages/table';
 import { BackupCard } from './BackupCard';
 import { BringIn } from './BringIn';
 import { CheckSigned } from './CheckSigned';
 import { TablesCard } from './TablesCard';
+import { TokensCard } from './TokensCard';
 
 /** What goes out of the workshop, and what comes in. */
 export function DataPage() {
@@ -36,6 +38,14 @@ export function DataPage() {
       </Card>
       <CheckSigned />
       <BackupCard />
+      <TokensCard />
+      <Card>
+        <Heading level={2}>{audit.title}</Heading>
+        <Words>{audit.short}</Words>
+        <LinkPress href="/data/audit" style={[styles.link, { borderColor: palette.rule }]}>
+          <Label style={styles.centre}>{audit.open}</Label>
+        </LinkPress>
+      </Card>
     </Page>
   );
 }

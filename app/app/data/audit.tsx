@@ -1,0 +1,1 @@
+export { AuditPage as default } from '../../src/features/data/AuditPage';

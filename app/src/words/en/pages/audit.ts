@@ -1,0 +1,51 @@
+import type { Audited, TokenScope } from '@weskopos/contract';
+
+/** Words of the audit list, and of programs that come in by a token. */
+export const audit = {
+  title: 'Who did what',
+  short:
+    'Sign-ins, roles, rules, overrides, what was taken out, tokens: who did what when. Nothing on it can be changed.',
+  open: 'Open the list',
+  which: 'What is shown',
+  all: 'All',
+  none: 'Nothing of this kind was done.',
+  nobody: 'Nobody who was let in',
+  byWhen: (by: string, when: string) => `${by}, ${when}`,
+  older: 'Show older ones',
+  save: 'Save the list (CSV)',
+  kind: {
+    'sign-in': 'Signed in',
+    'sign-in-failed': 'Sign-in that failed',
+    'sign-out': 'Signed out',
+    'session-ended': 'Device signed out',
+    export: 'Taken out',
+    backup: 'Backed up',
+    'person.add': 'Person added',
+    'person.change': 'Person changed',
+    'person.secret': 'PIN or code',
+    'token.give': 'Token given',
+    'token.end': 'Token ended',
+    'rulebook.put': 'Rules changed',
+    'bundle.take': 'Brought in',
+    override: 'Graded by hand',
+    'gate-override': 'Started over a no',
+    'signed-over': 'Signed over open ends',
+    'amendment.put': 'Amended',
+    'inspection.void': 'Visit given up',
+    'inspection.restore': 'Visit taken up again',
+  } satisfies Record<Audited, string>,
+
+  programs: 'Other programs',
+  programsHelp:
+    'A program comes in by a token, in your name. It sees vehicles, visits and tables; people, tokens and backups stay closed to it.',
+  scope: { read: 'Read', write: 'Read and write' } satisfies Record<TokenScope, string>,
+  tokenTold: (scope: string, by: string, day: string) => `${scope}, given by ${by} on ${day}`,
+  end: 'End',
+  endOf: (name: string) => `End the token of ${name}`,
+  once: 'This is its token. It is shown this once.',
+  copy: 'Copy it',
+  nameOfIt: 'Which program?',
+  mayDo: 'It may',
+  give: 'Give it a token',
+  api: 'What programs can ask for',
+};
