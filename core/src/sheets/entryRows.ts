@@ -1,6 +1,7 @@
 import {
   LOGGED_FLUIDS,
   PART_KINDS,
+  standingEntries,
   type LifeEntry,
   type LifeEntryContent,
   type LoggedFluid,
@@ -13,6 +14,8 @@ import type { Place, Vehicle } from '../vehicle/vehicle';
 import type { HouseRules } from '../house/houseRules';
 import type { Repeats } from '../vehicle/place';
 import { placeSaid } from './placeWords';
+import { meterDoubts, type MeterMoment } from './meterDoubts';
+import { metersHere, toldOfMeter, type KnownVehicle } from './readingRows';
 import { fateOf, isKept, type DoubtAnswers, type RowFate, type SheetRow } from './rowFate';
 import { RowReader, plainWords, type SheetDoubt, type SheetReading } from './rowReader';
 
@@ -79,31 +82,48 @@ const REPEATS: Readonly<Record<PartKind, Repeats>> = {
 /** What becomes of rows of a log, of jobs or of parts of one vehicle, and the entries they make. */
 export function takeEntries(
   rows: readonly SheetRow[],
-  { vehicle, entries }: { readonly vehicle: Vehicle; readonly entries: readonly LifeEntry[] },
+  { vehicle, visits, entries }: KnownVehicle & { readonly entries: readonly LifeEntry[] },
   taking: TakingEntries,
 ): { readonly fates: readonly RowFate[]; readonly entries: readonly BroughtEntry[] } {
   const here = new Set(entries.map(saidOf));
-  const brought: BroughtEntry[] = [];
-  const fates = rows.map(({ row, cells }): RowFate => {
+  const read = rows.map(({ row, cells }) => {
     const reader = new RowReader(cells, taking.reading);
     const at = reader.day('at', taking.now);
     const meter = reader.figure('meter', vehicle.meterUnit, METER_RANGE[vehicle.meterUnit]);
     const happened = HAPPENED[taking.reading.kind]?.(reader, vehicle, taking) ?? null;
     const by = reader.text('by', 60);
-    if (reader.faults.length > 0 || at === null || happened === null)
-      return fateOf(row, reader.faults, [], taking.answers);
+    if (reader.faults.length > 0 || at === null || happened === null) return { row, reader, made: null };
     const told = { vehicleId: vehicle.id, at, meter, ...happened };
     const said = saidOf({ id: '', ...told });
     // Told twice is told once: a second fill of the same litres at the same meter is none.
-    if (here.has(said)) return { row, fate: 'same', faults: [], doubts: [] };
+    const isSame = here.has(said);
     here.add(said);
-    const doubts = doubtsOf(reader, vehicle, at);
-    if (isKept(doubts, taking.answers))
-      brought.push({ entry: { id: taking.idOf(`entry\n${vehicle.id}\n${said}`), ...told }, by });
+    return { row, reader, made: { entry: { id: taking.idOf(`entry\n${vehicle.id}\n${said}`), ...told }, by, isSame } };
+  });
+  const meters = new Map(
+    meterDoubts(
+      [
+        ...metersHere(visits),
+        ...metersIn(standingEntries(entries), () => []),
+        ...read.flatMap(({ row, made }) => (made && !made.isSame ? metersIn([made.entry], () => [row]) : [])),
+      ],
+      vehicle.meterUnit,
+    ).flatMap((doubt) => doubt.rows.map((row) => [row, toldOfMeter(doubt)] as const)),
+  );
+  const brought: BroughtEntry[] = [];
+  const fates = read.map(({ row, reader, made }): RowFate => {
+    if (!made) return fateOf(row, reader.faults, [], taking.answers);
+    if (made.isSame) return { row, fate: 'same', faults: [], doubts: [] };
+    const meter = meters.get(row);
+    const doubts = [...doubtsOf(reader, vehicle, made.entry.at), ...(meter ? [meter] : [])];
+    if (isKept(doubts, taking.answers)) brought.push({ entry: made.entry, by: made.by });
     return fateOf(row, [], doubts, taking.answers);
   });
   return { fates, entries: brought };
 }
+
+const metersIn = (entries: readonly LifeEntry[], rows: () => number[]): MeterMoment[] =>
+  entries.flatMap(({ at, meter }) => (meter === null ? [] : [{ at, meter, answered: false, rows: rows() }]));
 
 /** What an entry says, whoever wrote it down and however late. */
 function saidOf(entry: LifeEntry): string {

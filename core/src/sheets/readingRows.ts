@@ -5,13 +5,14 @@ import type { HouseRules } from '../house/houseRules';
 import { standingOf } from '../inspection/currentFindings';
 import { BLANK_CONTENT, BOUNDS, type Bound, type Finding, type Reading } from '../inspection/finding';
 import { blankInspection, isSigned, type Inspection, type MeterAnswer } from '../inspection/inspection';
-import { METER_RANGE, checkMeter } from '../plausibility/checkMeter';
+import { METER_RANGE } from '../plausibility/checkMeter';
 import { doubtId, doubtsAbout } from '../plausibility/doubts';
 import { parseMeasure, parseWeekCode } from '../units/parseMeasure';
 import type { Unit } from '../units/units';
 import { groupBy } from '../sums/groupBy';
 import { hasPlace } from '../vehicle/place';
 import type { Vehicle } from '../vehicle/vehicle';
+import { meterDoubts, type MeterDoubt, type MeterMoment } from './meterDoubts';
 import { placeSaid, type PlaceGiven } from './placeWords';
 import { pointSaid, spotSaid, spotsOf } from './pointWords';
 import { cellText, type SheetCell } from './readCell';
@@ -289,34 +290,35 @@ function doubtMeters(
   { vehicle, visits }: KnownVehicle,
   doubt: (row: number, one: SheetDoubt) => void,
 ): void {
-  const moments = [
-    ...visits
-      .filter(({ inspection }) => isSigned(inspection))
-      .map(({ inspection: { startedAt, meter, meterAnswer } }) => ({
-        at: startedAt,
-        meter,
-        meterAnswer,
-        rows: [] as Drafted[],
-      })),
-    ...[...groupBy(fresh, ({ visit }) => visit).values()].flatMap((rows) =>
-      rows[0] ? [{ at: rows[0].at, meter: rows[0].meter, meterAnswer: null, rows }] : [],
+  const moments: MeterMoment[] = [
+    ...metersHere(visits),
+    ...[...groupBy(fresh, ({ visit }) => visit).values()].flatMap((drafts) =>
+      drafts[0]
+        ? [{ at: drafts[0].at, meter: drafts[0].meter, answered: false, rows: drafts.map(({ row }) => row) }]
+        : [],
     ),
-  ].sort((a, b) => Date.parse(a.at) - Date.parse(b.at));
-  moments.forEach(({ at, meter, meterAnswer, rows }, index) => {
-    const last = moments[index - 1];
-    if (!last || meterAnswer !== null) return;
-    const check = checkMeter(meter, last, at, vehicle.meterUnit);
-    if (check.status !== 'doubtful') return;
-    // What is here already was answered for; it is the new one before it that is odd.
-    for (const { row } of rows.length > 0 ? rows : last.rows)
-      doubt(row, {
-        field: 'meter',
-        code: check.code,
-        written: String(rows.length > 0 ? meter : last.meter),
-        allowed: `${rows.length > 0 ? 'after' : 'before'} ${rows.length > 0 ? last.meter : meter}`,
-      });
-  });
+  ];
+  for (const one of meterDoubts(moments, vehicle.meterUnit)) for (const row of one.rows) doubt(row, toldOfMeter(one));
 }
+
+/** What signed visits that count read. */
+export const metersHere = (visits: KnownVehicle['visits']): MeterMoment[] =>
+  visits
+    .filter(({ inspection }) => isSigned(inspection))
+    .map(({ inspection: { startedAt, meter, meterAnswer } }) => ({
+      at: startedAt,
+      meter,
+      answered: meterAnswer !== null,
+      rows: [],
+    }));
+
+/** A doubt about a meter, as a row is told. */
+export const toldOfMeter = ({ code, meter, beside, isAfter }: MeterDoubt): SheetDoubt => ({
+  field: 'meter',
+  code,
+  written: String(meter),
+  allowed: `${isAfter ? 'after' : 'before'} ${beside}`,
+});
 
 /** Figures that are odd by themselves, or beside the others of their visit. */
 function doubtFigures(

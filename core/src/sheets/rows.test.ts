@@ -187,11 +187,17 @@ describe('readings, a row a visit', () => {
   });
 });
 
-function entries(kind: SheetKind, text: string, here: LifeEntry[] = [], answers: DoubtAnswers = {}) {
+function entries(
+  kind: SheetKind,
+  text: string,
+  here: LifeEntry[] = [],
+  answers: DoubtAnswers = {},
+  visits: KnownVehicle['visits'] = [],
+) {
   const { reading, rows } = table(kind, text);
   const taken = takeEntries(
     rows,
-    { vehicle: CAR, entries: here },
+    { vehicle: CAR, visits, entries: here },
     { reading, answers, house: USUAL_HOUSE_RULES, now: NOW, idOf },
   );
   return {
@@ -234,6 +240,37 @@ describe('a log, jobs and parts', () => {
       { kind: 'top-up', fluid: 'engine-oil', litres: 0.5 },
       { kind: 'meter', meter: 48300 },
     ]);
+  });
+
+  test('a meter is held against visits and entries that are here, and against the rows before it', () => {
+    const signed = { signedAt: '2026-05-01T08:00:00.000Z' };
+    const visits = [
+      {
+        inspection: inspectionOf(CAR, { startedAt: '2026-05-01T07:00:00.000Z', meter: 48_000, ...signed }),
+        findings: [],
+      },
+      {
+        inspection: inspectionOf(CAR, { startedAt: '2026-05-20T07:00:00.000Z', meter: 49_000, ...signed }),
+        findings: [],
+      },
+    ];
+    const text = `vehicle | date | odo | litres
+      T 1 | 2026-05-02 | 1 | 40
+      T 1 | 2026-05-04 | 48200 | 40
+      T 1 | 2026-05-08 | 84400 | 40
+      T 1 | 2026-05-10 | 48600 | 40
+      T 1 | 2026-05-15 | 49500 | 40
+      T 1 | 2026-05-22 | 49100 | 40`;
+    // What is odd is no measure for what comes behind it.
+    expect(entries('log', text, [], {}, visits).told).toEqual([
+      'doubtful, ? behind',
+      'fresh',
+      'doubtful, ? too-far',
+      'fresh',
+      'doubtful, ? behind',
+      'fresh',
+    ]);
+    expect(entries('log', text, [], { behind: 'keep', 'too-far': 'leave' }, visits).entries).toHaveLength(5);
   });
 
   test('jobs by their names and codes; one before the vehicle was built is asked', () => {

@@ -3,6 +3,7 @@ import { BUILT_IN_RULEBOOK } from '@weskopos/core';
 import Ajv from 'ajv/dist/2020';
 import addFormats from 'ajv-formats';
 import { spawnSync } from 'node:child_process';
+import Papa from 'papaparse';
 import { createHash, randomUUID } from 'node:crypto';
 import { errorCode } from '../errorCode';
 import { fullWorkshop, gretasWorkshop } from '../tests/bundleWorld';
@@ -49,6 +50,7 @@ describe('a bundle', () => {
       'signatures.jsonl',
       'keys.jsonl',
       'readings.csv',
+      'photos.csv',
       'rulebooks.jsonl',
       'photos.jsonl',
       expect.stringMatching(/^photos\/[0-9a-f]{64}\.jpg$/),
@@ -102,6 +104,18 @@ print(json.dumps({'rows': rows, 'visits': sum(1 for _ in archive.open('visits.js
       ]),
     );
     expect(rows).toHaveLength(2);
+  });
+
+  test('tells beside the photos what each shows', () => {
+    const [photo] = linesOf(entries, 'photos');
+    const { data } = Papa.parse<Record<string, string>>(String(entries.get('photos.csv')), {
+      header: true,
+      skipEmptyLines: true,
+    });
+    // A caption that looks like a formula is none.
+    expect(data).toMatchObject([
+      { file: `photos/${photo.sha256}.jpg`, photo: photo.id, point: 'pad.inner', place: '1L', caption: "'=cmd" },
+    ]);
   });
 
   test('of one vehicle or one visit holds that alone', async () => {

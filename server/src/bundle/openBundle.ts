@@ -21,7 +21,12 @@ import { ZipReader, type EntryLimits } from './zipReader';
 
 const PHOTO = /^photos\/([0-9a-f]{64})\.jpg$/;
 const FILES = typedKeys(BUNDLE_LINES);
-const BESIDE = ['readings.csv', MANIFEST, ...[...FILES, 'manifest'].map((name) => `schema/${name}.schema.json`)];
+const BESIDE = [
+  'readings.csv',
+  'photos.csv',
+  MANIFEST,
+  ...[...FILES, 'manifest'].map((name) => `schema/${name}.schema.json`),
+];
 const fileOf = (name: BundleFile) => `${name}.jsonl`;
 
 /** One vehicle's life of twenty years is some megabytes; a workshop of a thousand some gigabytes. */

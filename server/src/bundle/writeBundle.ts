@@ -21,6 +21,7 @@ import type { PhotoFiles } from '../photos/photoFiles';
 import { readVehicle } from '../vehicles/readVehicle';
 import { bundleSchemas } from './bundleSchemas';
 import { csvOf } from '../tables/csv';
+import { PHOTO_COLUMNS, photoRows } from '../tables/photoTable';
 import { TABLES_OUT, shownUnits } from '../tables/tables';
 import { entryLines, keyLines, photoLines, rulebookLines, signatureLines, visitLines } from '../lines/readLines';
 import { ZipWriter } from './zipWriter';
@@ -71,17 +72,25 @@ export async function writeBundle(
         scope.kind === 'visit' ? visitLines(tx, 'i.id = $1', scope.id) : visitLines(tx, 'i.vehicle_id = $1', id),
       );
     const csv = path.join(spool, 'readings.csv');
+    const captions = path.join(spool, 'photos.csv');
 
     async function* vehicles() {
       for (const id of ids) yield lineOf(await readVehicle(engine, id));
     }
     async function* visits() {
       const rows = createWriteStream(csv);
+      const shows = createWriteStream(captions);
       rows.write(csvOf([TABLES_OUT.readings.columns(STORED)]));
+      shows.write(csvOf([PHOTO_COLUMNS]));
       for (const id of ids) {
         const vehicle = await readVehicle(engine, id);
         for (const visit of await visitsOf(id)) {
-          for (const { photos: taken } of visit.findings) for (const one of taken) shown.add(one.id);
+          const own = visit.findings.flatMap(({ photos: taken }) => taken.map(({ id: photo }) => photo));
+          for (const one of own) shown.add(one);
+          if (vehicle && own.length > 0) {
+            const files = new Map((await photoLines(engine, own)).map((one) => [one.id, photoPath(one.sha256)]));
+            shows.write(csvOf(photoRows(vehicle, visit, (photo) => files.get(photo) ?? null)));
+          }
           if (
             vehicle &&
             !rows.write(csvOf(TABLES_OUT.readings.rows({ vehicle, visits: [visit], entries: [] }, STORED)))
@@ -91,7 +100,8 @@ export async function writeBundle(
         }
       }
       rows.end();
-      await finished(rows);
+      shows.end();
+      await Promise.all([finished(rows), finished(shows)]);
     }
     async function* signatures() {
       for (const id of ids)
@@ -110,6 +120,7 @@ export async function writeBundle(
     await zip.add('signatures.jsonl', Readable.from(signatures()));
     await zip.add('keys.jsonl', Readable.from((await keyLines(engine)).map(lineOf)));
     await zip.add('readings.csv', createReadStream(csv));
+    await zip.add('photos.csv', createReadStream(captions));
     await zip.add('rulebooks.jsonl', Readable.from((await rulebookLines(engine)).map(lineOf)));
     const kept: PhotoLine[] = [];
     const wanted = [...shown].sort();

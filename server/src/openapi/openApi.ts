@@ -60,11 +60,15 @@ const parametersIn = (path: string) =>
     schema: name === 'table' ? { enum: TABLES } : { type: 'string', format: 'uuid' },
   }));
 
+/** What an address is about: the word behind `/api`. */
+const tagOf = (path: string) => path.split('/')[2]?.replace(/\..*/, '') ?? '';
+
 function operationOf(name: string, { method, path, access, body, answer }: Endpoint): Json {
   const sends = method === 'post';
   return {
     operationId: name,
     summary: SUMMARIES[name as keyof typeof SUMMARIES],
+    tags: [tagOf(path)],
     description: WHO[access],
     ...(access === 'anyone' ? { security: [] } : { security: comesBy(method, path) }),
     parameters: [...parametersIn(path), ...(method === 'get' ? [] : [GUARD])],
@@ -94,6 +98,7 @@ const download = (
 ): Json => ({
   operationId,
   summary,
+  tags: [tagOf(path)],
   description: WHO[access],
   security: comesBy('get', path),
   parameters: [...parametersIn(path), ...more],

@@ -10,6 +10,7 @@ import { usePalette } from '../../kit/theme';
 import { SPACE } from '../../kit/tokens';
 import { Words } from '../../kit/Words';
 import { Page } from '../../shell/Page';
+import { deviceWords } from '../people/deviceWords';
 import { call } from '../../sync/workshop';
 import { audit as say } from '../../words/en/pages/audit';
 import { problemWords } from '../../words/problemWords';
@@ -70,8 +71,10 @@ export function AuditPage() {
         {lines?.map(({ id, at, kind: of, by, about }) => (
           <View role="listitem" key={id} style={[styles.line, { borderColor: palette.rule }]}>
             <Words strong>{say.kind[of]}</Words>
-            {about === '' ? null : <Words>{about}</Words>}
-            <Words soft>{say.byWhen(by ?? say.nobody, dayAndTime(at))}</Words>
+            {about === '' ? null : <Words>{of === 'sign-in' ? deviceWords(about) : about}</Words>}
+            <Words soft>
+              {say.byWhen(by ?? (of === 'sign-in-failed' ? say.nobody : say.firstStart), dayAndTime(at))}
+            </Words>
           </View>
         ))}
       </View>

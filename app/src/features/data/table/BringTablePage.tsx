@@ -199,6 +199,7 @@ export function BringTablePage() {
         <>
           <FatesCard plan={step.plan} />
           <DoubtsCard
+            kind={reading.kind}
             plan={step.plan}
             answers={reading.answers}
             busy={busy !== null}

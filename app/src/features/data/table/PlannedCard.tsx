@@ -2,6 +2,7 @@ import type { SheetPlan } from '@weskopos/contract';
 import { SHEETS_PATH } from '@weskopos/contract/device';
 import { ROW_FATES, type DoubtAnswer, type DoubtAnswers } from '@weskopos/core/sheets/rowFate';
 import type { SheetDoubtCode } from '@weskopos/core/sheets/rowReader';
+import type { SheetKind } from '@weskopos/core/sheets/sheetKinds';
 import { StyleSheet, View } from 'react-native';
 import { Card } from '../../../kit/Card';
 import { Choice } from '../../../kit/Choice';
@@ -15,8 +16,9 @@ import { table as say } from '../../../words/en/pages/table';
 /** So many rows are told on the page. */
 const MOST_SHOWN = 12;
 
-const answersTo = (code: SheetDoubtCode): readonly DoubtAnswer[] =>
-  code === 'behind' ? ['leave', 'meter-replaced', 'last-misread'] : ['leave', 'keep'];
+/** Of a visit it is told why its meter went back; of anything else it only counts or not. */
+const answersTo = (code: SheetDoubtCode, kind: SheetKind): readonly DoubtAnswer[] =>
+  code === 'behind' && kind === 'readings' ? ['leave', 'meter-replaced', 'last-misread'] : ['leave', 'keep'];
 
 /** What becomes of the rows, in figures. */
 export function FatesCard({ plan }: { readonly plan: SheetPlan }) {
@@ -39,6 +41,7 @@ export function FatesCard({ plan }: { readonly plan: SheetPlan }) {
 }
 
 interface DoubtsCardProps {
+  readonly kind: SheetKind;
   readonly plan: SheetPlan;
   readonly answers: DoubtAnswers;
   readonly busy: boolean;
@@ -46,7 +49,7 @@ interface DoubtsCardProps {
 }
 
 /** What is odd, asked once for all rows of it. */
-export function DoubtsCard({ plan, answers, busy, onAnswer }: DoubtsCardProps) {
+export function DoubtsCard({ kind, plan, answers, busy, onAnswer }: DoubtsCardProps) {
   if (plan.doubts.length === 0) return null;
   return (
     <Card>
@@ -57,7 +60,7 @@ export function DoubtsCard({ plan, answers, busy, onAnswer }: DoubtsCardProps) {
           <Choice
             label={say.doubt[code]}
             hideLabel
-            options={answersTo(code)}
+            options={answersTo(code, kind)}
             word={(answer) => say.answer[answer]}
             value={answers[code] ?? null}
             onChoose={(answer) => (busy ? undefined : onAnswer(code, answer))}

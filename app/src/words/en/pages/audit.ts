@@ -10,6 +10,7 @@ export const audit = {
   all: 'All',
   none: 'Nothing of this kind was done.',
   nobody: 'Nobody who was let in',
+  firstStart: 'At the first start',
   byWhen: (by: string, when: string) => `${by}, ${when}`,
   older: 'Show older ones',
   save: 'Save the list (CSV)',
