@@ -1,5 +1,14 @@
 /** What a device needs to start: where to knock, what to send along. A door of its own, so that no shape is loaded for it. */
-export { AUDIT_CSV_PATH, BUNDLE_PATHS, DOCS_PATH, DOORS, GUARD_HEADER, LIVE_PATH, PHOTO_PATH, type EndpointName } from './doors';
+export {
+  AUDIT_CSV_PATH,
+  BUNDLE_PATHS,
+  DOCS_PATH,
+  DOORS,
+  GUARD_HEADER,
+  LIVE_PATH,
+  PHOTO_PATH,
+  type EndpointName,
+} from './doors';
 export { MOST_OPERATIONS, OPERATION_VERSIONS, REFUSALS, type Refusal } from './operationKinds';
 export { isProblem } from './isProblem';
 export { PHOTO_LIMITS } from './photoLimits';

@@ -1,5 +1,4 @@
 import {
-  MEASURES,
   USUAL_HOUSE_RULES,
   cataloguePoint,
   fromStored,

@@ -255,7 +255,7 @@ function unlikeHere(
     if (inspection.voidedAt !== null) continue;
     for (const { point, place, readings } of standingOf(findings).values())
       for (const { measure, spot, values } of readings) {
-        const slot = slotOf({ at: inspection.startedAt, point: point as PointCode, place, measure, spot });
+        const slot = slotOf({ at: inspection.startedAt, point: point, place, measure, spot });
         here.set(slot, [...(here.get(slot) ?? []), ...values]);
       }
   }

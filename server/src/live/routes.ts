@@ -2,7 +2,6 @@ import { ENDPOINTS, LIVE_PATH, deviceSchema } from '@weskopos/contract';
 import { z } from 'zod';
 import type { Engine } from '../db/engine';
 import type { LiveHub } from './liveHub';
-import type { Sessions } from '../people/sessions';
 import { requirePerson, signedInPerson } from '../people/guard';
 import { NotFound } from '../http/problems';
 import { register, type Api } from '../people/register';
@@ -12,10 +11,7 @@ const HEARTBEAT_MS = 25_000;
 const askedSchema = z.object({ id: z.uuid(), device: deviceSchema });
 
 /** Live updates of one visit, and where one stands in it. */
-export function liveRoutes(
-  api: Api,
-  { engine, live, sessions }: { readonly engine: Engine; readonly live: LiveHub; readonly sessions: Sessions },
-): void {
+export function liveRoutes(api: Api, { engine, live }: { readonly engine: Engine; readonly live: LiveHub }): void {
   api.app.get(`${LIVE_PATH}/:id`, requirePerson(api), async (request, response) => {
     const { id, device } = askedSchema.parse({ ...request.params, ...request.query });
     const [visit] = await engine.query('select 1 from inspection where id = $1', [id]);

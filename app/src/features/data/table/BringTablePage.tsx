@@ -251,18 +251,27 @@ function withColumn(columns: readonly SheetColumn[], n: number, changed: SheetCo
   });
 }
 
+interface Progress {
+  readonly id: string;
+  readonly done: number;
+  readonly rows: number;
+}
+
 /** How far the server is with a table; null where nobody waits for it. */
-function useProgress(id: string | null): { readonly done: number; readonly rows: number } | null {
-  const [progress, setProgress] = useState<{ readonly done: number; readonly rows: number } | null>(null);
+function useProgress(id: string | null): Progress | null {
+  const [progress, setProgress] = useState<Progress | null>(null);
   useEffect(() => {
-    setProgress(null);
     if (!id) return undefined;
-    // A progress that is not told is none: the answer itself tells what went wrong.
-    const ask = () => void call('sheetProgress', { params: { id } }).then(setProgress, () => undefined);
+    const ask = () =>
+      void call('sheetProgress', { params: { id } }).then(
+        (told) => setProgress({ id, ...told }),
+        // A progress that is not told is none: the answer itself tells what went wrong.
+        () => undefined,
+      );
     const timer = setInterval(ask, ASKED_EVERY_MS);
     return () => clearInterval(timer);
   }, [id]);
-  return progress;
+  return progress?.id === id ? progress : null;
 }
 
 const styles = StyleSheet.create({

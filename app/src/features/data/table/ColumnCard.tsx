@@ -58,12 +58,10 @@ export function ColumnCard({ kind, heading, sample, column, onChange }: ColumnCa
             label={say.says(heading, '')}
             hideLabel
             options={[NOTHING, ...fields]}
-            word={(one) =>
-              one === NOTHING ? say.notTaken : one === 'reading' ? say.readingAt : say.field[one as SheetField]
-            }
+            word={(one) => (one === NOTHING ? say.notTaken : one === 'reading' ? say.readingAt : say.field[one])}
             value={column.field ?? NOTHING}
             onChoose={(one) => {
-              onChange(columnFor(one as SheetField | 'reading' | typeof NOTHING));
+              onChange(columnFor(one));
               if (one !== 'reading') setOpen(false);
             }}
           />
