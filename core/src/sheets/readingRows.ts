@@ -1,4 +1,4 @@
-import { cataloguePoint, pointKey, type PointCode } from '../catalogue/catalogue';
+import { cataloguePoint, pointKey } from '../catalogue/catalogue';
 import { MEASURES, MEASURE_CODES, namedSteps, type MeasureCode } from '../catalogue/measures';
 import type { Spot } from '../catalogue/points/point';
 import type { HouseRules } from '../house/houseRules';
