@@ -1,3 +1,4 @@
+import { entryOf } from '../sums/keyed';
 import { AXLE_NUMBERS, type Axle, type Place, type Side } from '../vehicle/vehicle';
 import { isPlace, isPlaceOf, placeOf, type Repeats } from '../vehicle/place';
 import type { HouseRules } from '../house/houseRules';
@@ -85,10 +86,11 @@ export function saidPlace(words: string, given: Pick<PlaceGiven, 'traffic' | 'dr
   const whole = words.trim();
   if (whole === FRONT_RIGHT) return { axle: 'front', side: 'R', tyre: null };
   const said: { -readonly [K in keyof SaidPlace]: SaidPlace[K] } = { axle: null, side: null, tyre: null };
-  for (const word of whole.split(/\s+/).flatMap((one) => (SHORT[one] ?? one).split(' '))) {
+  for (const word of whole.split(/\s+/).flatMap((one) => (entryOf<string>(SHORT, one) ?? one).split(' '))) {
     if (FILLER.includes(word) || word === '') continue;
     const axle = AXLE_NUMBERS.find((n) => word === String(n) || word === `a${n}`);
-    const half: Half | undefined = axle === undefined ? (word === 'r' ? restOf(said) : SAID[word]) : { axle };
+    const half: Half | undefined =
+      axle === undefined ? (word === 'r' ? restOf(said) : entryOf<Half>(SAID, word)) : { axle };
     if (half === undefined) return null;
     for (const [part, value] of Object.entries(sided(half, given))) {
       const name = part as keyof SaidPlace;

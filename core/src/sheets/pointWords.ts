@@ -1,3 +1,4 @@
+import { entryOf } from '../sums/keyed';
 import { CATALOGUE, cataloguePoint, isPointCode, mainSlot, type PointCode } from '../catalogue/catalogue';
 import { MEASURE_CODES, type MeasureCode } from '../catalogue/measures';
 import { SPOTS, type Spot } from '../catalogue/points/point';
@@ -90,7 +91,7 @@ const SPOT_WORDS: Readonly<Record<string, Spot>> = {
 /** A spot by its code or as people say it; null for none. */
 export function spotSaid(text: string): Spot | null {
   const plain = plainWords(text);
-  return SPOTS.find((spot) => plainWords(spot) === plain) ?? SPOT_WORDS[plain] ?? null;
+  return SPOTS.find((spot) => plainWords(spot) === plain) ?? entryOf<Spot>(SPOT_WORDS, plain) ?? null;
 }
 
 /**
@@ -129,9 +130,12 @@ function spokenReading(plain: string, given: PlaceGiven): ReadingAt | null {
     .split(/\s+/);
   const spots = spotsOf(point, measure);
   // The last word for a spot is one: on twins the one before tells which of them.
-  const at = spots.length > 1 ? left.findLastIndex((word) => spots.includes(SPOT_WORDS[word] as Spot)) : -1;
+  const at =
+    spots.length > 1
+      ? left.findLastIndex((word) => spots.some((spot) => spot === entryOf<Spot>(SPOT_WORDS, word)))
+      : -1;
   const rest = left.filter((_, index) => index !== at).join(' ');
-  const spot = at < 0 ? usualSpot(spots) : (SPOT_WORDS[left[at] ?? ''] ?? usualSpot(spots));
+  const spot = at < 0 ? usualSpot(spots) : (entryOf<Spot>(SPOT_WORDS, left[at] ?? '') ?? usualSpot(spots));
   if (repeats === null) return rest === '' ? { point, place: '', measure, spot } : null;
   // One word of a place too few is not a place: the column is asked about.
   if (saidPlace(rest, given) === null) return null;

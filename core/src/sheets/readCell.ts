@@ -19,7 +19,8 @@ export interface SheetStyle {
 /** Text of a cell as a person reads it; empty for none. */
 export function cellText(cell: SheetCell): string {
   if (cell === null) return '';
-  return (cell instanceof Date ? cell.toISOString() : String(cell)).trim();
+  if (cell instanceof Date) return isValid(cell) ? cell.toISOString() : 'no date';
+  return String(cell).trim();
 }
 
 /** A figure read from a cell, in the stored unit; or that there is none. */

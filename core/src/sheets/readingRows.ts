@@ -92,6 +92,10 @@ export function takeReadings(
     // One of a kind is enough to be asked.
     if (!of.some(({ code, field }) => code === one.code && field === one.field)) doubts.set(row, [...of, one]);
   };
+  for (const one of tooMany(drafts.filter(isSound)))
+    readers
+      .get(one.row)
+      ?.wrong(one.field, 'out-of-range', `at most ${MOST_REPEATS} readings of one place in a visit`, one.written);
   const { fresh, same } = unlikeHere(drafts.filter(isSound), known, doubt);
   doubtMeters(fresh, known, doubt);
   doubtFigures(fresh, taking, doubt);
@@ -242,6 +246,20 @@ function valueOf(
 
 const slotOf = ({ at, point, place, measure, spot }: Pick<Drafted, 'at' | 'point' | 'place' | 'measure' | 'spot'>) =>
   [at.slice(0, 10), pointKey(point, place), measure, spot].join(' ');
+/** Readings of one place in one visit, as the record of a reading has them at most. */
+const MOST_REPEATS = 5;
+
+/** Other figures of one place and visit than a reading can hold. */
+function tooMany(drafts: readonly Drafted[]): Drafted[] {
+  return [...groupBy(drafts, (one) => `${one.visit} ${slotOf(one)}`).values()].flatMap((ofSlot) => {
+    const figures = new Set<number>();
+    return ofSlot.filter(({ value }) => {
+      if (figures.size < MOST_REPEATS) figures.add(value);
+      return !figures.has(value);
+    });
+  });
+}
+
 const isSame = (a: number, b: number) => Math.abs(a - b) <= 1e-6 * Math.max(1, Math.abs(a));
 
 /** Figures that are not here yet, and rows whose figures are: here by the day, the place and the value. */

@@ -1,3 +1,4 @@
+import { entryOf } from '../sums/keyed';
 import type { Unit } from '../units/units';
 import { UNITS, fromStored } from '../units/units';
 import { fieldsOf, type SheetColumn, type SheetField, type SheetKind } from './sheetKinds';
@@ -54,6 +55,8 @@ export interface SheetReading {
   readonly fixed: Readonly<Partial<Record<SheetField, string>>>;
 }
 
+/** What no database keeps as text. */
+const UNKEEPABLE = /[\u0000\p{Surrogate}]/u;
 /** Earliest day a vehicle's history may name. */
 const EARLIEST = '1950-01-01';
 
@@ -82,6 +85,7 @@ export class RowReader {
     const text = this.written(field);
     if (text === '' && this.isNeeded(field)) this.wrong(field, 'missing', 'something');
     else if (text.length > most) this.wrong(field, 'too-long', `at most ${most} letters`);
+    else if (UNKEEPABLE.test(text)) this.wrong(field, 'unreadable', 'text without NUL or broken letters');
     return text;
   }
 
@@ -138,7 +142,7 @@ export class RowReader {
       return null;
     }
     const plain = plainWords(written);
-    const found = of.find((one) => plainWords(one) === plain) ?? spelt[plain];
+    const found = of.find((one) => plainWords(one) === plain) ?? entryOf<T>(spelt, plain);
     if (found === undefined) this.wrong(field, 'unknown', of.join(', '));
     return found ?? null;
   }

@@ -79,7 +79,7 @@ export function parseMeasure(typed: string, usual: Unit): ParsedMeasure {
   const decimal = DECIMAL.exec(text);
   const suffix = (fraction ? fraction[4] : decimal?.[2])?.trim() ?? '';
   const inches = fraction !== null && wanted === 'length' && suffix === '' && fraction[3] === '32';
-  const unit = inches ? 'in' : suffix === '' ? usual : SPELLINGS[suffix];
+  const unit = inches ? 'in' : suffix === '' ? usual : Object.hasOwn(SPELLINGS, suffix) ? SPELLINGS[suffix] : undefined;
   if (!unit) return unreadable;
   const number = fraction ? fractionValue(fraction) : decimal ? decimalValue(decimal[1] ?? '', unit) : NaN;
   if (!Number.isFinite(number) || UNITS[unit].quantity !== wanted) return unreadable;

@@ -65,6 +65,8 @@ describe('typed values', () => {
     ['5..5', 'mm'],
     ['1e3', 'mm'],
     ['-', 'mm'],
+    ['5 constructor', 'mm'],
+    ['5 __proto__', 'mm'],
   ] as const)('“%s” in a field of %s is not read as anything', (typed, usual) => {
     expect(parseMeasure(typed, usual).status).toBe('unreadable');
   });

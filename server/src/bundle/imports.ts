@@ -4,10 +4,11 @@ import { once } from 'node:events';
 import { createWriteStream } from 'node:fs';
 import fs from 'node:fs/promises';
 import path from 'node:path';
-import { type Readable, Transform } from 'node:stream';
+import type { Readable } from 'node:stream';
 import { finished, pipeline } from 'node:stream/promises';
 import sharp from 'sharp';
 import type { Engine } from '../db/engine';
+import { noMoreThan } from '../http/noMoreThan';
 import { NotFound, Refused } from '../http/problems';
 import { thumbOf } from '../photos/developPhoto';
 import type { PhotoFiles } from '../photos/photoFiles';
@@ -44,7 +45,11 @@ export class Imports {
     const id = randomUUID();
     const file = this.archiveOf(id);
     try {
-      await pipeline(content, noMoreThan(MOST_BUNDLE_BYTES), createWriteStream(file, { mode: 0o600 }));
+      await pipeline(
+        content,
+        noMoreThan(MOST_BUNDLE_BYTES, () => new BundleRefused('bundle-too-large', 'archive')),
+        createWriteStream(file, { mode: 0o600 }),
+      );
       const { plan } = await this.plan(id, by, { keepPhotos: false });
       this.sent.add(id);
       return plan;
@@ -135,16 +140,6 @@ export class Imports {
 /** What an archive would do, with what of it is new laid ready. */
 interface Planned extends Omit<LaidReady, 'draft'> {
   readonly plan: ImportPlan;
-}
-
-function noMoreThan(most: number): Transform {
-  let bytes = 0;
-  return new Transform({
-    transform(chunk: Buffer, _encoding, done) {
-      bytes += chunk.length;
-      done(bytes > most ? new BundleRefused('bundle-too-large', 'archive') : null, chunk);
-    },
-  });
 }
 
 /** A picture comes as it was kept: a JPEG no larger than ours, without what a camera writes into it. */

@@ -8,6 +8,14 @@ import type { Sheets } from './sheets';
 /** Letters of a file's name that are kept. */
 const MOST_NAME = 120;
 
+/** A file's name as it can be kept, and told in one line. */
+const keptName = (name: string) =>
+  name
+    .replace(/[\p{Cc}\p{Surrogate}]/gu, '')
+    .trim()
+    .slice(0, MOST_NAME)
+    .trim();
+
 /** Tables of other programs coming in. */
 export function sheetRoutes(api: Api, { sheets }: { readonly sheets: Sheets }): void {
   const { app } = api;
@@ -15,7 +23,7 @@ export function sheetRoutes(api: Api, { sheets }: { readonly sheets: Sheets }): 
   app.post(SHEETS_PATH, ...lead, async (request, response) => {
     // What another reader has taken already is no file any more.
     if (request.readableEnded) throw new Refused(415, 'sheet-unreadable', 'application/octet-stream');
-    const name = typeof request.query.name === 'string' ? request.query.name.trim().slice(0, MOST_NAME) : '';
+    const name = typeof request.query.name === 'string' ? keptName(request.query.name) : '';
     response.json(await sheets.send(request, name || 'table'));
   });
   app.get(`${SHEETS_PATH}/:id/report`, ...lead, async (request, response) => {

@@ -8,13 +8,14 @@ import { randomUUID } from 'node:crypto';
 import { createReadStream, createWriteStream } from 'node:fs';
 import fs from 'node:fs/promises';
 import path from 'node:path';
-import { Transform, type Readable } from 'node:stream';
+import type { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import pLimit from 'p-limit';
 import { takeLaidReady, type TakeNeeds } from '../bundle/laidReady';
 import type { Engine } from '../db/engine';
 import { startThread } from '../db/startThread';
 import { ThreadTalk } from '../db/threadTalk';
+import { noMoreThan } from '../http/noMoreThan';
 import { NotFound, Refused } from '../http/problems';
 import { readLife } from '../inspections/readLife';
 import { readRulebooks } from '../rules/readRulebooks';
@@ -62,7 +63,11 @@ export class Sheets {
   async send(content: Readable, name: string): Promise<SheetLook> {
     const id = randomUUID();
     try {
-      await pipeline(content, noMoreThan(MOST_SHEET_BYTES), createWriteStream(this.fileOf(id), { mode: 0o600 }));
+      await pipeline(
+        content,
+        noMoreThan(MOST_SHEET_BYTES, tooLarge),
+        createWriteStream(this.fileOf(id), { mode: 0o600 }),
+      );
       this.sent.set(id, { name, progress: { done: 0, rows: 0 } });
       const look = await this.look(id, {});
       const [oldest] = this.sent.keys();
@@ -237,12 +242,4 @@ function heard(reply: SheetReply): SheetReply {
   return reply;
 }
 
-function noMoreThan(most: number): Transform {
-  let bytes = 0;
-  return new Transform({
-    transform(chunk: Buffer, _encoding, done) {
-      bytes += chunk.length;
-      done(bytes > most ? new Refused(413, 'sheet-too-large', `at most ${most / 1e6} MB`) : null, chunk);
-    },
-  });
-}
+const tooLarge = () => new Refused(413, 'sheet-too-large', `at most ${MOST_SHEET_BYTES / 1e6} MB`);

@@ -1,12 +1,9 @@
 import { BUNDLE_PATHS } from '@weskopos/contract/device';
-import { StyleSheet } from 'react-native';
 import { Card } from '../../kit/Card';
 import { Press } from '../../kit/Press';
 import { saveFrom } from '../../kit/saveFrom';
-import { usePalette } from '../../kit/theme';
-import { CORNER, SPACE, TOUCH } from '../../kit/tokens';
-import { LinkPress } from '../../kit/LinkPress';
-import { Heading, Label, Words } from '../../kit/Words';
+import { LinkButton } from '../../kit/LinkButton';
+import { Heading, Words } from '../../kit/Words';
 import { Page } from '../../shell/Page';
 import { audit } from '../../words/en/pages/audit';
 import { data as say } from '../../words/en/pages/data';
@@ -19,7 +16,6 @@ import { TokensCard } from './TokensCard';
 
 /** What goes out of the workshop, and what comes in. */
 export function DataPage() {
-  const palette = usePalette();
   return (
     <Page title={say.title}>
       <Card>
@@ -32,9 +28,7 @@ export function DataPage() {
       <Card>
         <Heading level={2}>{table.title}</Heading>
         <Words>{table.short}</Words>
-        <LinkPress href="/data/table" style={[styles.link, { borderColor: palette.rule }]}>
-          <Label style={styles.centre}>{table.link}</Label>
-        </LinkPress>
+        <LinkButton href="/data/table" label={table.link} />
       </Card>
       <CheckSigned />
       <BackupCard />
@@ -42,21 +36,8 @@ export function DataPage() {
       <Card>
         <Heading level={2}>{audit.title}</Heading>
         <Words>{audit.short}</Words>
-        <LinkPress href="/data/audit" style={[styles.link, { borderColor: palette.rule }]}>
-          <Label style={styles.centre}>{audit.open}</Label>
-        </LinkPress>
+        <LinkButton href="/data/audit" label={audit.open} />
       </Card>
     </Page>
   );
 }
-
-const styles = StyleSheet.create({
-  link: {
-    minHeight: TOUCH.least,
-    justifyContent: 'center',
-    paddingHorizontal: SPACE.m,
-    borderWidth: 1,
-    borderRadius: CORNER.s,
-  },
-  centre: { textAlign: 'center' },
-});

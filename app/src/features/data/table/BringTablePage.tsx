@@ -4,12 +4,11 @@ import { useEffect, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Card } from '../../../kit/Card';
 import { Choice } from '../../../kit/Choice';
-import { LinkPress } from '../../../kit/LinkPress';
+import { LinkButton } from '../../../kit/LinkButton';
 import { pickFile } from '../../../kit/pickFile';
 import { Press } from '../../../kit/Press';
 import { usePalette } from '../../../kit/theme';
-import { CORNER, SPACE, TOUCH } from '../../../kit/tokens';
-import { Heading, Label, Words } from '../../../kit/Words';
+import { Heading, Words } from '../../../kit/Words';
 import { Page } from '../../../shell/Page';
 import { call, reconnect, sendSheet } from '../../../sync/workshop';
 import { table as say } from '../../../words/en/pages/table';
@@ -224,13 +223,7 @@ export function BringTablePage() {
           <Words>{say.became(say.makes(step.plan.makes))}</Words>
           {step.plan.makes.visits > 0 ? <Words soft>{say.then}</Words> : null}
           {step.plan.vehicles.slice(0, MOST_VEHICLES).map((vehicle) => (
-            <LinkPress
-              key={vehicle.id}
-              href={`/vehicle/${vehicle.id}/life`}
-              style={[styles.link, { borderColor: palette.rule }]}
-            >
-              <Label>{say.life(vehicle.fleetCode)}</Label>
-            </LinkPress>
+            <LinkButton key={vehicle.id} href={`/vehicle/${vehicle.id}/life`} label={say.life(vehicle.fleetCode)} />
           ))}
           {step.plan.vehicles.length > MOST_VEHICLES ? (
             <Words soft>{say.moreVehicles(step.plan.vehicles.length - MOST_VEHICLES)}</Words>
@@ -276,11 +269,4 @@ function useProgress(id: string | null): Progress | null {
 
 const styles = StyleSheet.create({
   grow: { flex: 1 },
-  link: {
-    minHeight: TOUCH.least,
-    justifyContent: 'center',
-    paddingHorizontal: SPACE.m,
-    borderWidth: 1,
-    borderRadius: CORNER.s,
-  },
 });

@@ -1,4 +1,6 @@
-import { MEASURES, UNITS, typedKeys, type Unit } from '@weskopos/core';
+import { MEASURES, type Unit } from '@weskopos/core';
+import { spotsOf } from '@weskopos/core/sheets/pointWords';
+import { unitsLike } from '@weskopos/core/sheets/readCell';
 import { fieldsOf, type SheetColumn, type SheetField, type SheetKind } from '@weskopos/core/sheets/sheetKinds';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -10,7 +12,7 @@ import { Label, Words } from '../../../kit/Words';
 import { table as say } from '../../../words/en/pages/table';
 import { capital, placeWords, pointWords, pointName } from '../../../words/show';
 import { words } from '../../../words/en';
-import { COLUMN_POINTS, placesOf, readingAt, spotsAt } from './readingPlaces';
+import { COLUMN_POINTS, placesOf, readingAt } from './readingPlaces';
 
 interface ColumnCardProps {
   readonly kind: SheetKind;
@@ -98,9 +100,6 @@ function meaning({ field, at }: SheetColumn): string {
 const usualUnit = (kind: SheetKind, { field, at }: SheetColumn): Unit | null =>
   at ? MEASURES[at.measure].unit : field === null || field === 'reading' ? null : (fieldsOf(kind)[field]?.unit ?? null);
 
-const unitsLike = (usual: Unit): Unit[] =>
-  typedKeys(UNITS).filter((unit) => UNITS[unit].quantity === UNITS[usual].quantity);
-
 interface ReadingFieldsProps {
   readonly at: NonNullable<SheetColumn['at']>;
   readonly onChange: (at: NonNullable<SheetColumn['at']>) => void;
@@ -108,7 +107,7 @@ interface ReadingFieldsProps {
 
 function ReadingFields({ at, onChange }: ReadingFieldsProps) {
   const places = placesOf(at.point);
-  const spots = spotsAt(at);
+  const spots = spotsOf(at.point, at.measure);
   return (
     <>
       <Choice

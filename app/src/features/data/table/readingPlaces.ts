@@ -32,8 +32,3 @@ export function readingAt(point: PointCode, place: ReadingAt['place'] = placesOf
   const spot: Spot = spots.includes('centre') ? 'centre' : (spots[0] ?? 'whole');
   return { point, place, measure: slot?.measure ?? 'tread', spot };
 }
-
-export const spotsAt = ({ point, measure }: ReadingAt): readonly Spot[] =>
-  cataloguePoint(point)
-    .measures.filter((slot) => slot.measure === measure)
-    .flatMap(({ spots }) => spots);
