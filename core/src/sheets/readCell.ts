@@ -1,3 +1,4 @@
+import { isDate } from 'date-fns/isDate';
 import { isValid } from 'date-fns/isValid';
 import { parse } from 'date-fns/parse';
 import { parseMeasure } from '../units/parseMeasure';
@@ -19,7 +20,7 @@ export interface SheetStyle {
 /** Text of a cell as a person reads it; empty for none. */
 export function cellText(cell: SheetCell): string {
   if (cell === null) return '';
-  if (cell instanceof Date) return isValid(cell) ? cell.toISOString() : 'no date';
+  if (isDate(cell)) return isValid(cell) ? cell.toISOString() : 'no date';
   return String(cell).trim();
 }
 
@@ -44,7 +45,7 @@ export function readFigure(cell: SheetCell, unit: Unit, { decimal }: Pick<SheetS
   if (typeof cell === 'number') return valueOf(cell, unit);
   const text = cellText(cell).replace('−', '-');
   if (text === '') return { status: 'empty' };
-  if (cell instanceof Date || typeof cell === 'boolean') return { status: 'unreadable' };
+  if (isDate(cell) || typeof cell === 'boolean') return { status: 'unreadable' };
   if (text.includes('/')) {
     const fraction = parseMeasure(text, unit);
     return fraction.status === 'value' ? { status: 'value', stored: fraction.stored } : { status: 'unreadable' };
@@ -86,7 +87,7 @@ const MOST_KNOWN = 10_000;
 
 /** Reads a day as the table writes them: with or without a time, ISO 8601 in any table, or as a spreadsheet counts days. */
 export function readDay(cell: SheetCell, days: DayOrder): DayRead {
-  if (cell instanceof Date) return isValid(cell) ? atOf(cell.getTime()) : { status: 'unreadable', otherwise: null };
+  if (isDate(cell)) return isValid(cell) ? atOf(cell.getTime()) : { status: 'unreadable', otherwise: null };
   const text = cellText(cell);
   if (text === '') return { status: 'empty' };
   if (typeof cell === 'number' || /^\d{5}(\.\d+)?$/.test(text)) return ofSerial(Number(text));

@@ -10,6 +10,8 @@ import fs from 'node:fs';
 import { PassThrough, Transform } from 'node:stream';
 import { TextDecoder } from 'node:util';
 import Papa from 'papaparse';
+import { BundleRefused } from '../bundle/bundleProblem';
+import { orderBook } from './orderedBook';
 
 /** Rows of a table at most. */
 export const MOST_ROWS = 500_000;
@@ -205,27 +207,32 @@ function bounded(cells: readonly SheetCell[], row: number): void {
 async function* sheetsOf(
   file: string,
 ): AsyncGenerator<{ readonly name: string; readonly rows: AsyncIterable<SheetRow> }> {
-  const options = {
-    entries: 'emit',
-    sharedStrings: 'cache',
-    hyperlinks: 'ignore',
-    styles: 'cache',
-    worksheets: 'emit',
-  } as const;
-  const reader = new WorkbookReader(file, options);
+  const ordered = `${file}.ordered`;
   let n = 0;
   try {
-    for await (const sheet of reader) {
+    await orderBook(file, ordered);
+    for await (const sheet of new WorkbookReader(ordered, READ_AS)) {
       n += 1;
-      // Its type does not tell the name, which stands in the file before the sheet.
+      // Its type does not tell the name.
       const { name } = sheet as unknown as { readonly name?: string };
       yield { name: name ?? `${n}`, rows: rowsIn(sheet) };
     }
   } catch (error) {
     if (error instanceof SheetRefused) throw error;
+    if (error instanceof BundleRefused) throw new SheetRefused('sheet-unreadable', error.code);
     throw new SheetRefused('sheet-unreadable', error instanceof Error ? error.message : 'spreadsheet');
+  } finally {
+    await fs.promises.rm(ordered, { force: true });
   }
 }
+
+const READ_AS = {
+  entries: 'emit',
+  sharedStrings: 'cache',
+  hyperlinks: 'ignore',
+  styles: 'cache',
+  worksheets: 'emit',
+} as const;
 
 async function* rowsIn(sheet: AsyncIterable<ExcelJS.Row>): AsyncGenerator<SheetRow> {
   for await (const row of sheet) {

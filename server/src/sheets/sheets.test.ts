@@ -3,6 +3,7 @@ import ExcelJS from 'exceljs';
 import fs from 'node:fs/promises';
 import path from 'node:path';
 import Papa from 'papaparse';
+import { unzipped, zipped } from '../tests/bundles';
 import {
   inspectorIn,
   newFinding,
@@ -145,6 +146,27 @@ test('a spreadsheet says the same as the text it was made from', async () => {
     })
   ).body as SheetLook;
   expect(other.headings).toEqual(['nothing here']);
+});
+
+test('a spreadsheet whose parts lie in any order is read the same', async () => {
+  const book = new ExcelJS.Workbook();
+  const sheet = book.addWorksheet('Jobs');
+  sheet.addRow(['vehicle', 'date', 'work']);
+  sheet.addRow(['FH 21', new Date('2025-06-01T00:00:00Z'), 'Coolant']);
+  // Folders are no parts.
+  const parts = [...(await unzipped(Buffer.from(await book.xlsx.writeBuffer())))].filter(
+    ([name]) => !name.endsWith('/'),
+  );
+  for (const order of [parts, [...parts].reverse(), [...parts].sort(([a], [b]) => (a < b ? 1 : -1))]) {
+    const look = await send(await zipped(order), 'jobs.xlsx');
+    expect(look).toMatchObject({ tabs: ['Jobs'], guess: { kind: 'jobs' } });
+    expect(look.sample).toEqual([['FH 21', '2025-06-01T00:00:00.000Z', 'Coolant']]);
+  }
+  const bomb = await zipped([...parts, ['xl/worksheets/sheet2.xml', Buffer.alloc(30_000_000)]]);
+  expect(await refusal(bomb)).toMatchObject({
+    status: 400,
+    body: { code: 'sheet-unreadable', detail: 'bundle-too-large' },
+  });
 });
 
 const UMLAUT = 'Fahrzeug;Datum;Arbeit;Teile\nFH 21;1.2.2025;Öl und Prüfung;Größe 5\n';
