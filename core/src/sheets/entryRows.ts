@@ -104,8 +104,8 @@ export function takeEntries(
     meterDoubts(
       [
         ...metersHere(visits),
-        ...metersIn(standingEntries(entries), () => []),
-        ...read.flatMap(({ row, made }) => (made && !made.isSame ? metersIn([made.entry], () => [row]) : [])),
+        ...metersIn(standingEntries(entries), []),
+        ...read.flatMap(({ row, made }) => (made && !made.isSame ? metersIn([made.entry], [row]) : [])),
       ],
       vehicle.meterUnit,
     ).flatMap((doubt) => doubt.rows.map((row) => [row, toldOfMeter(doubt)] as const)),
@@ -122,8 +122,8 @@ export function takeEntries(
   return { fates, entries: brought };
 }
 
-const metersIn = (entries: readonly LifeEntry[], rows: () => number[]): MeterMoment[] =>
-  entries.flatMap(({ at, meter }) => (meter === null ? [] : [{ at, meter, answered: false, rows: rows() }]));
+const metersIn = (entries: readonly LifeEntry[], rows: readonly number[]): MeterMoment[] =>
+  entries.flatMap(({ at, meter }) => (meter === null ? [] : [{ at, meter, answered: false, rows }]));
 
 /** What an entry says, whoever wrote it down and however late. */
 function saidOf(entry: LifeEntry): string {

@@ -82,12 +82,13 @@ export function guessColumns(
     };
   };
   const own = new Map(Object.keys(fields).map((field) => [plainWords(field), field as SheetField]));
+  // An id names a vehicle in one workshop only, a fleet code in any.
+  const isId = (heading: string) =>
+    bare(heading) === 'vehicle' && headings.some((other) => bare(other) === 'fleet code') && 'vehicle' in fields;
   // A field's own name goes before what it is also called.
   const first = headings.map((heading, index) => {
     const field = own.get(bare(heading));
-    // An id names a vehicle in one workshop only, a fleet code in any.
-    if (field === 'vehicle' && headings.some((other) => bare(other) === 'fleet code')) return null;
-    return field && !taken.has(field) ? columnOf(field, heading, index) : null;
+    return field && !isId(heading) && !taken.has(field) ? columnOf(field, heading, index) : null;
   });
   return headings.map((heading, index): SheetColumn => {
     const found = first[index];
@@ -96,9 +97,7 @@ export function guessColumns(
     if (at)
       return { field: 'reading', at, unit: unitOf(heading, MEASURES[at.measure].unit, figuresIn(rows, index, style)) };
     const field = names?.get(bare(heading)) ?? names?.get(plainWords(heading));
-    const isId =
-      field === 'vehicle' && bare(heading) === 'vehicle' && headings.some((other) => bare(other) === 'fleet code');
-    return field && !isId && !taken.has(field) ? columnOf(field, heading, index) : NO_COLUMN;
+    return field && !isId(heading) && !taken.has(field) ? columnOf(field, heading, index) : NO_COLUMN;
   });
 }
 

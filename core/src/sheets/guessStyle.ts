@@ -20,8 +20,8 @@ export function guessStyle(rows: readonly (readonly SheetCell[])[], separator: s
   const fitting = orders.filter((order) => reads(order) === best);
   return {
     decimal: guessDecimal(texts, separator),
-    // With points days come first; where nothing else tells, so too.
-    days: fitting.includes('dmy') || parted.length === 0 ? (fitting[0] ?? 'dmy') : (fitting[0] ?? 'dmy'),
+    // Where nothing else tells, the day comes first.
+    days: fitting[0] ?? 'dmy',
     daysUnsure:
       parted.length > 0 &&
       fitting.filter((order) => order !== 'ymd').length > 1 &&

@@ -1,6 +1,6 @@
 import { entryOf } from '../sums/keyed';
 import { AXLE_NUMBERS, type Axle, type Place, type Side } from '../vehicle/vehicle';
-import { isPlace, isPlaceOf, placeOf, type Repeats } from '../vehicle/place';
+import { hasPlace, isPlace, isPlaceOf, placeOf, type Repeats } from '../vehicle/place';
 import type { HouseRules } from '../house/houseRules';
 
 /** What words say of a place; what they leave open is null. */
@@ -27,7 +27,6 @@ const SAID: Readonly<Record<string, Half>> = {
   steer: { axle: 'front' },
   rear: { axle: 'rear' },
   back: { axle: 'rear' },
-  r: {},
   left: { side: 'L' },
   l: { side: 'L' },
   lh: { side: 'L' },
@@ -129,8 +128,5 @@ export function placeSaid(text: string, repeats: Repeats, given: PlaceGiven): Pl
 }
 
 function fitting(place: Place, repeats: Repeats, axles: readonly Pick<Axle, 'dual'>[]): Place | null {
-  const axle = axles[Number(place[0]) - 1];
-  if (!axle || !isPlaceOf(repeats, place)) return null;
-  const isPair = place.length === 3;
-  return repeats === 'tyre' && isPair !== axle.dual ? null : place;
+  return isPlaceOf(repeats, place) && hasPlace(axles, repeats, place) ? place : null;
 }

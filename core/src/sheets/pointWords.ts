@@ -61,12 +61,22 @@ export function pointSaid(text: string): { readonly point: PointCode; readonly m
   const written = text.trim();
   const plain = plainWords(written);
   const point = isPointCode(written) ? written : CODES.get(plain);
-  if (point) return { point, measure: mainSlot(cataloguePoint(point))?.measure ?? firstMeasure(point) };
+  if (point) return { point, measure: usualMeasure(point) };
   const called = CALLED.find(([words]) => words === plain);
   return called ? { point: called[1], measure: called[2] } : null;
 }
 
-const firstMeasure = (point: PointCode): MeasureCode | null => cataloguePoint(point).measures[0]?.measure ?? null;
+/** The measure that is meant of a point where none is told; null for one that takes none. */
+function usualMeasure(code: PointCode): MeasureCode | null {
+  const point = cataloguePoint(code);
+  return (mainSlot(point) ?? point.measures[0])?.measure ?? null;
+}
+
+/** The reading of a point that is meant where only its place is told; null for one that takes none. */
+export function usualReading(point: PointCode, place: Place): ReadingAt | null {
+  const measure = usualMeasure(point);
+  return measure && { point, place, measure, spot: usualSpot(spotsOf(point, measure)) };
+}
 
 /** Spots a point's measure is read at; none where the point does not take it. */
 export function spotsOf(point: PointCode, measure: MeasureCode): readonly Spot[] {
@@ -108,9 +118,7 @@ function codedReading(heading: string): ReadingAt | null {
   if (!isPointCode(code) || (rest === '' && place === '')) return null;
   const parts = rest.split(':').slice(1);
   const measure =
-    MEASURE_CODES.find((one) => parts.includes(one) && spotsOf(code, one).length > 0) ??
-    mainSlot(cataloguePoint(code))?.measure ??
-    firstMeasure(code);
+    MEASURE_CODES.find((one) => parts.includes(one) && spotsOf(code, one).length > 0) ?? usualMeasure(code);
   if (measure === null) return null;
   const spots = spotsOf(code, measure);
   const spot = spots.find((one) => parts.includes(one)) ?? usualSpot(spots);

@@ -115,7 +115,7 @@ function ReadingFields({ at, onChange }: ReadingFieldsProps) {
         options={COLUMN_POINTS}
         word={pointName}
         value={COLUMN_POINTS.find((one) => one === at.point) ?? null}
-        onChoose={(point) => onChange(readingAt(point))}
+        onChoose={(point) => onChange(readingAt(point) ?? at)}
       />
       {places.length > 1 ? (
         <Choice

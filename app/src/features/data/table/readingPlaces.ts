@@ -1,4 +1,5 @@
-import { cataloguePoint, mainSlot, type PointCode, type Spot } from '@weskopos/core';
+import { cataloguePoint, type PointCode } from '@weskopos/core';
+import { usualReading } from '@weskopos/core/sheets/pointWords';
 import type { ReadingAt } from '@weskopos/core/sheets/sheetKinds';
 
 /** Points whose figures tables have a column for. */
@@ -25,10 +26,5 @@ export const placesOf = (point: PointCode): readonly ReadingAt['place'][] =>
   ];
 
 /** The reading of a point that is meant first: its own measure, at its first place. */
-export function readingAt(point: PointCode, place: ReadingAt['place'] = placesOf(point)[0] ?? ''): ReadingAt {
-  const { measures } = cataloguePoint(point);
-  const slot = mainSlot(cataloguePoint(point)) ?? measures[0];
-  const spots = slot?.spots ?? [];
-  const spot: Spot = spots.includes('centre') ? 'centre' : (spots[0] ?? 'whole');
-  return { point, place, measure: slot?.measure ?? 'tread', spot };
-}
+export const readingAt = (point: (typeof COLUMN_POINTS)[number]): ReadingAt | null =>
+  usualReading(point, placesOf(point)[0] ?? '');
