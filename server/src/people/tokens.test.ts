@@ -61,6 +61,8 @@ describe('a token', () => {
     ['GET', '/api/audit.csv'],
     ['GET', '/api/session'],
     ['GET', '/api/storage'],
+    ['GET', '/API/People'],
+    ['POST', '/api/Tokens/'],
     ['POST', '/api/storage/backups'],
   ])('no token opens %s %s', async (method, path) => {
     expect(mayMachine('write', method, path)).toBe(false);
