@@ -11,7 +11,7 @@ import type { TakenLine } from './changesOf';
 import { lifeTouched } from './laidReady';
 
 /** Changes whose effects are written together. */
-const AT_ONCE = 2000;
+const AT_ONCE = 400;
 /** In this order kinds lean on each other: those of several visits are written kind by kind. */
 const ORDER = [
   'person.add',
