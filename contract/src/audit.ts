@@ -16,6 +16,7 @@ export const AUDITED = [
   'token.end',
   'rulebook.put',
   'bundle.take',
+  'keeper.blank',
   'override',
   'gate-override',
   'signed-over',
@@ -28,6 +29,9 @@ export type Audited = (typeof AUDITED)[number];
 
 /** Lines of one answer at most. */
 export const MOST_AUDIT_LINES = 200;
+
+/** Why what is told of a keeper is taken out. */
+export const blankKeeperSchema = z.strictObject({ why: textSchema(500).trim().min(1) });
 
 export const auditSearchSchema = z.strictObject({
   kind: z.enum(AUDITED).nullable(),

@@ -96,10 +96,10 @@ const signatureLineSchema = z.strictObject({
   n: versionSchema.min(1),
   /** The hash of the one before; null for the first. */
   previous: hashSchema.nullable(),
-  kind: z.enum(['visit', 'amendment', 'void', 'restore']),
-  /** The visit, or the amendment. */
+  kind: z.enum(['visit', 'amendment', 'void', 'restore', 'blank']),
+  /** The visit, or the amendment; the vehicle, where its keeper's data was taken out. */
   subject: idSchema,
-  /** The text that was signed: canonical JSON (RFC 8785). */
+  /** The text that was signed: canonical JSON (RFC 8785). A later `blank` may have taken the keeper's data out of it. */
   document: z.string(),
   /** The key it was signed with, by the first 16 digits of its hash. */
   key: z.string().regex(/^[0-9a-f]{16}$/, '16 hexadecimal digits'),

@@ -36,6 +36,7 @@ export const DOORS = {
   giveToken: { method: 'post', path: '/api/tokens' },
   endToken: { method: 'delete', path: '/api/tokens/:id' },
   audit: { method: 'post', path: '/api/audit' },
+  blankKeeper: { method: 'post', path: '/api/vehicles/:id/keeper' },
   verify: { method: 'post', path: '/api/verify' },
   storage: { method: 'get', path: '/api/storage' },
   takeBackup: { method: 'post', path: '/api/storage/backups' },

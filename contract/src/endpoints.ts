@@ -1,5 +1,12 @@
 import { z } from 'zod';
-import { auditAnswerSchema, auditSearchSchema, givenTokenSchema, newTokenSchema, tokenSchema } from './audit';
+import {
+  auditAnswerSchema,
+  auditSearchSchema,
+  blankKeeperSchema,
+  givenTokenSchema,
+  newTokenSchema,
+  tokenSchema,
+} from './audit';
 import { alarmSchema, storageSchema } from './backup';
 import { importPlanSchema, importTakenSchema, verifiedSchema } from './bundle';
 import { DOORS, type EndpointName } from './doors';
@@ -316,6 +323,14 @@ export const ENDPOINTS = {
     params: nothing,
     body: auditSearchSchema,
     answer: auditAnswerSchema,
+  }),
+  /** Takes out what is told of a vehicle's keeper: plate, VIN, what he said; all that was found stays. */
+  blankKeeper: endpoint({
+    ...DOORS.blankKeeper,
+    access: 'lead',
+    params: byId,
+    body: blankKeeperSchema,
+    answer: nothing,
   }),
   /** Looks at everything that was signed. */
   verify: endpoint({

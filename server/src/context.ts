@@ -1,5 +1,6 @@
 import { BUILT_IN_FLEET } from '@weskopos/core';
 import path from 'node:path';
+import pLimit from 'p-limit';
 import { pino, type Logger } from 'pino';
 import type { Config } from './config/config';
 import { DatabaseError, DatabaseUnavailable, type Engine } from './db/engine';
@@ -8,7 +9,7 @@ import { openPglite } from './db/pgliteEngine';
 import { FleetBook } from './fleet/fleetBook';
 import { freezeSigned } from './inspections/freezeSigned';
 import type { Asks } from './ledger/change';
-import { checkpointIfWorth } from './ledger/checkpoints';
+import { checkpointIfWorth, takeCheckpoint, type CheckpointPorts } from './ledger/checkpoints';
 import type { Ledger } from './ledger/ledger';
 import { foldersOf, openLedger, type OpenedLedger } from './ledger/openLedger';
 import { Backups } from './backup/backups';
@@ -45,6 +46,8 @@ export interface Context {
   readonly opened: Pick<OpenedLedger, 'replay' | 'notes'>;
   /** Copies the database when enough has come since the last copy. */
   checkpoint(worthBytes?: number): Promise<number | null>;
+  /** Copies the database, and lets go of every older copy and of all lines of the journal the copy holds. */
+  forgetBefore(): Promise<void>;
   /** Stops in order: fleet, journal, database, lock. */
   close(): Promise<void>;
 }
@@ -100,6 +103,10 @@ export async function openContext(config: Config, clock: () => Date): Promise<Co
     const { dataFolder, backupFolder } = config;
     const backups = new Backups({ engine, ledger, open: openPglite, photos, clock, dataFolder, backupFolder });
     stops.push(() => backups.close());
+    const { checkpoints } = foldersOf(dataFolder);
+    // Copies are made in one place.
+    const oneByOne = pLimit(1);
+    const copies: CheckpointPorts = { folder: checkpoints, engine, journal, ledger, open: openPglite };
     const [anyone] = await engine.query('select 1 from person limit 1');
     return {
       config,
@@ -118,11 +125,8 @@ export async function openContext(config: Config, clock: () => Date): Promise<Co
       log,
       setupCode: anyone ? null : newCode(),
       opened: { replay, notes },
-      checkpoint: (worthBytes) =>
-        checkpointIfWorth(
-          { folder: foldersOf(config.dataFolder).checkpoints, engine, journal, ledger, open: openPglite },
-          worthBytes,
-        ),
+      checkpoint: (worthBytes) => oneByOne(() => checkpointIfWorth(copies, worthBytes)),
+      forgetBefore: () => oneByOne(async () => void (await takeCheckpoint(copies, true))),
       close,
     };
   } catch (error) {

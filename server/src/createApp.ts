@@ -9,6 +9,7 @@ import { storageRoutes } from './backup/routes';
 import { bundleRoutes } from './bundle/routes';
 import { sheetRoutes } from './sheets/routes';
 import { auditRoutes } from './tables/auditRoutes';
+import { keeperRoutes } from './keeper/routes';
 import { tableRoutes } from './tables/routes';
 import { verifyRoutes } from './verify/routes';
 import { apiRoutes } from './openapi/routes';
@@ -86,6 +87,7 @@ export function createApp(context: Context): Express {
   tableRoutes(api, context);
   sheetRoutes(api, context);
   auditRoutes(api, context);
+  keeperRoutes(api, context);
   verifyRoutes(api, context);
   storageRoutes(api, context);
   apiRoutes(app);

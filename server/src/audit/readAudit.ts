@@ -22,7 +22,7 @@ export async function readAudit(db: Queries, { kind, personId, before }: AuditAs
   }>(
     `select a.id, a.at, a.kind, p.name as by, a.about, s.name as person, v.fleet_code as code, m.name as token
      from audit a left join person p on p.id = a.person_id left join person s on s.id = a.subject
-       left join inspection i on i.id = a.subject left join vehicle v on v.id = i.vehicle_id
+       left join inspection i on i.id = a.subject left join vehicle v on v.id = coalesce(i.vehicle_id, a.subject)
        left join machine_token m on m.id = a.subject
      where ($1::text is null or a.kind = $1) and ($2::uuid is null or a.person_id = $2::uuid)
        and ($3::timestamptz is null or a.at < $3::timestamptz)

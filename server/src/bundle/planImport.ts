@@ -1,11 +1,12 @@
-import type { BundleFile, BundleLine, FieldError, ImportPlan, RulebookLine, VisitLine } from '@weskopos/contract';
+import type { BundleFile, BundleLine, FieldError, ImportPlan, RulebookLine, SignatureLine, VisitLine } from '@weskopos/contract';
 import { cataloguePoint, hasPlace, recordOf, type Vehicle } from '@weskopos/core';
 import canonicalize from 'canonicalize';
 import type { Queries } from '../db/engine';
 import { readVehicle } from '../vehicles/readVehicle';
 import { BundleRefused } from './bundleProblem';
 import { ChangesOf, namesIn, type Stamps, type TakenLine } from './changesOf';
-import { hashOf, isSignedBy, keyId } from '../signing/workshopKey';
+import { textsThatStand } from '../signing/blanked';
+import { isSignedBy, keyId } from '../signing/workshopKey';
 import type { Bundle } from './openBundle';
 import { entryLines, photoLines, rulebookLines, signatureLines, visitLines } from '../lines/readLines';
 
@@ -145,11 +146,14 @@ export async function planImport(
     if (!isKey(id, pem)) throw fault('keys', id, 'a public key by the first digits of its own hash');
     keys.set(id, pem);
   }
+  const blanking: SignatureLine[] = [];
+  for await (const line of bundle.lines('signatures')) if (line.kind === 'blank') blanking.push(line);
+  const stands = textsThatStand(blanking, keys);
   for await (const line of once(bundle, 'signatures', ({ hash }) => hash)) {
-    const { hash, document, key, value, vehicleId } = line;
+    const { hash, key, value, vehicleId } = line;
     const pem = keys.get(key);
     if (pem === undefined) throw fault('signatures', `${hash}: key`, 'a key of the bundle');
-    if (hashOf(document) !== hash || !isSignedBy(pem, hash, value))
+    if (!stands(line) || !isSignedBy(pem, hash, value))
       throw fault('signatures', hash, 'the hash of its document, signed by its key');
     if (!(await vehicleOf(vehicleId)))
       throw fault('signatures', `${hash}: vehicleId`, 'a vehicle of the bundle or of this workshop');

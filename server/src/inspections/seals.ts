@@ -14,7 +14,7 @@ interface Told {
 }
 
 /** The name a person is told by in what is signed. */
-async function nameOf(db: Queries, id: string | null): Promise<string> {
+export async function nameOf(db: Queries, id: string | null): Promise<string> {
   const [person] = await db.query<{ name: string }>('select name from person where id = $1::uuid', [id]);
   return person?.name ?? '';
 }

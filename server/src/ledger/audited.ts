@@ -27,6 +27,8 @@ export function auditedOf({ operation }: Change): AuditRow | null {
       return { kind: 'token.end', subject: operation.body.id, about: '' };
     case 'rulebook.put':
       return { kind: 'rulebook.put', subject: null, about: String(operation.body.version) };
+    case 'keeper.blank':
+      return { kind: 'keeper.blank', subject: operation.body.vehicleId, about: operation.body.why };
     case 'bundle.take':
       return { kind: 'bundle.take', subject: null, about: operation.body.file.slice(0, 16) };
     case 'inspection.void':

@@ -55,6 +55,11 @@ export interface NewToken {
   readonly scope: TokenScope;
   readonly tokenHash: string;
 }
+/** A vehicle whose keeper's data is taken out, and why. */
+export interface Blanking {
+  readonly vehicleId: string;
+  readonly why: string;
+}
 /** A line of the audit list that is no other change. */
 export interface AuditNote {
   readonly what: Audited;
@@ -68,6 +73,7 @@ export type OwnOperation =
   | (Stamp & { readonly kind: 'person.secret'; readonly body: NewSecret })
   | (Stamp & { readonly kind: 'token.give'; readonly body: NewToken })
   | (Stamp & { readonly kind: 'token.end'; readonly body: { readonly id: string } })
+  | (Stamp & { readonly kind: 'keeper.blank'; readonly body: Blanking })
   | (Stamp & { readonly kind: 'audit.note'; readonly body: AuditNote })
   | (Stamp & { readonly kind: 'photo.add'; readonly body: NewPhoto })
   | (Stamp & { readonly kind: 'bundle.take'; readonly body: TakenBundle })

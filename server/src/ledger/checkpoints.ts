@@ -65,8 +65,10 @@ export async function checkpointIfWorth(ports: CheckpointPorts, worthBytes = WOR
 /**
  * Copies the database while it stands still, opens the copy and asks it, and only then begins a new segment and lets go
  * of the journal that no kept copy needs.
+ *
+ * @param alone lets go of all older copies and of every line this one holds: what was taken out is in none of them then
  */
-export async function takeCheckpoint(ports: CheckpointPorts): Promise<number> {
+export async function takeCheckpoint(ports: CheckpointPorts, alone = false): Promise<number> {
   const { folder, journal } = ports;
   await fs.mkdir(folder, { recursive: true, mode: 0o700 });
   const draft = path.join(folder, 'draft');
@@ -77,10 +79,11 @@ export async function takeCheckpoint(ports: CheckpointPorts): Promise<number> {
   await fs.rename(draft, name);
   await sync(folder);
   const copies = await checkpointsIn(folder);
-  for (const { folder: old } of copies.slice(KEPT)) await fs.rm(old, { recursive: true, force: true });
-  const oldest = copies.slice(0, KEPT).at(-1);
+  const kept = alone ? 1 : KEPT;
+  for (const { folder: old } of copies.slice(kept)) await fs.rm(old, { recursive: true, force: true });
+  const oldest = copies.slice(0, kept).at(-1);
   // With one copy only the journal is kept whole: a first copy has none before it to fall back on.
-  if (copies.length >= KEPT && oldest) await journal.forget(oldest.position + 1);
+  if (copies.length >= kept && oldest) await journal.forget(oldest.position + 1);
   return position;
 }
 

@@ -98,7 +98,10 @@ export async function signatureLines(
   id: string,
 ): Promise<SignatureLine[]> {
   const wanted =
-    where === 'visit' ? 's.subject = $1 or s.subject in (select id from amendment where inspection_id = $1)' : where;
+    where === 'visit'
+      ? `s.subject = $1 or s.subject in (select id from amendment where inspection_id = $1)
+           or (s.kind = 'blank' and s.vehicle_id = (select vehicle_id from inspection where id = $1))`
+      : where;
   return db.query<SignatureLine>(
     `select s.hash, s.vehicle_id as "vehicleId", s.n, s.previous, s.kind, s.subject, s.document, s.key, s.value
      from signature s where ${wanted} order by s.n, s.hash`,

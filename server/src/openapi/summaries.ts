@@ -37,6 +37,7 @@ export const SUMMARIES: Readonly<Record<EndpointName, string>> = {
   tokens: 'Programs that may come in by a token',
   giveToken: 'Give a program a token, told this once',
   endToken: 'End a token',
+  blankKeeper: 'Take out what is told of a vehicle’s keeper',
   audit: 'Who did what when, newest first',
   verify: 'Look at everything that was signed',
   storage: 'Backups, and what takes how much room',

@@ -15,6 +15,7 @@ import type { Queries } from '../db/engine';
 import { errorCode } from '../errorCode';
 import type { PhotoFiles } from '../photos/photoFiles';
 import { hashFile } from '../signing/hashFile';
+import { textsThatStand } from '../signing/blanked';
 import { hashOf, isSignedBy } from '../signing/workshopKey';
 import { firstDifference } from './firstDifference';
 
@@ -93,11 +94,12 @@ class OneVehicle {
   /** Each text by its own hash and signature, and by the one before it. */
   links(): void {
     const known = new Map(this.chain.map(({ hash, n }) => [hash, n]));
+    const stands = textsThatStand(this.chain, this.keys);
     for (const line of this.chain) {
-      const { hash, document, key, value, previous, n } = line;
+      const { hash, key, value, previous, n } = line;
       const pem = this.keys.get(key);
       const at = this.visitOf(line);
-      if (hashOf(document) !== hash) this.breaks.push(this.broken('document-changed', at, `signature ${n}`));
+      if (!stands(line)) this.breaks.push(this.broken('document-changed', at, `signature ${n}`));
       else if (pem === undefined) this.breaks.push(this.broken('key-unknown', at, key));
       else if (!isSignedBy(pem, hash, value)) this.breaks.push(this.broken('not-by-key', at, `signature ${n}`));
       const told = this.said.get(line) as { previous?: unknown; n?: unknown } | undefined;

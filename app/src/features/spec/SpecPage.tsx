@@ -4,16 +4,19 @@ import { Card } from '../../kit/Card';
 import { Press } from '../../kit/Press';
 import { saveFrom } from '../../kit/saveFrom';
 import { Heading, Words } from '../../kit/Words';
+import { useWorkshop } from '../../sync/workshop';
 import { SpecList } from '../../visit/SpecList';
 import { words } from '../../words/en';
 import { data } from '../../words/en/pages/data';
 import { sheet as say } from '../../words/en/pages/sheet';
 import { amount } from '../../words/show';
 import { VehiclePage } from '../sheet/VehiclePage';
+import { KeeperCard } from './KeeperCard';
 
 /** What the vehicle is and what its sheet tells the hands, to be read at a glance. */
 export function SpecPage() {
   const router = useRouter();
+  const isLead = useWorkshop(({ person }) => person?.role === 'lead');
   return (
     <VehiclePage
       page={say.spec}
@@ -54,6 +57,7 @@ export function SpecPage() {
                 </Words>
               ))}
             </Card>
+            {isLead ? <KeeperCard vehicleId={vehicle.id} /> : null}
           </>
         );
       }}

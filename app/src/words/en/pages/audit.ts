@@ -28,6 +28,7 @@ export const audit = {
     'token.end': 'Token ended',
     'rulebook.put': 'Rules changed',
     'bundle.take': 'Brought in',
+    'keeper.blank': 'Keeper’s data taken out',
     override: 'Graded by hand',
     'gate-override': 'Started over a no',
     'signed-over': 'Signed over open ends',

@@ -51,6 +51,17 @@ export const sheet = {
   photosOf: (day: string) => `Photos of ${day}`,
   compareMarked: 'Compare the two marked',
   markTwo: 'Mark two visits to compare them.',
+  keeper: 'The keeper’s data',
+  keeperHelp:
+    'Plate, VIN and what was said at arrival tell of people. Where one asks for it they can be taken out of this vehicle: of its sheet, of every visit, and of what was signed. All that was found stays, and signatures go on holding.',
+  keeperAsk: 'Take the keeper’s data out …',
+  keeperSure:
+    'This cannot be undone. Look through notes, captions and photos yourself: words and pictures are left as they are. Backups made before and devices that have not been online since still hold it.',
+  keeperWhy: 'Who asked for it, and when?',
+  keeperYes: 'Yes, take it out',
+  keeperKeep: 'Leave it in',
+  keeperWorking: 'It is being taken out …',
+  keeperDone: 'It is taken out. Who did it, when and why is on the audit list, signed.',
   wear: 'Wear',
   life: 'Life',
   spec: 'Spec',
