@@ -1,27 +1,19 @@
 import { randomUUID } from 'node:crypto';
-import fs from 'node:fs/promises';
 import { monitorEventLoopDelay } from 'node:perf_hooks';
-import path from 'node:path';
 import { buffer } from 'node:stream/consumers';
 import sharp from 'sharp';
 import { ZipFile } from 'yazl';
 import { keepPhoto } from '@weskopos/server/photos/keepPhoto';
-import { restoreBackup } from '@weskopos/server/backup/restoreBackup';
-import { fetchBundle, sendBundle, takeBundle, unzipped } from '@weskopos/server/tests/bundles';
-import { kill, setupCode, startProcess } from '@weskopos/server/tests/process';
-import { bareFolder, newFolder, startWorkshop, type TestWorkshop } from '@weskopos/server/tests/workshop';
+import { fetchBundle, sendBundle, takeBundle } from '@weskopos/server/tests/bundles';
+import { startWorkshop, type TestWorkshop } from '@weskopos/server/tests/workshop';
+import { demoFolder } from './demoFolder';
 
-const ROOT = path.resolve(__dirname, '..');
-/** Rounds of kill −9 in the middle of each. */
-const ROUNDS = Number(process.env.KILLS ?? 50);
 /** Photos that are added to the demo's few. */
 const PHOTOS = 300;
 
-/** Bundles and backups: how fast beside reading and zipping plainly, how long the event loop was held, and what a kill in the middle leaves. */
+/** Bundles and backups: how fast beside reading and zipping plainly, how long the event loop was held. */
 export async function benchArchive(): Promise<void> {
-  const folder = await bareFolder();
-  await fs.cp(path.join(ROOT, '.cache', 'demo'), folder, { recursive: true });
-  const workshop = await startWorkshop({ dataFolder: folder });
+  const workshop = await startWorkshop({ dataFolder: await demoFolder() });
   await workshop.client.send('POST', '/api/session', { name: 'Maren', secret: '112358' });
   await addPhotos(workshop);
   const plainMs = await timed(() => zippedPlainly(workshop));
@@ -42,8 +34,6 @@ export async function benchArchive(): Promise<void> {
   in ${(inMs / 1000).toFixed(1)} s; event loop held ${heldIn.toFixed(0)} ms at most`);
   await workshop.stop();
   await empty.stop();
-  await killedImports(await smallArchive(), inMs);
-  await killedBackups();
 }
 
 async function timed(work: () => Promise<void>): Promise<number> {
@@ -102,86 +92,4 @@ async function zippedPlainly({ context: { engine, photos } }: TestWorkshop): Pro
     zip.addFile(photos.pathOf(sha256, 'full'), `photos/${sha256}.jpg`, { compress: false });
   zip.end();
   await done;
-}
-
-async function smallArchive(): Promise<Buffer> {
-  const folder = await bareFolder();
-  await fs.cp(path.join(ROOT, '.cache', 'demo'), folder, { recursive: true });
-  const demo = await startWorkshop({ dataFolder: folder });
-  await demo.client.send('POST', '/api/session', { name: 'Maren', secret: '112358' });
-  const archive = await fetchBundle(demo.client);
-  await demo.stop();
-  return archive;
-}
-
-/** Kills the server while it takes a bundle: all of it is there afterwards, or nothing. */
-async function killedImports(archive: Buffer, usualMs: number): Promise<void> {
-  const wanted = [...(await unzipped(archive))].filter(([name]) =>
-    /^(vehicles|visits|entries|signatures)\./.test(name),
-  );
-  let [folder, whole, none, half] = [await newFolder(), 0, 0, 0];
-  for (let round = 1; round <= ROUNDS; round += 1) {
-    let one = await startProcess(folder, { WESKOPOS_BACKUPS: path.join(folder, 'backups') });
-    const code = setupCode(one.output);
-    if (code) await one.client.setUp(code);
-    else await one.client.send('POST', '/api/session', { name: 'Maren', secret: '112358' });
-    const { body } = await sendBundle(one.client, archive);
-    const taking = takeBundle(one.client, String(body.id)).catch(() => null);
-    await new Promise((resolve) => setTimeout(resolve, Math.random() * usualMs * 1.2));
-    await kill(one);
-    await taking;
-    one = await startProcess(folder, { WESKOPOS_BACKUPS: path.join(folder, 'backups') });
-    await one.client.send('POST', '/api/session', { name: 'Maren', secret: '112358' });
-    const there = await unzipped(await fetchBundle(one.client));
-    const sizes = wanted.filter(([name, bytes]) => there.get(name)?.equals(bytes)).length;
-    const isEmpty = wanted.every(([name]) => there.get(name)?.length === 0);
-    if (sizes === wanted.length) whole += 1;
-    else if (isEmpty) none += 1;
-    else half += 1;
-    await kill(one);
-    if (!isEmpty) {
-      await fs.rm(folder, { recursive: true, force: true });
-      folder = await newFolder();
-    }
-  }
-  await fs.rm(folder, { recursive: true, force: true });
-  console.log(
-    `  ${ROUNDS} kills while a bundle was taken: ${whole} times all of it there, ${none} nothing, ${half} half`,
-  );
-}
-
-/** Kills the server while it makes a backup, and a restore while it runs: whatever counts as one comes back whole. */
-async function killedBackups(): Promise<void> {
-  const folder = await bareFolder();
-  await fs.cp(path.join(ROOT, '.cache', 'demo'), folder, { recursive: true });
-  const backups = `${folder}-backups`;
-  let [made, none, spoiled] = [0, 0, 0];
-  for (let round = 1; round <= ROUNDS; round += 1) {
-    const one = await startProcess(folder, { WESKOPOS_BACKUPS: backups });
-    await one.client.send('POST', '/api/session', { name: 'Maren', secret: '112358' });
-    const before = await fs.readdir(path.join(backups, 'sets')).catch((): string[] => []);
-    const making = one.client.send('POST', '/api/storage/backups', {}).catch(() => null);
-    await new Promise((resolve) => setTimeout(resolve, Math.random() * 4000));
-    await kill(one);
-    await making;
-    const sets = (await fs.readdir(path.join(backups, 'sets'))).filter(
-      (name) => !name.startsWith('draft-') && !before.includes(name),
-    );
-    if (sets.length === 0) none += 1;
-    for (const name of sets) {
-      const target = `${folder}-restored`;
-      const isWhole = await restoreBackup(backups, target, name).then(
-        () => true,
-        () => false,
-      );
-      if (isWhole) made += 1;
-      else spoiled += 1;
-      await fs.rm(target, { recursive: true, force: true });
-    }
-  }
-  console.log(
-    `  ${ROUNDS} kills while a backup was made: ${made} came back whole, ${none} were none, ${spoiled} counted and were spoiled`,
-  );
-  await fs.rm(folder, { recursive: true, force: true });
-  await fs.rm(backups, { recursive: true, force: true });
 }

@@ -1,4 +1,6 @@
 import { benchArchive } from './archive';
+import { benchArchiveKills } from './archiveKills';
+import { benchLargeArchive } from './largeArchive';
 import { benchBundle } from './bundle';
 import { benchFleet } from './fleet';
 import { benchAgeing } from './forecast/ageing';
@@ -21,6 +23,8 @@ const BENCHES: Readonly<Record<string, () => void | Promise<void>>> = {
   ledger: benchLedger,
   kills: benchKills,
   archive: benchArchive,
+  'archive-kills': benchArchiveKills,
+  'large-archive': benchLargeArchive,
   sheet: benchSheet,
   bundle: benchBundle,
   route: benchRoute,
