@@ -20,6 +20,7 @@ export const DOORS = {
   inspection: { method: 'get', path: '/api/inspections/:id' },
   holdPlace: { method: 'post', path: '/api/inspections/:id/place' },
   report: { method: 'get', path: '/api/inspections/:id/report' },
+  works: { method: 'get', path: '/api/works' },
   fleetKnowledge: { method: 'get', path: '/api/fleet/knowledge' },
   fleetBoard: { method: 'get', path: '/api/fleet/board' },
   scorecard: { method: 'get', path: '/api/fleet/scorecard' },

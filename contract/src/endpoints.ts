@@ -1,3 +1,4 @@
+import { storedLifeEntrySchema } from './records/lifeEntry';
 import { z } from 'zod';
 import {
   auditAnswerSchema,
@@ -217,6 +218,14 @@ export const ENDPOINTS = {
     params: nothing,
     body: noBody,
     answer: fleetKnowledgeSchema,
+  }),
+  /** Works of all vehicles and everything said of them, by vehicle. */
+  works: endpoint({
+    ...DOORS.works,
+    access: 'signed-in',
+    params: nothing,
+    body: noBody,
+    answer: z.array(z.object({ vehicleId: idSchema, entries: z.array(storedLifeEntrySchema) })),
   }),
   fleetBoard: endpoint({
     ...DOORS.fleetBoard,

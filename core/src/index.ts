@@ -317,6 +317,19 @@ export { expectedAt, forecastOf, wearLine, type Forecast, type Outlook, type Ran
 export { BUILT_IN_FLEET, type FleetKnowledge } from './trends/fleetKnowledge';
 export { PROMISED, heldBetween, isNarrow, type HeldUp } from './trends/heldUp';
 export {
+  URGENCIES,
+  WORK_CODES,
+  WORK_STEPS,
+  type Urgency,
+  type WorkCode,
+  type WorkContent,
+  type WorkPart,
+  type WorkReason,
+  type WorkStepContent,
+  type WorkStepKind,
+  type WorkTask,
+} from './parts/work';
+export {
   LOGGED_FLUIDS,
   NO_DETAILS,
   PART_KINDS,

@@ -9,6 +9,7 @@ import { storageRoutes } from './backup/routes';
 import { bundleRoutes } from './bundle/routes';
 import { sheetRoutes } from './sheets/routes';
 import { auditRoutes } from './tables/auditRoutes';
+import { workRoutes } from './works/routes';
 import { keeperRoutes } from './keeper/routes';
 import { tableRoutes } from './tables/routes';
 import { verifyRoutes } from './verify/routes';
@@ -88,6 +89,7 @@ export function createApp(context: Context): Express {
   sheetRoutes(api, context);
   auditRoutes(api, context);
   keeperRoutes(api, context);
+  workRoutes(api, context);
   verifyRoutes(api, context);
   storageRoutes(api, context);
   apiRoutes(app);

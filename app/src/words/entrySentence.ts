@@ -1,12 +1,12 @@
 import { isChangeOfSets, type LifeEntry, type Vehicle } from '@weskopos/core';
 import { words } from './en';
+import { works as say } from './en/pages/works';
 import { amount, day, jobWords, meterWords, placeWords, pointName } from './show';
+import { stepWords, taskWords } from './workWords';
 
-/** One entry of a life as a line of its log. */
-export function entrySentence(
-  entry: LifeEntry,
-  { axles, meterUnit: unit }: Pick<Vehicle, 'axles' | 'meterUnit'>,
-): string {
+/** One entry of a life as a line of its log. @param entries the whole life: what was said of a work names it */
+export function entrySentence(entry: LifeEntry, vehicle: Vehicle, entries: readonly LifeEntry[]): string {
+  const { axles, meterUnit: unit } = vehicle;
   const n = axles.length;
   switch (entry.kind) {
     case 'fuel':
@@ -35,6 +35,13 @@ export function entrySentence(
       return `Called a misread: ${pointName(entry.point)} ${placeWords(entry.place, n)}`;
     case 'plan':
       return `Coming trip: ${meterWords(entry.distance, unit)} over what is usual, by ${day(entry.until)}`;
+    case 'work':
+      return say.work(taskWords(entry.task, vehicle));
+    case 'work-step': {
+      const work = entries.find(({ id }) => id === entry.refers);
+      const told = stepWords(entry);
+      return work?.kind === 'work' ? say.told(taskWords(work.task, vehicle), told) : told;
+    }
     case 'undo':
       return 'Taken back';
   }

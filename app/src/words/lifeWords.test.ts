@@ -101,7 +101,7 @@ describe('an entry as a line of the log', () => {
       'Coming trip: 3\u202f000 km over what is usual, by 30 Jun 2026',
     ],
     [{ kind: 'undo', refers: 'e' }, 'Taken back'],
-  ])('%j', (content, sentence) => expect(entrySentence(entry(content), CAR)).toContain(sentence));
+  ])('%j', (content, sentence) => expect(entrySentence(entry(content), CAR, [])).toContain(sentence));
 });
 
 describe('parts on the fleet board', () => {

@@ -4,6 +4,9 @@ import {
   PART_KINDS,
   POINT_CODES,
   SPOTS,
+  URGENCIES,
+  WORK_CODES,
+  WORK_STEPS,
   jobNamed,
   rotationProblem,
   type LifeEntry,
@@ -19,7 +22,47 @@ const common = {
   at: instantSchema,
   meter: z.number().min(0).max(9_999_999).nullable(),
 };
+/** Letters of an answer; a keeper may have much to say. */
+export const MOST_STEP_WORDS = 2000;
+const dateSchema = z.iso.date();
 const litresSchema = z.number().positive().max(1000);
+
+const taskSchema = z
+  .strictObject({
+    code: z.enum(WORK_CODES),
+    point: z.enum(POINT_CODES).nullable(),
+    name: textSchema(60),
+    place: placeSchema,
+  })
+  .refine(({ code, point }) => (code === 'put-right') === (point !== null), {
+    path: ['point'],
+    message: 'of what is put right',
+  })
+  .refine(({ code, name }) => code !== 'own' || name.trim() !== '', { path: ['name'], message: 'what it is' });
+const reasonSchema = z.discriminatedUnion('kind', [
+  z.strictObject({
+    kind: z.literal('finding'),
+    inspectionId: idSchema,
+    point: z.enum(POINT_CODES),
+    place: placeSchema,
+    grade: z.enum(['advisory', 'fail']),
+    at: instantSchema,
+  }),
+  z.strictObject({
+    kind: z.literal('runs-out'),
+    point: z.enum(POINT_CODES),
+    place: placeSchema,
+    spot: z.enum(SPOTS),
+    from: dateSchema,
+    to: dateSchema.nullable(),
+  }),
+  z.strictObject({ kind: z.literal('due'), job: jobSchema, on: dateSchema }),
+  z.strictObject({
+    kind: z.literal('bolts'),
+    fromKm: z.number().min(0).max(9_999_999),
+    toKm: z.number().min(0).max(9_999_999),
+  }),
+]);
 
 const kinds = [
   z.strictObject({
@@ -73,6 +116,39 @@ const kinds = [
       until: instantSchema,
     })
     .refine(({ at, until }) => until > at, { path: ['until'], message: 'after it was told' }),
+  z
+    .strictObject({
+      ...common,
+      kind: z.literal('work'),
+      task: taskSchema,
+      reasons: z.array(reasonSchema).max(40),
+      urgency: z.enum(URGENCIES),
+      from: dateSchema.nullable(),
+      to: dateSchema.nullable(),
+      minutes: z.number().int().min(1).max(10_000).nullable(),
+      parts: z
+        .array(
+          z.strictObject({
+            name: textSchema(120).trim().min(1),
+            number: textSchema(60),
+            count: z.number().positive().max(1000),
+          }),
+        )
+        .max(40),
+      note: textSchema(500),
+    })
+    .refine(({ from, to }) => from === null || to === null || to >= from, { path: ['to'], message: 'not before from' }),
+  z
+    .strictObject({
+      ...common,
+      kind: z.literal('work-step'),
+      refers: idSchema,
+      step: z.enum(WORK_STEPS),
+      words: textSchema(MOST_STEP_WORDS),
+      on: dateSchema.nullable(),
+      keeper: textSchema(60),
+    })
+    .refine(({ step, on }) => (step === 'planned') === (on !== null), { path: ['on'], message: 'of what is planned' }),
   z.strictObject({ ...common, kind: z.literal('undo'), refers: idSchema }),
 ] as const;
 

@@ -4,6 +4,7 @@ import type { PointCode } from '../catalogue/catalogue';
 import type { Spot } from '../catalogue/points/point';
 import type { Job } from '../vehicle/jobs';
 import type { Place } from '../vehicle/vehicle';
+import type { WorkContent, WorkStepContent } from './work';
 
 /** What has an identity of its own on a vehicle. */
 export const PART_KINDS = ['tyre', 'pads', 'shoes', 'disc', 'battery', 'belt', 'filter'] as const;
@@ -56,6 +57,10 @@ export type LifeEntryContent =
   | { readonly kind: 'not-known'; readonly job: Job; readonly paper: string }
   /** A trip that is coming, over what is usual: so much of the meter's unit, done by then. */
   | { readonly kind: 'plan'; readonly distance: number; readonly until: string }
+  /** Something to be done, as it was first written down. */
+  | ({ readonly kind: 'work' } & WorkContent)
+  /** What became of it. */
+  | ({ readonly kind: 'work-step' } & WorkStepContent)
   | { readonly kind: 'undo'; readonly refers: string };
 
 /** What a life entry is, by its kind. */

@@ -1,4 +1,12 @@
-import type { BundleFile, BundleLine, FieldError, ImportPlan, RulebookLine, SignatureLine, VisitLine } from '@weskopos/contract';
+import type {
+  BundleFile,
+  BundleLine,
+  FieldError,
+  ImportPlan,
+  RulebookLine,
+  SignatureLine,
+  VisitLine,
+} from '@weskopos/contract';
 import { cataloguePoint, hasPlace, recordOf, type Vehicle } from '@weskopos/core';
 import canonicalize from 'canonicalize';
 import type { Queries } from '../db/engine';

@@ -11,7 +11,9 @@ afterAll(() => workshop.stop());
 
 const JOB = { code: 'coolant', name: '' } as const;
 /** One of every kind there is. */
-const EVERY: { readonly [K in Exclude<LifeEntryKind, 'misread' | 'undo'>]: Extract<LifeEntryContent, { kind: K }> } = {
+const EVERY: {
+  readonly [K in Exclude<LifeEntryKind, 'misread' | 'undo' | 'work-step'>]: Extract<LifeEntryContent, { kind: K }>;
+} = {
   fit: { kind: 'fit', what: 'battery', place: '', fresh: null, note: '' },
   rotate: {
     kind: 'rotate',
@@ -26,6 +28,26 @@ const EVERY: { readonly [K in Exclude<LifeEntryKind, 'misread' | 'undo'>]: Extra
   job: { kind: 'job', job: JOB, ...NO_DETAILS, litres: 6.5, numbers: 'G 40', paper: 'invoice' },
   'not-known': { kind: 'not-known', job: JOB, paper: 'service book' },
   plan: { kind: 'plan', distance: 900, until: '2026-09-01T08:00:00.000Z' },
+  work: {
+    kind: 'work',
+    task: { code: 'pads', point: null, name: '', place: '1' },
+    reasons: [
+      {
+        kind: 'runs-out',
+        point: 'pad.inner',
+        place: '1L',
+        spot: 'whole',
+        from: '2026-08-01',
+        to: null,
+      },
+    ],
+    urgency: 'by',
+    from: '2026-08-01',
+    to: '2026-10-01',
+    minutes: 80,
+    parts: [{ name: 'Pad set', number: 'P 4', count: 1 }],
+    note: 'slides too',
+  },
 };
 
 test('an entry of every kind is kept as it was told, and comes back with who told it', async () => {
@@ -41,9 +63,19 @@ test('an entry of every kind is kept as it was told, and comes back with who tol
   } as const;
   const entries = [...Object.values(EVERY), misread].map(told);
   const undo = told({ kind: 'undo', refers: entries[0]?.id ?? '' });
-  const all = [...entries, undo];
+  const work = entries.find(({ kind }) => kind === 'work')?.id ?? '';
+  const step = { kind: 'work-step', refers: work, step: 'planned', words: '', on: '2026-09-01', keeper: '' } as const;
+  const all = [...entries, undo, told(step)];
+  // What is said of something that is no work is said of nothing.
+  const astray = told({ ...step, refers: entries[0]?.id ?? '' });
   const outcomes = await workshop.client.operations(...all.map((entry) => operationOf('entry.put', entry)));
   expect(outcomes.map(({ status }) => status)).toEqual(all.map(() => 'applied'));
+  const [refused] = await workshop.client.operations(operationOf('entry.put', astray));
+  expect(refused).toMatchObject({ status: 'refused', refusal: 'no-entry' });
+  const works = (await workshop.client.get('/api/works')).body as { vehicleId: string; entries: { kind: string }[] }[];
+  expect(works.map(({ vehicleId, entries: said }) => [vehicleId, said.map(({ kind }) => kind).sort()])).toEqual([
+    [vehicle.id, ['undo', 'work', 'work-step']],
+  ]);
   const { body } = await workshop.client.get(`/api/vehicles/${vehicle.id}/life`);
   const byId = (list: readonly { readonly id: string }[]) => [...list].sort((a, b) => a.id.localeCompare(b.id));
   expect(byId(body.entries)).toEqual(byId(all.map((entry) => ({ ...entry, by: 'Maren' }))));

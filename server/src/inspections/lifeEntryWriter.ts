@@ -12,17 +12,19 @@ const SETTLES: readonly LifeEntry['kind'][] = ['fit', 'rotate', 'job', 'not-know
 /** How the vehicle stands with an entry; null where the entry says nothing to it. */
 type Standing = { readonly standing?: StandingSummary | null };
 
-/** Appends an entry to a vehicle's life; an undo must name one of the same vehicle. */
+/** Appends an entry to a vehicle's life; an undo must name one of the same vehicle, what is said of a work that work. */
 export const putLifeEntry: Writer<LifeEntry, Standing> = {
   async decide(tx, _change, entry) {
-    const [facts] = await tx.query<{ vehicle: boolean; there: boolean; undone: boolean }>(
+    const refers = 'refers' in entry ? entry.refers : null;
+    const [facts] = await tx.query<{ vehicle: boolean; there: boolean; named: boolean }>(
       `select exists (select 1 from vehicle where id = $1::uuid) as vehicle, exists (select 1 from life_entry where id = $2::uuid) as there,
-         exists (select 1 from life_entry where id = $3::uuid and vehicle_id = $1::uuid) as undone`,
-      [entry.vehicleId, entry.id, entry.kind === 'undo' ? entry.refers : null],
+         exists (select 1 from life_entry where id = $3::uuid and vehicle_id = $1::uuid
+           and ($4::text is null or kind = $4::text)) as named`,
+      [entry.vehicleId, entry.id, refers, entry.kind === 'work-step' ? 'work' : null],
     );
     if (!facts?.vehicle) return refused('no-vehicle');
     if (facts.there) return refused('already-there');
-    if (entry.kind === 'undo' && !facts.undone) return refused('no-entry');
+    if (refers !== null && !facts.named) return refused('no-entry');
     return takes({ standing: await standingWith(tx, entry) });
   },
   effect: (tx, change, body, outcome) => append(tx, [{ change, body, outcome }]),

@@ -22,6 +22,7 @@ export const SUMMARIES: Readonly<Record<EndpointName, string>> = {
   inspection: 'One visit with everything found and done in it',
   holdPlace: 'Say where one stands in a visit',
   report: 'The report of a visit, graded',
+  works: 'Works of all vehicles, with everything said of them',
   fleetKnowledge: 'What the fleet teaches each forecast',
   fleetBoard: 'What runs out when, over the fleet',
   scorecard: 'How forecasts came true',

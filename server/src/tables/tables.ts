@@ -14,6 +14,7 @@ import {
   type Unit,
   type Vehicle,
 } from '@weskopos/core';
+import { taskKey } from '@weskopos/core/works/worksOf';
 import type { Cell } from './csv';
 
 /** One vehicle's life as tables are made from it. */
@@ -344,6 +345,10 @@ function whatOf(entry: EntryLine['entry']): string | null {
       return entry.fluid;
     case 'rotate':
       return listed(entry.moves.map(({ from, to }) => `${from}>${to}`));
+    case 'work':
+      return taskKey(entry.task).trim();
+    case 'work-step':
+      return `${entry.step} ${entry.refers}`;
     case 'misread':
       return pointKey(entry.point, entry.place);
     case 'undo':

@@ -11,6 +11,9 @@ const LazyReport = lazy(() => pages().then(({ ReportPage }) => ({ default: Repor
 const LazyScorecard = lazy(() => pages().then(({ ScorecardPage }) => ({ default: ScorecardPage })));
 const LazySpec = lazy(() => pages().then(({ SpecPage }) => ({ default: SpecPage })));
 const LazyTrend = lazy(() => pages().then(({ TrendPage }) => ({ default: TrendPage })));
+const LazyAllWorks = lazy(() => pages().then(({ AllWorksPage }) => ({ default: AllWorksPage })));
+const LazyJobCard = lazy(() => pages().then(({ JobCardPage }) => ({ default: JobCardPage })));
+const LazyWorks = lazy(() => pages().then(({ WorksPage }) => ({ default: WorksPage })));
 const LazyWear = lazy(() => pages().then(({ WearPage }) => ({ default: WearPage })));
 
 // The router takes a component for a route, not something lazy.
@@ -22,4 +25,7 @@ export const ReportPage = () => <LazyReport />;
 export const ScorecardPage = () => <LazyScorecard />;
 export const SpecPage = () => <LazySpec />;
 export const TrendPage = () => <LazyTrend />;
+export const AllWorksPage = () => <LazyAllWorks />;
+export const JobCardPage = () => <LazyJobCard />;
+export const WorksPage = () => <LazyWorks />;
 export const WearPage = () => <LazyWear />;

@@ -1,3 +1,4 @@
+export { AllWorksPage } from '../works/AllWorksPage';
 export { ComparePage } from '../compare/ComparePage';
 export { FleetPage } from '../fleet/FleetPage';
 export { LifePage } from '../life/LifePage';
@@ -7,3 +8,5 @@ export { ScorecardPage } from '../score/ScorecardPage';
 export { SpecPage } from '../spec/SpecPage';
 export { TrendPage } from '../trend/TrendPage';
 export { WearPage } from '../wear/WearPage';
+export { JobCardPage } from '../works/JobCardPage';
+export { WorksPage } from '../works/WorksPage';

@@ -35,7 +35,7 @@ export function LifeMoment({ mark, life, sheet, marked, onMark }: LifeMomentProp
     ) : (
       <VisitMoment {...{ life, sheet, marked, onMark }} visit={mark.visit} />
     );
-  const told = mark.kind === 'job' ? capital(jobWords(mark.job.job)) : entrySentence(mark.entry, vehicle);
+  const told = mark.kind === 'job' ? capital(jobWords(mark.job.job)) : entrySentence(mark.entry, vehicle, life.entries);
   const meter = mark.kind === 'job' ? mark.job.meter : mark.entry.meter;
   return (
     <Row at={mark.at}>

@@ -176,7 +176,7 @@ interface Range {
 }
 
 /** What is typed, as stored; null where nothing is; `outside` where it is no number or one outside the range. */
-function figureIn(text: string, unit: Unit, { least, most }: Range): number | null | 'outside' {
+export function figureIn(text: string, unit: Unit, { least, most }: Range): number | null | 'outside' {
   const read = parseMeasure(text, unit);
   if (read.status === 'empty') return null;
   return read.status === 'value' && read.stored >= least && read.stored <= most ? read.stored : 'outside';

@@ -21,6 +21,8 @@ const ENTRY_SHOWN: Readonly<Record<LifeEntry['kind'], LifeShown>> = {
   fit: 'parts',
   rotate: 'parts',
   misread: 'visits',
+  work: 'jobs',
+  'work-step': 'jobs',
   undo: 'all',
 };
 

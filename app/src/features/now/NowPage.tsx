@@ -1,6 +1,5 @@
 import { isWrong, notToDrive, worstFirst } from '@weskopos/core';
-import { toDo } from '@weskopos/core/today';
-import { addDays } from 'date-fns/addDays';
+import type { ToDo } from '@weskopos/core/today';
 import { useRouter, type Href } from 'expo-router';
 import { Suspense, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -27,12 +26,11 @@ import { DECKS, isOnDeck } from '../decks/deckNames';
 import { DueCard } from '../life/DueCard';
 import { InferredCard } from '../life/InferredCard';
 import { trendPage } from '../sheet/trendPage';
+import { whatToDo } from '../sheet/whatToDo';
 import { VehiclePage, type SheetProps } from '../sheet/VehiclePage';
 
 /** Of what is to be done is shown before all is asked for. */
 const FIRST = 5;
-/** What falls due within this is told however soon the vehicle comes again, days. */
-const SOON_DAYS = 31;
 
 /** May it be driven, what is to be done, what runs out when. */
 export function NowPage() {
@@ -112,12 +110,8 @@ function Drawn({ life: { vehicle }, sheet: { last, standing }, most }: SheetProp
 function WhatToDo({ life: { vehicle }, sheet }: SheetProps) {
   const palette = usePalette();
   const [all, setAll] = useState(false);
-  const { standing, sticker, board, outlook, stand } = sheet;
   const now = nowIso();
-  const soon = addDays(new Date(now), SOON_DAYS).toISOString();
-  const until = outlook.nextVisit !== null && outlook.nextVisit > soon ? outlook.nextVisit : soon;
-  const { points, boltsAgain } = standing;
-  const list = toDo({ points, boltsAgain, dues: sticker.dues, parts: board.parts, stand }, now, until);
+  const list = whatToDo(sheet, now);
   return (
     <View style={styles.stack}>
       <Heading level={2}>{say.whatToDo}</Heading>
@@ -144,7 +138,7 @@ function WhatToDo({ life: { vehicle }, sheet }: SheetProps) {
 }
 
 /** Where more is told of something to be done: its trend, else the visit that found it. */
-function hrefOf(one: ReturnType<typeof toDo>[number], vehicleId: string, { outlook }: SheetProps['sheet']) {
+function hrefOf(one: ToDo, vehicleId: string, { outlook }: SheetProps['sheet']) {
   if (one.kind === 'runs-out') return { href: trendPage(vehicleId, one.part.key) };
   if (one.kind !== 'finding') return {};
   const { point, place } = one.found.graded;

@@ -87,7 +87,7 @@ export function TrendPanel({ vehicle, trend: { series, forecast, limit }, rules,
         {again ? <Words strong>{again}</Words> : null}
         {notes.map((note) => (
           <Words key={note.id} size="m" soft>
-            {`${day(note.at)}: ${entrySentence(note, vehicle)}`}
+            {`${day(note.at)}: ${entrySentence(note, vehicle, [])}`}
           </Words>
         ))}
         <Words size="s" soft>

@@ -35,6 +35,7 @@ const LEADS = ['lead'] as const;
 /** Every place but oneself, in the order one works. */
 const PLACES: readonly Place[] = [
   place('yard', '/', 'y'),
+  place('works', '/works', 'o'),
   place('fleet', '/fleet', 'f'),
   place('bench', '/bench', 'b'),
   place('scores', '/scorecard', 'c'),

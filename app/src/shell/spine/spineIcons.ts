@@ -5,6 +5,7 @@ import Clipboard from 'lucide-react-native/icons/clipboard-list';
 import Archive from 'lucide-react-native/icons/archive';
 import FileText from 'lucide-react-native/icons/file-text';
 import Footprints from 'lucide-react-native/icons/footprints';
+import ListChecks from 'lucide-react-native/icons/list-checks';
 import LifeLine from 'lucide-react-native/icons/git-commit-vertical';
 import Sliders from 'lucide-react-native/icons/sliders-horizontal';
 import Target from 'lucide-react-native/icons/target';
@@ -26,6 +27,7 @@ export const SPINE_ICONS: Readonly<Record<SpineId, LucideIcon>> = {
   me: UserRound,
   now: Clipboard,
   visit: Footprints,
+  works: ListChecks,
   wear: TrendingDown,
   life: LifeLine,
   spec: FileText,

@@ -33,6 +33,7 @@ export function vehiclePages(vehicleId: string, openVisit: string | null): reado
     ...(openVisit
       ? [page('visit', `/visit/${openVisit}`, 'v', '/(arrive|visit/[^/]+(/(gate|ends|overview|arrival))?)$')]
       : []),
+    page('works', '/works', 'k', '/(works|card)$'),
     page('wear', '/wear', 'w', '/(wear|trend/)'),
     page('life', '/life', 'l', '/(life|compare|history|visit/[^/]+/(report|amend|sticker))'),
     page('spec', '/spec', 's', '/(spec|edit)'),

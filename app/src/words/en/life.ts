@@ -59,6 +59,8 @@ export const entryKind = {
   rotate: 'Rotate tyres',
   misread: 'Misread',
   plan: 'Coming trip',
+  work: 'Work',
+  'work-step': 'Work',
   undo: 'Taken back',
 } satisfies Record<LifeEntryKind, string>;
 

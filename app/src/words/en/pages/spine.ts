@@ -7,6 +7,7 @@ export const spine = {
   toContent: 'To the content',
   place: {
     yard: 'Yard',
+    works: 'Works',
     fleet: 'Fleet',
     bench: 'Bench',
     scores: 'Scores',
@@ -15,7 +16,7 @@ export const spine = {
     data: 'Data',
     me: 'Me',
   },
-  page: { now: 'Now', visit: 'Visit', wear: 'Wear', life: 'Life', spec: 'Spec' },
+  page: { now: 'Now', visit: 'Visit', works: 'Works', wear: 'Wear', life: 'Life', spec: 'Spec' },
   waits: (word: string, count: number) => `${word}, ${count}`,
   keys: 'Keys',
   keysSwitch: 'Single keys',

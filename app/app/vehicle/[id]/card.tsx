@@ -1,0 +1,1 @@
+export { JobCardPage as default } from '../../../src/features/desk/lazyPages';

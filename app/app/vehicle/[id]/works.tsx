@@ -1,0 +1,1 @@
+export { WorksPage as default } from '../../../src/features/desk/lazyPages';

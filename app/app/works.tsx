@@ -1,0 +1,1 @@
+export { AllWorksPage as default } from '../src/features/desk/lazyPages';

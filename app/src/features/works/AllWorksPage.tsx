@@ -1,0 +1,89 @@
+import type { AnswerOf } from '@weskopos/contract';
+import { URGENCIES, type Vehicle } from '@weskopos/core';
+import { isClosed, worksOf, type Work, type WorkState } from '@weskopos/core/works/worksOf';
+import { groupBy } from '@weskopos/core/sums/groupBy';
+import { useMemo } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { GradeMark } from '../../kit/GradeMark';
+import { Slip } from '../../kit/Slip';
+import { SPACE } from '../../kit/tokens';
+import { gradeColours, usePalette } from '../../kit/theme';
+import { Heading, Words } from '../../kit/Words';
+import { Page } from '../../shell/Page';
+import type { KeptAnswer } from '../../sync/createWorkshop';
+import { useBriefs } from '../../sync/useLife';
+import { askKept, call, useWorkshop } from '../../sync/workshop';
+import { works as say } from '../../words/en/pages/works';
+import { day } from '../../words/show';
+import { gradeOfUrgency, reasonWords, taskWords, urgencyWords } from '../../words/workWords';
+import { useDesk } from '../fleet/useDesk';
+
+type Told = KeptAnswer<AnswerOf<'works'>>;
+const askWorks = () => askKept('works', () => call('works'));
+
+/** What is worked at first stands first. */
+const SECTIONS = ['planned', 'agreed', 'asked', 'put', 'declined', 'proposed'] as const satisfies readonly WorkState[];
+
+interface OfVehicle {
+  readonly vehicle: Vehicle;
+  readonly work: Work;
+}
+
+/** What is to be done at all vehicles, by how it stands. */
+export function AllWorksPage() {
+  const palette = usePalette();
+  const { answer, problem } = useDesk<Told>(askWorks, null);
+  const works = useOpenWorks(answer?.answer);
+  return (
+    <Page title={say.title} width={760}>
+      {problem || answer?.problem ? <Words role="status">{say.notReached}</Words> : null}
+      {answer && works.length === 0 ? <Words soft>{say.nothingAll}</Words> : null}
+      {SECTIONS.map((state) => {
+        const here = works.filter(({ work }) => work.state === state);
+        return here.length === 0 ? null : (
+          <View key={state} style={styles.section}>
+            <Heading level={2}>{say.bySection[state]}</Heading>
+            {here.map(({ vehicle, work }) => (
+              <Slip
+                key={work.id}
+                mark={<GradeMark grade={gradeOfUrgency(work.urgency)} height={44} />}
+                name={`${vehicle.fleetCode}  ${taskWords(work.task, vehicle)}`}
+                figure={work.plannedOn ? day(work.plannedOn) : ''}
+                figureColour={gradeColours(palette, 'pass').line}
+                why={[urgencyWords(work.urgency, work.from, work.to), reasonWords(work.reasons, vehicle)]
+                  .filter(Boolean)
+                  .join('. ')}
+                href={`/vehicle/${vehicle.id}/works`}
+              />
+            ))}
+          </View>
+        );
+      })}
+    </Page>
+  );
+}
+
+/** Works that are not closed, with what waits on this device, soonest first. */
+function useOpenWorks(told: AnswerOf<'works'> | undefined): readonly OfVehicle[] {
+  const briefs = useBriefs();
+  const pending = useWorkshop((state) => state.pending);
+  return useMemo(() => {
+    const known = told?.flatMap(({ entries }) => entries) ?? [];
+    const ids = new Set(known.map(({ id }) => id));
+    const waiting = pending.flatMap(({ kind, body }) => (kind === 'entry.put' && !ids.has(body.id) ? [body] : []));
+    const byVehicle = groupBy([...known, ...waiting], ({ vehicleId }) => vehicleId);
+    const soon = ({ work }: OfVehicle) => [work.plannedOn ?? '9', URGENCIES.indexOf(work.urgency)].join(' ');
+    return [...byVehicle]
+      .flatMap(([vehicleId, entries]) => {
+        const vehicle = briefs.get(vehicleId)?.vehicle;
+        return vehicle
+          ? worksOf(entries)
+              .filter((work) => !isClosed(work))
+              .map((work) => ({ vehicle, work }))
+          : [];
+      })
+      .sort((a, b) => soon(a).localeCompare(soon(b)));
+  }, [told, briefs, pending]);
+}
+
+const styles = StyleSheet.create({ section: { gap: SPACE.s } });

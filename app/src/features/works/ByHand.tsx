@@ -1,0 +1,61 @@
+import { URGENCIES, type Urgency } from '@weskopos/core';
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Card } from '../../kit/Card';
+import { Choice } from '../../kit/Choice';
+import { Field } from '../../kit/Field';
+import { Press } from '../../kit/Press';
+import { SPACE } from '../../kit/tokens';
+import { Heading } from '../../kit/Words';
+import { putEntry } from '../../visit/putEntry';
+import { works as say } from '../../words/en/pages/works';
+import { urgencyWords } from '../../words/workWords';
+
+const BY_HAND = URGENCIES.filter((one) => one !== 'by');
+
+/** A work nobody proposed: what it is, how soon, and a word about it. */
+export function ByHand({ vehicleId, onDone }: { readonly vehicleId: string; readonly onDone: () => void }) {
+  const [name, setName] = useState('');
+  const [note, setNote] = useState('');
+  const [urgency, setUrgency] = useState<Urgency>('next-visit');
+  const [asked, setAsked] = useState(false);
+  const lacking = name.trim() === '';
+  const add = async () => {
+    if (lacking) return setAsked(true);
+    const task = { code: 'own', point: null, name: name.trim(), place: '' } as const;
+    await putEntry(
+      { vehicleId, meter: null },
+      { kind: 'work', task, reasons: [], urgency, from: null, to: null, minutes: null, parts: [], note: note.trim() },
+    );
+    onDone();
+  };
+  return (
+    <Card>
+      <Heading level={2}>{say.byHand}</Heading>
+      <Field
+        label={say.byHandWhat}
+        value={name}
+        onChangeText={setName}
+        maxLength={60}
+        problem={asked && lacking ? say.byHandNeeded : undefined}
+      />
+      <Choice
+        label={say.howSoon}
+        options={BY_HAND}
+        word={(one) => urgencyWords(one, null, null)}
+        value={urgency}
+        onChoose={setUrgency}
+      />
+      <Field label={say.note} value={note} onChangeText={setNote} maxLength={500} multiline />
+      <View style={styles.row}>
+        <Press label={say.leave} onPress={onDone} />
+        <Press kind="main" label={say.add} onPress={() => void add()} style={styles.grow} />
+      </View>
+    </Card>
+  );
+}
+
+const styles = StyleSheet.create({
+  row: { flexDirection: 'row', gap: SPACE.s },
+  grow: { flex: 1 },
+});

@@ -1,0 +1,49 @@
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Field } from '../../kit/Field';
+import { Press } from '../../kit/Press';
+import { SPACE } from '../../kit/tokens';
+import { works as say } from '../../words/en/pages/works';
+
+interface SayFormProps {
+  readonly label: string;
+  /** Nothing goes on without a word. */
+  readonly needed: boolean;
+  readonly keep: string;
+  readonly onSay: (words: string) => void;
+  readonly onLeave: () => void;
+}
+
+/** A few words that go on record. */
+export function SayForm({ label, needed, keep, onSay, onLeave }: SayFormProps) {
+  const [words, setWords] = useState('');
+  const [asked, setAsked] = useState(false);
+  const lacking = needed && words.trim() === '';
+  return (
+    <View style={styles.form}>
+      <Field
+        label={label}
+        value={words}
+        onChangeText={setWords}
+        maxLength={2000}
+        multiline
+        problem={asked && lacking ? say.wordsNeeded : undefined}
+      />
+      <View style={styles.row}>
+        <Press label={say.leave} onPress={onLeave} />
+        <Press
+          kind="main"
+          label={keep}
+          onPress={() => (lacking ? setAsked(true) : onSay(words.trim()))}
+          style={styles.grow}
+        />
+      </View>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  form: { gap: SPACE.s },
+  row: { flexDirection: 'row', gap: SPACE.s },
+  grow: { flex: 1 },
+});

@@ -1,0 +1,154 @@
+import type { LifeEntryContent, Vehicle, WorkStepKind } from '@weskopos/core';
+import type { OpenWork, Proposal } from '@weskopos/core/works/proposeWorks';
+import type { Work } from '@weskopos/core/works/worksOf';
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { GradeMark } from '../../kit/GradeMark';
+import { Press } from '../../kit/Press';
+import { Slip } from '../../kit/Slip';
+import { SPACE } from '../../kit/tokens';
+import { gradeColours, usePalette } from '../../kit/theme';
+import { Words } from '../../kit/Words';
+import { putEntry } from '../../visit/putEntry';
+import { works as say } from '../../words/en/pages/works';
+import { day } from '../../words/show';
+import { gradeOfUrgency, reasonWords, stepWords, taskWords, urgencyWords } from '../../words/workWords';
+import { DoneForm } from './DoneForm';
+import { PlanDay } from './PlanDay';
+import { SayForm } from './SayForm';
+
+/** What can be done with a work, by how it stands; the likely one first. */
+const ACTS: Readonly<Record<Work['state'], readonly WorkStepKind[]>> = {
+  proposed: ['put', 'agreed', 'planned', 'done', 'withdrawn'],
+  put: ['agreed', 'declined', 'asked', 'withdrawn'],
+  asked: ['agreed', 'declined', 'put', 'withdrawn'],
+  agreed: ['planned', 'done', 'declined', 'withdrawn'],
+  planned: ['done', 'planned', 'declined', 'withdrawn'],
+  declined: ['put', 'agreed', 'withdrawn'],
+  done: ['again'],
+  withdrawn: ['again'],
+};
+/** Acts that ask for something first. */
+type Asking = 'planned' | 'done' | 'declined' | 'asked' | 'withdrawn';
+const ASKS: readonly WorkStepKind[] = ['planned', 'done', 'declined', 'asked', 'withdrawn'] satisfies Asking[];
+const asks = (step: WorkStepKind): step is Asking => ASKS.includes(step);
+
+const PLAIN = { words: '', on: null, keeper: '' } as const;
+
+interface WorkCardProps {
+  readonly work: Work & Partial<Pick<OpenWork, 'worse'>>;
+  readonly vehicle: Vehicle;
+  /** What has to be done before it, where both are. */
+  readonly after?: string | undefined;
+}
+
+/** One work: what, why, how soon, how it stands; opened it shows what was said and what can be done. */
+export function WorkCard({ work, vehicle, after }: WorkCardProps) {
+  const [open, setOpen] = useState(false);
+  const [asking, setAsking] = useState<Asking | null>(null);
+  const name = taskWords(work.task, vehicle);
+  const step = (kind: WorkStepKind, change: Partial<Omit<LifeEntryContent & { kind: 'work-step' }, 'kind'>> = {}) => {
+    setAsking(null);
+    void putEntry(
+      { vehicleId: vehicle.id, meter: null },
+      { kind: 'work-step', refers: work.id, step: kind, ...PLAIN, ...change },
+    );
+  };
+  const act = (kind: WorkStepKind) => (asks(kind) ? setAsking(kind) : step(kind));
+  return (
+    <View style={styles.card}>
+      <WorkSlip {...{ work, vehicle, name, after }} state={stateOf(work)} />
+      <Press
+        kind="quiet"
+        label={open ? say.leave : say.more(name)}
+        expanded={open}
+        onPress={() => {
+          setOpen(!open);
+          setAsking(null);
+        }}
+      />
+      {open ? (
+        <View style={styles.inside}>
+          {work.note ? <Words>{work.note}</Words> : null}
+          {work.steps.map((said) => (
+            <Words key={said.id} size="m" soft>
+              {`${day(said.at)}  ${stepWords(said)}`}
+            </Words>
+          ))}
+          {asking === null ? (
+            <View style={styles.acts}>
+              {ACTS[work.state].map((kind) => (
+                <Press
+                  key={kind}
+                  label={say.act[kind]}
+                  hint={say.actOn(say.act[kind], name)}
+                  onPress={() => act(kind)}
+                />
+              ))}
+              {work.steps.length === 0 ? (
+                <Press
+                  kind="quiet"
+                  label={say.takeBack}
+                  onPress={() =>
+                    void putEntry({ vehicleId: vehicle.id, meter: null }, { kind: 'undo', refers: work.id })
+                  }
+                />
+              ) : null}
+            </View>
+          ) : null}
+          {asking === 'planned' ? (
+            <PlanDay onDay={(on) => step('planned', { on })} onLeave={() => setAsking(null)} />
+          ) : null}
+          {asking === 'done' ? <DoneForm {...{ work, vehicle }} onLeave={() => setAsking(null)} /> : null}
+          {asking === 'declined' || asking === 'asked' || asking === 'withdrawn' ? (
+            <SayForm
+              label={say.words[asking]}
+              needed={asking !== 'declined'}
+              keep={say.act[asking]}
+              onSay={(words) => step(asking, { words })}
+              onLeave={() => setAsking(null)}
+            />
+          ) : null}
+        </View>
+      ) : null}
+    </View>
+  );
+}
+
+const stateOf = ({ state, plannedOn, declines }: Work): string =>
+  plannedOn !== null ? say.plannedFor(day(plannedOn)) : declines > 1 ? say.declinedTimes(declines) : say.state[state];
+
+interface WorkSlipProps {
+  readonly work: Proposal & { readonly state?: Work['state']; readonly worse?: Proposal | null };
+  readonly vehicle: Vehicle;
+  readonly name: string;
+  readonly state: string;
+  readonly after?: string | undefined;
+}
+
+const GOOD: readonly Work['state'][] = ['agreed', 'planned', 'done'];
+
+/** A work in short, written down or only proposed. */
+export function WorkSlip({ work, vehicle, name, state, after }: WorkSlipProps) {
+  const palette = usePalette();
+  const { urgency, from, to, reasons } = work.worse ?? work;
+  const grade = gradeOfUrgency(urgency);
+  const why = [urgencyWords(urgency, from, to), reasonWords(reasons, vehicle), after ? say.after(after) : ''];
+  const colour = work.state && GOOD.includes(work.state) ? palette.pass : gradeColours(palette, grade).line;
+  return (
+    <Slip
+      mark={<GradeMark grade={grade} height={44} />}
+      name={name}
+      figure={state}
+      figureColour={colour}
+      why={why.filter(Boolean).join('. ')}
+      {...(work.worse ? { open: say.worse } : {})}
+    />
+  );
+}
+
+const styles = StyleSheet.create({
+  card: { gap: SPACE.xs },
+  inside: { gap: SPACE.s, paddingLeft: SPACE.l },
+  acts: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s },
+});

@@ -1,0 +1,146 @@
+import type { Vehicle } from '@weskopos/core';
+import { comesAfter, groupWorks } from '@weskopos/core/works/groupWorks';
+import { worksBoard, type OpenWork, type Proposal } from '@weskopos/core/works/proposeWorks';
+import { taskKey, worksOf } from '@weskopos/core/works/worksOf';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Press } from '../../kit/Press';
+import { SPACE } from '../../kit/tokens';
+import { Heading, Label, Words } from '../../kit/Words';
+import { nowIso } from '../../sync/clock';
+import { putEntry } from '../../visit/putEntry';
+import { spine } from '../../words/en/pages/spine';
+import { works as say } from '../../words/en/pages/works';
+import { workTime } from '../../words/show';
+import { openingWords, taskWords } from '../../words/workWords';
+import { VehiclePage, type SheetProps } from '../sheet/VehiclePage';
+import { whatToDo } from '../sheet/whatToDo';
+import { ByHand } from './ByHand';
+import { WorkCard, WorkSlip } from './WorkCard';
+
+type Row = OpenWork | Proposal;
+const isWritten = (row: Row): row is OpenWork => 'id' in row;
+
+const writeDown = (vehicleId: string, { task, reasons, urgency, from, to }: Proposal) =>
+  putEntry(
+    { vehicleId, meter: null },
+    { kind: 'work', task, reasons, urgency, from, to, minutes: null, parts: [], note: '' },
+  );
+
+/** What is to be done at a vehicle, by what is opened once for it: written down, and what follows from what is known. */
+export function WorksPage() {
+  const [adding, setAdding] = useState(false);
+  return (
+    <VehiclePage page={spine.page.works} foot={(given) => <Foot {...given} onAdd={() => setAdding(true)} />}>
+      {(given) => (
+        <>
+          {adding ? <ByHand vehicleId={given.life.vehicle.id} onDone={() => setAdding(false)} /> : null}
+          <Works {...given} />
+        </>
+      )}
+    </VehiclePage>
+  );
+}
+
+const boardOf = ({ life, sheet }: SheetProps) => worksBoard(whatToDo(sheet, nowIso()), worksOf(life.entries));
+
+function Foot({ onAdd, ...given }: SheetProps & { readonly onAdd: () => void }) {
+  const router = useRouter();
+  const { vehicle } = given.life;
+  const { open } = boardOf(given);
+  const forCard = open.some(({ state }) => state === 'agreed' || state === 'planned');
+  return (
+    <>
+      <Press label={say.byHand} onPress={onAdd} style={styles.grow} />
+      {forCard ? (
+        <Press
+          kind="main"
+          label={say.card}
+          onPress={() => router.push(`/vehicle/${vehicle.id}/card`)}
+          style={styles.grow}
+        />
+      ) : null}
+    </>
+  );
+}
+
+function Works(given: SheetProps) {
+  const { vehicle } = given.life;
+  const { proposed, open, closed } = boardOf(given);
+  const [taken, setTaken] = useState<number | null>(null);
+  const rows: Row[] = [...open, ...proposed];
+  const takeAll = async () => {
+    for (const one of proposed) await writeDown(vehicle.id, one);
+    setTaken(proposed.length);
+  };
+  return (
+    <>
+      {rows.length === 0 ? <Words soft>{say.nothing}</Words> : null}
+      {proposed.length > 1 ? <Press label={say.takeAll} onPress={() => void takeAll()} /> : null}
+      {taken === null ? null : <Words role="status">{say.takenAll(taken)}</Words>}
+      {groupWorks(rows).map(({ opening, works }) => (
+        <View key={openingWords(opening, vehicle)} style={styles.group}>
+          <View style={styles.line}>
+            <Heading level={2}>{openingWords(opening, vehicle)}</Heading>
+            <Label soft>{minutesOf(works)}</Label>
+          </View>
+          {works.map((row) => {
+            const after = afterWords(row, rows, vehicle);
+            return isWritten(row) ? (
+              <WorkCard key={row.id} work={row} vehicle={vehicle} after={after} />
+            ) : (
+              <Proposed key={taskKey(row.task)} proposal={row} vehicle={vehicle} after={after} />
+            );
+          })}
+        </View>
+      ))}
+      {closed.length > 0 ? (
+        <View style={styles.group}>
+          <Heading level={2}>{say.closed}</Heading>
+          {closed.map((work) => (
+            <WorkCard key={work.id} work={work} vehicle={vehicle} />
+          ))}
+        </View>
+      ) : null}
+    </>
+  );
+}
+
+function minutesOf(rows: readonly Row[]): string {
+  const minutes = rows.reduce((sum, row) => sum + (isWritten(row) ? (row.minutes ?? 0) : 0), 0);
+  return minutes > 0 ? workTime(minutes) : '';
+}
+
+function afterWords(row: Row, rows: readonly Row[], vehicle: Vehicle): string | undefined {
+  const first = rows.filter((other) => other !== row && comesAfter(row.task, other.task));
+  return first.length > 0 ? first.map(({ task }) => taskWords(task, vehicle).toLowerCase()).join(', ') : undefined;
+}
+
+interface ProposedProps {
+  readonly proposal: Proposal;
+  readonly vehicle: Vehicle;
+  readonly after: string | undefined;
+}
+
+function Proposed({ proposal, vehicle, after }: ProposedProps) {
+  const name = taskWords(proposal.task, vehicle);
+  return (
+    <View style={styles.proposed}>
+      <WorkSlip work={proposal} {...{ vehicle, name, after }} state={say.fresh} />
+      <Press
+        kind="quiet"
+        label={say.take}
+        hint={say.actOn(say.take, name)}
+        onPress={() => void writeDown(vehicle.id, proposal)}
+      />
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  grow: { flex: 1 },
+  group: { gap: SPACE.s },
+  line: { flexDirection: 'row', justifyContent: 'space-between', alignItems: 'baseline' },
+  proposed: { gap: SPACE.xs },
+});
