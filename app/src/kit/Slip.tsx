@@ -1,6 +1,6 @@
 import type { Href } from 'expo-router';
 import type { ReactNode } from 'react';
-import { StyleSheet, View } from 'react-native';
+import { Pressable, StyleSheet, View } from 'react-native';
 import { LinkPress } from './LinkPress';
 import { CORNER, SPACE, TOUCH } from './tokens';
 import { usePalette } from './theme';
@@ -19,6 +19,8 @@ interface SlipProps {
   readonly open?: string;
   /** Where the whole slip leads; it is only read without. */
   readonly href?: Href;
+  /** What a press on it opens below it, instead of leading anywhere. */
+  readonly opens?: { readonly open: boolean; readonly onPress: () => void };
   /** What it is called aloud, where that is not its words. */
   readonly label?: string;
   readonly current?: boolean;
@@ -27,7 +29,7 @@ interface SlipProps {
 }
 
 /** One thing: its tally edge, a name, the one figure that matters, one soft line of why. The whole slip is the target. */
-export function Slip({ mark, name, figure, figureColour, why, open, href, label, current, flat }: SlipProps) {
+export function Slip({ mark, name, figure, figureColour, why, open, href, opens, label, current, flat }: SlipProps) {
   const palette = usePalette();
   const look = [
     styles.slip,
@@ -63,6 +65,12 @@ export function Slip({ mark, name, figure, figureColour, why, open, href, label,
       </View>
     </>
   );
+  if (opens)
+    return (
+      <Pressable role="button" aria-expanded={opens.open} onPress={opens.onPress} style={look}>
+        {inside}
+      </Pressable>
+    );
   if (!href) return <View style={look}>{inside}</View>;
   return (
     <LinkPress href={href} style={look} {...(label === undefined ? {} : { label })} {...(current ? { current } : {})}>

@@ -11,7 +11,7 @@ import { gradeColours, usePalette } from '../../kit/theme';
 import { Words } from '../../kit/Words';
 import { putEntry } from '../../visit/putEntry';
 import { works as say } from '../../words/en/pages/works';
-import { day } from '../../words/show';
+import { capital, day } from '../../words/show';
 import { gradeOfUrgency, reasonWords, stepWords, taskWords, urgencyWords } from '../../words/workWords';
 import { DoneForm } from './DoneForm';
 import { PlanDay } from './PlanDay';
@@ -57,11 +57,9 @@ export function WorkCard({ work, vehicle, after }: WorkCardProps) {
   const act = (kind: WorkStepKind) => (asks(kind) ? setAsking(kind) : step(kind));
   return (
     <View style={styles.card}>
-      <WorkSlip {...{ work, vehicle, name, after }} state={stateOf(work)} />
-      <Press
-        kind="quiet"
-        label={open ? say.leave : say.more(name)}
-        expanded={open}
+      <WorkSlip
+        {...{ work, vehicle, name, after, open }}
+        state={stateOf(work)}
         onPress={() => {
           setOpen(!open);
           setAsking(null);
@@ -124,16 +122,18 @@ interface WorkSlipProps {
   readonly name: string;
   readonly state: string;
   readonly after?: string | undefined;
+  readonly open: boolean;
+  readonly onPress: () => void;
 }
 
 const GOOD: readonly Work['state'][] = ['agreed', 'planned', 'done'];
 
 /** A work in short, written down or only proposed. */
-export function WorkSlip({ work, vehicle, name, state, after }: WorkSlipProps) {
+export function WorkSlip({ work, vehicle, name, state, after, open, onPress }: WorkSlipProps) {
   const palette = usePalette();
   const { urgency, from, to, reasons } = work.worse ?? work;
   const grade = gradeOfUrgency(urgency);
-  const why = [urgencyWords(urgency, from, to), reasonWords(reasons, vehicle), after ? say.after(after) : ''];
+  const why = [urgencyWords(urgency, from, to), reasonWords(reasons, vehicle), after ? capital(say.after(after)) : ''];
   const colour = work.state && GOOD.includes(work.state) ? palette.pass : gradeColours(palette, grade).line;
   return (
     <Slip
@@ -142,6 +142,7 @@ export function WorkSlip({ work, vehicle, name, state, after }: WorkSlipProps) {
       figure={state}
       figureColour={colour}
       why={why.filter(Boolean).join('. ')}
+      opens={{ open, onPress }}
       {...(work.worse ? { open: say.worse } : {})}
     />
   );

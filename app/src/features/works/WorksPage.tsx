@@ -124,16 +124,14 @@ interface ProposedProps {
 }
 
 function Proposed({ proposal, vehicle, after }: ProposedProps) {
+  const [open, setOpen] = useState(false);
   const name = taskWords(proposal.task, vehicle);
   return (
     <View style={styles.proposed}>
-      <WorkSlip work={proposal} {...{ vehicle, name, after }} state={say.fresh} />
-      <Press
-        kind="quiet"
-        label={say.take}
-        hint={say.actOn(say.take, name)}
-        onPress={() => void writeDown(vehicle.id, proposal)}
-      />
+      <WorkSlip work={proposal} {...{ vehicle, name, after, open }} state={say.fresh} onPress={() => setOpen(!open)} />
+      {open ? (
+        <Press label={say.take} hint={say.actOn(say.take, name)} onPress={() => void writeDown(vehicle.id, proposal)} />
+      ) : null}
     </View>
   );
 }

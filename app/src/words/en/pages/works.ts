@@ -69,7 +69,6 @@ export const works = {
   work: (name: string) => `Work: ${name}`,
   told: (work: string, step: string) => `${work}: ${step}`,
   by_: (words: string, who: string) => `${words}, by ${who}`,
-  more: (work: string) => `More about ${work}`,
   take: 'Write it down',
   takeAll: 'Write all down',
   takenAll: (count: number) => `${count === 1 ? 'One work' : `${count} works`} written down.`,

@@ -1,0 +1,41 @@
+import { expect, test } from '@playwright/test';
+import { signIn, toPage, toPlace, toVehicle } from './walk';
+import { Workshop } from './workshop';
+test('look', async ({ page }) => {
+  test.setTimeout(300_000);
+  const demo = await Workshop.start({ demo: true });
+  try {
+    await page.setViewportSize({ width: 390, height: 844 });
+    await page.goto(demo.url);
+    await signIn(page, 'Maren', '112358');
+    await toVehicle(page, 'FH 07');
+    await toPage(page, 'Works');
+    await page.waitForTimeout(1500);
+    await page.screenshot({ path: '/tmp/w1.png' });
+    await page.getByRole('button', { name: 'Write all down' }).click();
+    await page.waitForTimeout(800);
+    await page.getByRole('button', { name: /^More about/ }).first().click();
+    await page.waitForTimeout(500);
+    await page.screenshot({ path: '/tmp/w2.png' });
+    await page.getByRole('button', { name: /^Agreed:/ }).first().click();
+    await page.waitForTimeout(500);
+    await page.screenshot({ path: '/tmp/w3.png' });
+    await page.getByRole('button', { name: /^Plan a day/ }).first().click();
+    await page.waitForTimeout(500);
+    await page.screenshot({ path: '/tmp/w4.png' });
+    await page.getByRole('radio').nth(2).click();
+    await page.getByRole('button', { name: 'Keep' }).click();
+    await page.waitForTimeout(500);
+    await page.getByRole('button', { name: 'Job card' }).click();
+    await page.waitForTimeout(800);
+    await page.screenshot({ path: '/tmp/w5.png', fullPage: true });
+    await toPlace(page, 'Works');
+    await page.waitForTimeout(1200);
+    await page.screenshot({ path: '/tmp/w6.png' });
+    await page.setViewportSize({ width: 1280, height: 800 });
+    await toVehicle(page, 'FH 07');
+    await toPage(page, 'Works');
+    await page.waitForTimeout(1000);
+    await page.screenshot({ path: '/tmp/w7.png' });
+  } finally { await demo.remove(); }
+});
