@@ -17,6 +17,8 @@ export const AUDITED = [
   'rulebook.put',
   'bundle.take',
   'keeper.blank',
+  'link.give',
+  'link.end',
   'override',
   'gate-override',
   'signed-over',

@@ -1,3 +1,4 @@
+import { givenLinkSchema, linksSchema, newLinkSchema } from './links';
 import { storedLifeEntrySchema } from './records/lifeEntry';
 import { z } from 'zod';
 import {
@@ -333,6 +334,17 @@ export const ENDPOINTS = {
     body: auditSearchSchema,
     answer: auditAnswerSchema,
   }),
+  /** Links the keeper of a vehicle was given, newest first. */
+  links: endpoint({ ...DOORS.links, access: 'signed-in', params: byId, body: noBody, answer: linksSchema }),
+  /** Gives the keeper a link to what he is told; what opens it is told this once. */
+  giveLink: endpoint({
+    ...DOORS.giveLink,
+    access: 'signed-in',
+    params: byId,
+    body: newLinkSchema,
+    answer: givenLinkSchema,
+  }),
+  endLink: endpoint({ ...DOORS.endLink, access: 'signed-in', params: byId, body: noBody, answer: nothing }),
   /** Takes out what is told of a vehicle's keeper: plate, VIN, what he said; all that was found stays. */
   blankKeeper: endpoint({
     ...DOORS.blankKeeper,

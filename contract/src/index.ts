@@ -118,6 +118,7 @@ export {
   type Token,
   type TokenScope,
 } from './audit';
+export { LINK_DAYS, LINK_PATH, MOST_ANSWER, letterSchema, type KeeperLink, type Letter } from './links';
 export { alarmSchema, storageSchema, type Alarm, type BackupSet, type Storage } from './backup';
 export { tableStyleSchema } from './tables';
 export {

@@ -15,6 +15,7 @@ import { foldersOf, openLedger, type OpenedLedger } from './ledger/openLedger';
 import { Backups } from './backup/backups';
 import { Imports } from './bundle/imports';
 import { Sheets } from './sheets/sheets';
+import { Links } from './links/links';
 import { LiveHub } from './live/liveHub';
 import { Audit } from './audit/audit';
 import { Sessions } from './people/sessions';
@@ -32,6 +33,7 @@ export interface Context {
   readonly sessions: Sessions;
   readonly tokens: Tokens;
   readonly audit: Audit;
+  readonly links: Links;
   readonly photos: PhotoFiles;
   readonly imports: Imports;
   readonly sheets: Sheets;
@@ -115,6 +117,7 @@ export async function openContext(config: Config, clock: () => Date): Promise<Co
       sessions: new Sessions(engine, clock),
       tokens: new Tokens({ engine, ledger, clock }),
       audit: new Audit({ ledger, clock }),
+      links: new Links({ engine, ledger, clock, changed }),
       photos,
       imports,
       sheets: new Sheets({ engine, ledger, clock, folder, keys, changed }),

@@ -11,6 +11,7 @@ import type { Writers } from './ledger/settle';
 import { addPerson, changePerson, setSecret } from './people/personWriter';
 import { addSignature } from './bundle/addSignature';
 import { noteAudit } from './audit/audit';
+import { endLink, giveLink } from './links/linkWriters';
 import { blankKeeper } from './keeper/blankKeeper';
 import { endToken, giveToken } from './people/tokens';
 import { addPhoto } from './photos/photoWriter';
@@ -43,6 +44,8 @@ const BY_KIND: { readonly [K in Exclude<Kind, 'bundle.take'>]: Writer<BodyOf<K>>
   'token.end': endToken,
   'audit.note': noteAudit,
   'keeper.blank': blankKeeper,
+  'link.give': giveLink,
+  'link.end': endLink,
 };
 
 /**

@@ -27,6 +27,10 @@ export function auditedOf({ operation }: Change): AuditRow | null {
       return { kind: 'token.end', subject: operation.body.id, about: '' };
     case 'rulebook.put':
       return { kind: 'rulebook.put', subject: null, about: String(operation.body.version) };
+    case 'link.give':
+      return { kind: 'link.give', subject: operation.body.vehicleId, about: '' };
+    case 'link.end':
+      return { kind: 'link.end', subject: null, about: '' };
     case 'keeper.blank':
       return { kind: 'keeper.blank', subject: operation.body.vehicleId, about: operation.body.why };
     case 'bundle.take':

@@ -1,4 +1,4 @@
-import type { Audited, Operation, PersonState, Refusal, Role, TokenScope } from '@weskopos/contract';
+import type { Audited, Letter, Operation, PersonState, Refusal, Role, TokenScope } from '@weskopos/contract';
 import type { FleetKnowledge } from '@weskopos/core';
 import type { StoredForecast } from '@weskopos/core/score/storedForecast';
 import type { Tx } from '../db/engine';
@@ -55,6 +55,15 @@ export interface NewToken {
   readonly scope: TokenScope;
   readonly tokenHash: string;
 }
+/** A link a keeper is given, with its hash and what he is told. */
+export interface NewLink {
+  readonly id: string;
+  readonly vehicleId: string;
+  readonly tokenHash: string;
+  readonly letter: Letter;
+  /** When it ends, ISO 8601. */
+  readonly until: string;
+}
 /** A vehicle whose keeper's data is taken out, and why. */
 export interface Blanking {
   readonly vehicleId: string;
@@ -73,6 +82,8 @@ export type OwnOperation =
   | (Stamp & { readonly kind: 'person.secret'; readonly body: NewSecret })
   | (Stamp & { readonly kind: 'token.give'; readonly body: NewToken })
   | (Stamp & { readonly kind: 'token.end'; readonly body: { readonly id: string } })
+  | (Stamp & { readonly kind: 'link.give'; readonly body: NewLink })
+  | (Stamp & { readonly kind: 'link.end'; readonly body: { readonly id: string } })
   | (Stamp & { readonly kind: 'keeper.blank'; readonly body: Blanking })
   | (Stamp & { readonly kind: 'audit.note'; readonly body: AuditNote })
   | (Stamp & { readonly kind: 'photo.add'; readonly body: NewPhoto })

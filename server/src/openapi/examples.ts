@@ -12,6 +12,26 @@ export const EXAMPLES: Readonly<Partial<Record<EndpointName, unknown>>> = {
   changePerson: { state: 'suspended' },
   changeSecret: { secret: '246810', fresh: '135797' },
   giveToken: { name: 'Office program', scope: 'read' },
+  giveLink: {
+    days: 30,
+    letter: {
+      vehicle: 'FH 07',
+      from: 'Harbour workshop',
+      verdict: 'It can be driven; something needs attention.',
+      stops: false,
+      works: [
+        {
+          id: '7f3f6a3e-6f7c-4f0e-9a53-0d5b9f5f0e01',
+          name: 'Brake pads, front axle',
+          plain: 'They press on the brake disc and wear as it brakes.',
+          why: '2.5 mm are left',
+          when: 'By January',
+          photos: [],
+        },
+      ],
+      cautions: [],
+    },
+  },
   blankKeeper: { why: 'asked for by letter' },
   audit: { kind: 'export', personId: null, before: null },
   takeImport: { keepOurs: true },

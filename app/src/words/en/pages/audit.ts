@@ -28,6 +28,8 @@ export const audit = {
     'token.end': 'Token ended',
     'rulebook.put': 'Rules changed',
     'bundle.take': 'Brought in',
+    'link.give': 'Link given to a keeper',
+    'link.end': 'Link withdrawn',
     'keeper.blank': 'Keeper’s data taken out',
     override: 'Graded by hand',
     'gate-override': 'Started over a no',
