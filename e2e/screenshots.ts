@@ -65,16 +65,25 @@ async function main(): Promise<void> {
   await page.getByRole('radio', { name: 'Damp' }).click();
   await page.getByRole('radio', { name: 'Engine oil' }).click();
   await page.getByRole('radio', { name: 'Rear crank seal' }).click();
-  await page.setViewportSize(DESK);
-  await jump(page, 'rock nearside front');
-  await shoot(page, 'walk-wide');
-  await page.setViewportSize(PHONE);
   await page.getByRole('button', { name: 'Overview and signing' }).click();
   await shoot(page, 'overview');
 
   await page.goto(workshop.url);
   await toVehicle(page, 'FH 07');
   await shoot(page, 'vehicle-now');
+  await toPage(page, 'Works');
+  await page.getByRole('button', { name: 'Write all down' }).click();
+  await page.getByText('4 works written down.').waitFor();
+  for (const [work, act] of [
+    ['Brake pads, front axle', 'Agreed'],
+    ['Auxiliary belt', 'Put to the keeper'],
+  ]) {
+    const slip = page.getByRole('button', { name: new RegExp(`^${work}`) });
+    await slip.click();
+    await page.getByRole('button', { name: `${act}: ${work}` }).click();
+    await slip.click();
+  }
+  await shoot(page, 'vehicle-works');
   await toPage(page, 'Wear');
   await shoot(page, 'vehicle-wear');
   await page

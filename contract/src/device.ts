@@ -5,6 +5,7 @@ export {
   DOCS_PATH,
   DOORS,
   GUARD_HEADER,
+  LINK_PATH,
   LIVE_PATH,
   PHOTO_PATH,
   type EndpointName,

@@ -60,6 +60,9 @@ export const BUNDLE_PATHS = {
   imports: '/api/imports',
 } as const;
 
+/** Where a keeper's page lies; append the link's token. */
+export const LINK_PATH = '/k';
+
 /** The audit list as CSV. */
 export const AUDIT_CSV_PATH = '/api/audit.csv';
 /** The page that shows the API to who writes programs for it. */

@@ -77,6 +77,7 @@ export {
   MOST_OPERATIONS,
   OPERATION_VERSIONS,
   PHOTO_LIMITS,
+  LINK_PATH,
   PHOTO_PATH,
   REFUSALS,
   isProblem,
@@ -118,7 +119,7 @@ export {
   type Token,
   type TokenScope,
 } from './audit';
-export { LINK_DAYS, LINK_PATH, MOST_ANSWER, letterSchema, type KeeperLink, type Letter } from './links';
+export { LINK_DAYS, MOST_ANSWER, letterSchema, type KeeperLink, type Letter } from './links';
 export { alarmSchema, storageSchema, type Alarm, type BackupSet, type Storage } from './backup';
 export { tableStyleSchema } from './tables';
 export {

@@ -3,8 +3,6 @@ import { idSchema, instantSchema, textSchema } from './records/shapes';
 
 /** Days a link may be good for. */
 export const LINK_DAYS = { least: 1, most: 365 } as const;
-/** Where a keeper's page lies; append the link's token. */
-export const LINK_PATH = '/k';
 /** Letters of one answer. */
 export const MOST_ANSWER = 2000;
 

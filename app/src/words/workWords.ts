@@ -1,4 +1,14 @@
-import type { Grade, LifeEntryOf, Urgency, Vehicle, WorkReason, WorkStepKind, WorkTask } from '@weskopos/core';
+import type {
+  Grade,
+  LifeEntryOf,
+  Place,
+  PointCode,
+  Urgency,
+  Vehicle,
+  WorkReason,
+  WorkStepKind,
+  WorkTask,
+} from '@weskopos/core';
 import type { Opening } from '@weskopos/core/works/groupWorks';
 import { words } from './en';
 import { works as say } from './en/pages/works';
@@ -19,17 +29,21 @@ export function urgencyWords(urgency: Urgency, from: string | null, to: string |
   return to === null ? say.by(day(from)) : say.between(day(from), day(to));
 }
 
-function reasonSaid(reason: WorkReason, vehicle: Vehicle): string {
+/** How a reason is told: to the workshop in its own short words, to a keeper in plain ones. */
+interface Telling {
+  readonly point: (point: PointCode, place: Place, vehicle: Vehicle) => string;
+  readonly grade: (grade: 'advisory' | 'fail') => string;
+}
+const TO_WORKSHOP: Telling = { point: pointShort, grade: (grade) => words.grade[grade].toLowerCase() };
+const TO_KEEPER: Telling = { point: pointWords, grade: (grade) => say.plainGrade[grade] };
+
+function reasonSaid(reason: WorkReason, vehicle: Vehicle, { point, grade }: Telling): string {
   switch (reason.kind) {
     case 'finding':
-      return say.found(
-        pointShort(reason.point, reason.place, vehicle),
-        words.grade[reason.grade].toLowerCase(),
-        day(reason.at),
-      );
+      return say.found(point(reason.point, reason.place, vehicle), grade(reason.grade), day(reason.at));
     case 'runs-out':
       return say.mayRunOut(
-        `${pointShort(reason.point, reason.place, vehicle)} ${words.spot[reason.spot]}`.trim(),
+        `${point(reason.point, reason.place, vehicle)} ${words.spot[reason.spot]}`.trim(),
         day(reason.from),
       );
     case 'due':
@@ -43,8 +57,13 @@ function reasonSaid(reason: WorkReason, vehicle: Vehicle): string {
 const MOST_REASONS = 2;
 
 /** Why, in one line. */
-export function reasonWords(reasons: readonly WorkReason[], vehicle: Vehicle): string {
-  const told = reasons.slice(0, MOST_REASONS).map((one) => reasonSaid(one, vehicle));
+export function reasonWords(
+  reasons: readonly WorkReason[],
+  vehicle: Vehicle,
+  to: 'workshop' | 'keeper' = 'workshop',
+): string {
+  const telling = to === 'keeper' ? TO_KEEPER : TO_WORKSHOP;
+  const told = reasons.slice(0, MOST_REASONS).map((one) => reasonSaid(one, vehicle, telling));
   const left = reasons.length - told.length;
   return capital([...told, ...(left > 0 ? [say.andMore(left)] : [])].join(' · '));
 }

@@ -1,5 +1,5 @@
 import type { Visit } from '@weskopos/contract';
-import { isOpen, isSigned, verdictOfVisit } from '@weskopos/core';
+import { isOpen, isSigned, verdictOfVisit, type LifeEntry } from '@weskopos/core';
 import type { ReactNode } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { GradeMark } from '../../kit/GradeMark';
@@ -47,7 +47,7 @@ export function LifeMoment({ mark, life, sheet, marked, onMark }: LifeMomentProp
           </Words>
         )}
       </View>
-      {mark.kind === 'entry' ? (
+      {mark.kind === 'entry' && !isKeepers(mark.entry) ? (
         <Press
           kind="quiet"
           label={about.takeBack}
@@ -58,6 +58,9 @@ export function LifeMoment({ mark, life, sheet, marked, onMark }: LifeMomentProp
     </Row>
   );
 }
+
+/** What a keeper said is his to say otherwise. */
+const isKeepers = (entry: LifeEntry) => entry.kind === 'work-step' && entry.keeper !== '';
 
 /** Pictures of a visit that stand on the line. */
 const MOST_PHOTOS = 4;

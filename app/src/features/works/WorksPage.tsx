@@ -17,6 +17,7 @@ import { openingWords, taskWords } from '../../words/workWords';
 import { VehiclePage, type SheetProps } from '../sheet/VehiclePage';
 import { whatToDo } from '../sheet/whatToDo';
 import { ByHand } from './ByHand';
+import { KeeperCard } from './KeeperCard';
 import { WorkCard, WorkSlip } from './WorkCard';
 
 type Row = OpenWork | Proposal;
@@ -30,12 +31,14 @@ const writeDown = (vehicleId: string, { task, reasons, urgency, from, to }: Prop
 
 /** What is to be done at a vehicle, by what is opened once for it: written down, and what follows from what is known. */
 export function WorksPage() {
-  const [adding, setAdding] = useState(false);
+  const [asked, setAsked] = useState<'work' | 'keeper' | null>(null);
+  const close = () => setAsked(null);
   return (
-    <VehiclePage page={spine.page.works} foot={(given) => <Foot {...given} onAdd={() => setAdding(true)} />}>
+    <VehiclePage page={spine.page.works} foot={(given) => <Foot {...given} onAsk={setAsked} />}>
       {(given) => (
         <>
-          {adding ? <ByHand vehicleId={given.life.vehicle.id} onDone={() => setAdding(false)} /> : null}
+          {asked === 'work' ? <ByHand vehicleId={given.life.vehicle.id} onDone={close} /> : null}
+          {asked === 'keeper' ? <KeeperCard life={given.life} onDone={close} /> : null}
           <Works {...given} />
         </>
       )}
@@ -45,14 +48,15 @@ export function WorksPage() {
 
 const boardOf = ({ life, sheet }: SheetProps) => worksBoard(whatToDo(sheet, nowIso()), worksOf(life.entries));
 
-function Foot({ onAdd, ...given }: SheetProps & { readonly onAdd: () => void }) {
+function Foot({ onAsk, ...given }: SheetProps & { readonly onAsk: (what: 'work' | 'keeper') => void }) {
   const router = useRouter();
   const { vehicle } = given.life;
   const { open } = boardOf(given);
   const forCard = open.some(({ state }) => state === 'agreed' || state === 'planned');
   return (
     <>
-      <Press label={say.byHand} onPress={onAdd} style={styles.grow} />
+      <Press label={say.byHand} onPress={() => onAsk('work')} style={styles.grow} />
+      {open.length > 0 ? <Press label={say.toKeeper} onPress={() => onAsk('keeper')} style={styles.grow} /> : null}
       {forCard ? (
         <Press
           kind="main"

@@ -29,6 +29,7 @@ export const works = {
   mayRunOut: (what: string, from: string) => `${what} may be at its limit from ${from}`,
   boltsAgain: (from: string, to: string) => `torqued again between ${from} and ${to}`,
   found: (what: string, grade: string, day: string) => `${what} ${grade}, found ${day}`,
+  plainGrade: { advisory: 'needs attention', fail: 'is not in order' },
   andMore: (count: number) => `and ${count} more`,
   worse: 'Worse than when it was spoken of',
   state: {
@@ -74,6 +75,7 @@ export const works = {
   takenAll: (count: number) => `${count === 1 ? 'One work' : `${count} works`} written down.`,
   takeBack: 'Take it back',
   byHand: 'Add a work',
+  toKeeper: 'To the keeper',
   byHandWhat: 'What is to be done?',
   byHandNeeded: 'Say what is to be done.',
   note: 'Note',

@@ -1,0 +1,57 @@
+import type { WorkCode } from '@weskopos/core';
+
+/** Words of what a keeper is told, and of the card it is made on. */
+export const keeper = {
+  put: 'Put to the keeper',
+  help: 'The keeper gets a page of his own, on any phone and without an account: what is to be done, why, in plain words, with pictures. He answers yes, not now or a question; it stands here at once.',
+  from: 'Who asks, and where to reach you',
+  days: 'Open for',
+  daysWord: { '7': '7 days', '30': '30 days', '90': '90 days' },
+  told: (count: number) => (count === 1 ? 'One work is told.' : `${count} works are told.`),
+  make: 'Make the link',
+  leave: 'Leave it',
+  once: 'This is the link. It is shown this once: let it be scanned, share it or copy it.',
+  code: 'The link as a code to scan',
+  share: 'Share it',
+  copy: 'Copy it',
+  copied: 'Copied.',
+  look: 'Look at it',
+  links: 'Links that are open',
+  link: (day: string, by: string, until: string) => `Made ${day} by ${by}, open until ${until}`,
+  withdraw: 'Withdraw it',
+  withdrawOf: (day: string) => `Withdraw the link made ${day}`,
+  onlyOnline: 'A link is made where the workshop is reached.',
+
+  verdict: {
+    stops: 'Please do not drive it before the first of these is done.',
+    fail: 'Something has to be put right soon.',
+    advisory: 'It can be driven; something needs attention.',
+    pass: 'It is in order; some work comes up.',
+  },
+  caution:
+    'What the maker and the law of the place ask for holds, whatever is agreed here. If it drives, brakes or sounds unlike before, do not wait for the appointment.',
+  plain: {
+    pads: 'Brake pads press on the disc to slow the vehicle. They wear down as it brakes.',
+    shoes: 'Brake shoes press on the drum to slow the vehicle. They wear down as it brakes.',
+    discs: 'Brake discs are what the pads press on. Below their least thickness they get too hot and can crack.',
+    tyres: 'Tread leads water away and grips. Worn or damaged tyres brake later, above all in the wet.',
+    'engine-oil': 'Oil keeps the engine from wearing. It ages with distance and time.',
+    'oil-filter': 'The filter keeps dirt out of the oil. It is renewed with it.',
+    'air-filter': 'The engine breathes through it. A clogged one costs power and fuel.',
+    'cabin-filter': 'The air you breathe comes through it.',
+    'fuel-filter': 'It keeps dirt and water out of the injection.',
+    'spark-plugs': 'They light the fuel. Worn ones start badly and burn unevenly.',
+    coolant: 'It keeps the engine from freezing and from boiling, and from rust inside.',
+    'brake-fluid':
+      'It carries the force of your foot to the brakes. It takes up water, and can boil on a long descent.',
+    'timing-belt': 'It drives the valves. If it breaks, the engine is most often damaged.',
+    'auxiliary-belt': 'It drives alternator, pump and more. If it breaks you are left standing.',
+    battery: 'It starts the engine. A weak one fails first in the cold.',
+    'key-cell': 'The small battery in the key.',
+    wipers: 'Worn blades smear where you look.',
+    rotation: 'Tyres change places so that they wear evenly.',
+    alignment: 'Wheels out of line eat tyres and pull to one side.',
+    greasing: 'Joints are kept from wearing dry.',
+    'wheel-bolts': 'After wheels were off, bolts are torqued once more.',
+  } satisfies Partial<Record<WorkCode, string>>,
+};

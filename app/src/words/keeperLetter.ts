@@ -1,0 +1,56 @@
+import type { Letter, Life } from '@weskopos/contract';
+import type { Vehicle } from '@weskopos/core';
+import { entryOf, type Urgency } from '@weskopos/core';
+import type { Work } from '@weskopos/core/works/worksOf';
+import { keeper as say } from './en/pages/keeper';
+import { reasonWords, taskWords, urgencyWords } from './workWords';
+
+/** Pictures of one work a keeper is shown. */
+const MOST_PHOTOS = 4;
+const MOST_LINE = 400;
+
+const verdictOf = (works: readonly Pick<Work, 'urgency'>[]): keyof typeof say.verdict => {
+  const any = (urgency: Urgency) => works.some((work) => work.urgency === urgency);
+  if (any('not-driven')) return 'stops';
+  if (any('before-next')) return 'fail';
+  return any('by') || any('next-visit') ? 'advisory' : 'pass';
+};
+
+/** Photos of the findings a work grew from, as they were taken. */
+function photosOf({ reasons }: Work, { visits }: Pick<Life, 'visits'>): Letter['works'][number]['photos'] {
+  return reasons
+    .flatMap((reason) => {
+      if (reason.kind !== 'finding') return [];
+      const visit = visits.find(({ inspection }) => inspection.id === reason.inspectionId);
+      const found = visit?.findings.filter(({ point, place }) => point === reason.point && place === reason.place);
+      return found?.flatMap(({ photos }) => photos) ?? [];
+    })
+    .slice(0, MOST_PHOTOS)
+    .map(({ id, caption }) => ({ id, caption: caption.slice(0, 200) }));
+}
+
+/** What a keeper is told of works, in plain words, most urgent first. @param from who asks; may be empty */
+export function keeperLetter(
+  works: readonly Work[],
+  life: Pick<Life, 'visits'>,
+  vehicle: Vehicle,
+  from: string,
+): Letter {
+  const verdict = verdictOf(works);
+  const named = [vehicle.fleetCode, `${vehicle.make} ${vehicle.model}`.trim(), vehicle.plate].filter(Boolean);
+  return {
+    vehicle: named.join(' · ').slice(0, 120),
+    from,
+    verdict: say.verdict[verdict],
+    stops: verdict === 'stops',
+    works: works.map((work) => ({
+      id: work.id,
+      name: taskWords(work.task, vehicle).slice(0, 160),
+      plain: entryOf<string>(say.plain, work.task.code) ?? work.note.slice(0, MOST_LINE),
+      why: reasonWords(work.reasons, vehicle, 'keeper').slice(0, MOST_LINE),
+      when: urgencyWords(work.urgency, work.from, work.to),
+      photos: photosOf(work, life),
+    })),
+    cautions: [say.caution],
+  };
+}
