@@ -8,8 +8,8 @@ test.beforeAll(async () => {
 });
 test.afterAll(() => workshop.remove());
 
-const PLACES = ['Yard', 'Fleet', 'Bench', 'Scores', 'Rules', 'People', 'Data'];
-const PAGES = ['Now', 'Visit', 'Wear', 'Life', 'Spec'];
+const PLACES = ['Yard', 'Works', 'Fleet', 'Bench', 'Scores', 'Rules', 'People', 'Data'];
+const PAGES = ['Now', 'Visit', 'Works', 'Wear', 'Life', 'Spec'];
 
 /** Where things stand in the demo: a vehicle whose visit is half done, that visit, and a signed one's report. */
 interface Addresses {
@@ -21,6 +21,7 @@ interface Addresses {
 /** Every view that has an address. */
 const VIEWS: Record<string, (at: Addresses) => string> = {
   yard: () => '/',
+  'all works': () => '/works',
   fleet: () => '/fleet',
   bench: () => '/bench',
   scores: () => '/scorecard',
@@ -31,6 +32,8 @@ const VIEWS: Record<string, (at: Addresses) => string> = {
   'new vehicle': () => '/vehicle/new',
   nowhere: () => '/nowhere',
   now: ({ vehicle }) => vehicle,
+  works: ({ vehicle }) => `${vehicle}/works`,
+  'job card': ({ vehicle }) => `${vehicle}/card`,
   wear: ({ vehicle }) => `${vehicle}/wear`,
   life: ({ vehicle }) => `${vehicle}/life`,
   spec: ({ vehicle }) => `${vehicle}/spec`,

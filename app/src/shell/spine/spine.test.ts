@@ -53,7 +53,7 @@ test('each key leads to one stop', () => {
 
 test('rules, people and data are for leads', () => {
   const ids = (role: 'lead' | 'inspector') => placesFor(role).map(({ id }) => id);
-  expect(ids('inspector')).toEqual(['yard', 'fleet', 'bench', 'scores']);
+  expect(ids('inspector')).toEqual(['yard', 'works', 'fleet', 'bench', 'scores']);
   expect(ids('lead')).toEqual([...ids('inspector'), 'rules', 'people', 'data']);
 });
 
