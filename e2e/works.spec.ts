@@ -101,8 +101,11 @@ test('works grow from what is known, the keeper answers on a phone of his own, w
   await toPage(page, 'Works');
   await expect(page.getByRole('heading', { name: 'Done and withdrawn' })).toBeVisible();
   await expect(work(page, 'Brake pads, front axle')).toHaveCount(1);
-  await phone.reload();
-  await expect(phone.getByText('This is done.')).toBeVisible();
+  // The device may still be sending it.
+  await expect(async () => {
+    await phone.reload();
+    await expect(phone.getByText('This is done.')).toBeVisible({ timeout: 1000 });
+  }).toPass();
 
   // Withdrawn, the link opens nothing.
   await page.getByRole('button', { name: 'To the keeper', exact: true }).click();
