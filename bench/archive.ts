@@ -7,6 +7,7 @@ import { keepPhoto } from '@weskopos/server/photos/keepPhoto';
 import { fetchBundle, sendBundle, takeBundle } from '@weskopos/server/tests/bundles';
 import { startWorkshop, type TestWorkshop } from '@weskopos/server/tests/workshop';
 import { demoFolder } from './demoFolder';
+import { timed } from './timed';
 
 /** Photos that are added to the demo's few. */
 const PHOTOS = 300;
@@ -34,12 +35,6 @@ export async function benchArchive(): Promise<void> {
   in ${(inMs / 1000).toFixed(1)} s; event loop held ${heldIn.toFixed(0)} ms at most`);
   await workshop.stop();
   await empty.stop();
-}
-
-async function timed(work: () => Promise<void>): Promise<number> {
-  const began = performance.now();
-  await work();
-  return performance.now() - began;
 }
 
 /** Pictures as large as a phone takes them, on findings of the demo. */

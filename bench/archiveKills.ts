@@ -8,6 +8,7 @@ import { fetchBundle, sendBundle, takeBundle, unzipped } from '@weskopos/server/
 import { ended, kill, setupCode, startProcess, type Process } from '@weskopos/server/tests/process';
 import { newFolder, newVehicle, operationOf, startWorkshop } from '@weskopos/server/tests/workshop';
 import { demoFolder } from './demoFolder';
+import { timed } from './timed';
 
 const ROOT = path.resolve(__dirname, '..');
 /** Rounds of kill −9 in the middle of each. */
@@ -76,13 +77,14 @@ async function killedImports(archive: Buffer, usualMs: number): Promise<void> {
 async function killedBackups(): Promise<void> {
   const folder = await demoFolder();
   const backups = `${folder}-backups`;
-  let [made, none, spoiled] = [0, 0, 0];
+  let [made, none, spoiled, usualMs] = [0, 0, 0, 0];
   for (let round = 1; round <= ROUNDS; round += 1) {
     const one = await startProcess(folder, { WESKOPOS_BACKUPS: backups });
     await signIn(one);
+    if (round === 1) usualMs = await timed(() => one.client.send('POST', '/api/storage/backups', {}));
     const before = await fs.readdir(path.join(backups, 'sets')).catch((): string[] => []);
     const making = one.client.send('POST', '/api/storage/backups', {}).catch(() => null);
-    await new Promise((resolve) => setTimeout(resolve, Math.random() * 4000));
+    await someTime(usualMs * 1.3);
     await kill(one);
     await making;
     const sets = (await fs.readdir(path.join(backups, 'sets'))).filter(
@@ -113,6 +115,7 @@ async function killedExports(archive: Buffer): Promise<void> {
   const wanted = await unzipped(archive);
   const empty = await startWorkshop();
   await empty.client.setUp(empty.context.setupCode);
+  let usualMs = 0;
   const sums = { whole: 0, refused: 0, wrong: 0 };
   for (let round = 1; round <= ROUNDS; round += 1) {
     const one = await startProcess(folder, { WESKOPOS_BACKUPS: path.join(folder, 'backups') });
@@ -122,6 +125,7 @@ async function killedExports(archive: Buffer): Promise<void> {
       if (![...wanted].every(([name, bytes]) => name === 'manifest.json' || now.get(name)?.equals(bytes)))
         sums.wrong += 1;
     }
+    if (round === 1) usualMs = await timed(() => fetchBundle(one.client));
     const parts: Uint8Array[] = [];
     const coming = fetch(`${one.client.base}/api/bundle`, { headers: { cookie: one.client.cookie } })
       .then(async ({ body }) => {
@@ -130,7 +134,7 @@ async function killedExports(archive: Buffer): Promise<void> {
             parts.push(part as Uint8Array);
       })
       .catch(() => null);
-    await someTime(1500);
+    await someTime(usualMs * 1.3);
     await kill(one);
     await coming;
     const { status } = await sendBundle(empty.client, Buffer.concat(parts));

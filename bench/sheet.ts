@@ -2,6 +2,7 @@ import type { SheetLook, SheetPlan } from '@weskopos/contract';
 import { randomUUID } from 'node:crypto';
 import { monitorEventLoopDelay } from 'node:perf_hooks';
 import { newVehicle, operationOf, startWorkshop, type TestWorkshop } from '@weskopos/server/tests/workshop';
+import { timed } from './timed';
 
 /** Readings in the table; twelve to a visit. */
 const READINGS = Number(process.env.READINGS ?? 100_000);
@@ -56,12 +57,6 @@ async function answered<T>(
   const { status, body } = await ask();
   if (status !== 200) throw new Error(`${status} ${JSON.stringify(body).slice(0, 500)}`);
   return [body as T, performance.now() - began];
-}
-
-async function timed(work: () => Promise<void>): Promise<number> {
-  const began = performance.now();
-  await work();
-  return performance.now() - began;
 }
 
 type Row = readonly [

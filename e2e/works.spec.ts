@@ -89,6 +89,10 @@ test('works grow from what is known, the keeper answers on a phone of his own, w
   await page.getByRole('link', { name: /FH 07\s+Brake pads, front axle/ }).click();
   await work(page, 'Brake pads, front axle').click();
   await page.getByRole('button', { name: 'Done …: Brake pads, front axle' }).click();
+  // A meter behind the last visit's is asked once.
+  await page.getByLabel(/^Meter/).fill('8240');
+  await page.getByRole('button', { name: 'Done', exact: true }).click();
+  await expect(page.getByRole('alert')).toContainText('82 300 km'.replace(' ', '\u202f'));
   await page.getByLabel(/^Meter/).fill('82400');
   await page.getByLabel('Numbers of what went in').fill('P 4471');
   await page.getByRole('button', { name: 'Done', exact: true }).click();

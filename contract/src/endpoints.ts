@@ -220,13 +220,13 @@ export const ENDPOINTS = {
     body: noBody,
     answer: fleetKnowledgeSchema,
   }),
-  /** Works of all vehicles and everything said of them, by vehicle. */
+  /** Works of all vehicles and everything said of them, with what was taken back. */
   works: endpoint({
     ...DOORS.works,
     access: 'signed-in',
     params: nothing,
     body: noBody,
-    answer: z.array(z.object({ vehicleId: idSchema, entries: z.array(storedLifeEntrySchema) })),
+    answer: z.array(storedLifeEntrySchema),
   }),
   fleetBoard: endpoint({
     ...DOORS.fleetBoard,

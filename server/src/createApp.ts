@@ -10,7 +10,6 @@ import { bundleRoutes } from './bundle/routes';
 import { sheetRoutes } from './sheets/routes';
 import { auditRoutes } from './tables/auditRoutes';
 import { linkRoutes } from './links/routes';
-import { workRoutes } from './works/routes';
 import { keeperRoutes } from './keeper/routes';
 import { tableRoutes } from './tables/routes';
 import { verifyRoutes } from './verify/routes';
@@ -90,7 +89,6 @@ export function createApp(context: Context): Express {
   sheetRoutes(api, context);
   auditRoutes(api, context);
   keeperRoutes(api, context);
-  workRoutes(api, context);
   linkRoutes(api, context);
   verifyRoutes(api, context);
   storageRoutes(api, context);

@@ -3,7 +3,7 @@ import { View, type TextInputProps } from 'react-native';
 import { Choice } from '../kit/Choice';
 import { Field } from '../kit/Field';
 import { Press } from '../kit/Press';
-import { usePalette } from '../kit/theme';
+import { Problem } from '../kit/Problem';
 import { SPACE } from '../kit/tokens';
 import { Words } from '../kit/Words';
 
@@ -80,7 +80,7 @@ export function FormChoice<Form extends FieldValues, Option extends string>({
       render={({ field, fieldState }) => (
         <View ref={(node) => field.ref({ focus: () => bringIntoView(node) })} style={{ gap: SPACE.xs }}>
           <Choice label={label} {...choice} value={field.value} onChoose={field.onChange} />
-          {fieldState.error ? <Problem>{fieldState.error.message}</Problem> : null}
+          {fieldState.error ? <Problem size="m">{fieldState.error.message}</Problem> : null}
         </View>
       )}
     />
@@ -90,15 +90,6 @@ export function FormChoice<Form extends FieldValues, Option extends string>({
 /** Where a form was not taken, what is wrong comes into view by itself; on the web a view is an element. */
 function bringIntoView(node: View | null): void {
   if (node instanceof HTMLElement) node.scrollIntoView({ block: 'center' });
-}
-
-function Problem({ children }: { readonly children: string | undefined }) {
-  const palette = usePalette();
-  return (
-    <Words size="m" role="alert" colour={palette.fail}>
-      {children}
-    </Words>
-  );
 }
 
 /** Yes or no, in a form. */

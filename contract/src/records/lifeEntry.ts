@@ -53,6 +53,7 @@ const reasonSchema = z.discriminatedUnion('kind', [
     point: z.enum(POINT_CODES),
     place: placeSchema,
     spot: z.enum(SPOTS),
+    at: instantSchema,
     from: dateSchema,
     to: dateSchema.nullable(),
   }),
@@ -61,6 +62,7 @@ const reasonSchema = z.discriminatedUnion('kind', [
     kind: z.literal('bolts'),
     fromKm: z.number().min(0).max(9_999_999),
     toKm: z.number().min(0).max(9_999_999),
+    at: instantSchema,
   }),
 ]);
 

@@ -35,12 +35,21 @@ export type WorkReason =
       readonly point: PointCode;
       readonly place: Place;
       readonly spot: Spot;
+      /** When it was last read, ISO 8601. */
+      readonly at: string;
       /** From then on it may be at its limit (1 in 10), by then it most likely is (9 in 10); ISO dates. */
       readonly from: string;
       readonly to: string | null;
     }
   | { readonly kind: 'due'; readonly job: Job; /** ISO date. */ readonly on: string }
-  | { readonly kind: 'bolts'; /** On the meter, km. */ readonly fromKm: number; readonly toKm: number };
+  | {
+      readonly kind: 'bolts';
+      /** On the meter, km. */
+      readonly fromKm: number;
+      readonly toKm: number;
+      /** When a wheel was off, ISO 8601. */
+      readonly at: string;
+    };
 
 /**
  * How soon, most urgent first: not driven before it is done; before the next drive of any length; between two dates by the

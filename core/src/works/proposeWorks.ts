@@ -1,4 +1,5 @@
 import { addDays } from 'date-fns/addDays';
+import { differenceInDays } from 'date-fns/differenceInDays';
 import { formatISO } from 'date-fns/formatISO';
 import { cataloguePoint, type PointCode } from '../catalogue/catalogue';
 import { FARTHEST_DAYS } from '../jobs/dueWhen';
@@ -73,9 +74,9 @@ function proposalOf(one: ToDo): Proposal {
       return { ...plain, task: taskAt(point, place), reasons: [reason], urgency };
     }
     case 'bolts': {
-      const { fromKm, toKm } = one.again;
+      const { fromKm, toKm, since } = one.again;
       const task: WorkTask = { code: 'wheel-bolts', point: null, name: '', place: '' };
-      return { ...plain, task, reasons: [{ kind: 'bolts', fromKm, toKm }], urgency: 'before-next' };
+      return { ...plain, task, reasons: [{ kind: 'bolts', fromKm, toKm, at: since }], urgency: 'before-next' };
     }
     case 'job': {
       const { job } = one.due;
@@ -89,7 +90,7 @@ function proposalOf(one: ToDo): Proposal {
       const from = isoDay(one.from);
       const high = days?.high ?? null;
       const to = high === null ? null : isoDay(addDays(new Date(at), Math.min(high, FARTHEST_DAYS)));
-      const reasons: WorkReason[] = [{ kind: 'runs-out', point, place, spot, from, to }];
+      const reasons: WorkReason[] = [{ kind: 'runs-out', point, place, spot, at, from, to }];
       const isNow = status === 'reached';
       return {
         task: taskAt(point, place),
@@ -102,6 +103,7 @@ function proposalOf(one: ToDo): Proposal {
   }
 }
 
+const isAfter = (at: string, than: string) => Date.parse(at) > Date.parse(than);
 const rankOf = (urgency: Urgency) => URGENCIES.indexOf(urgency);
 
 /** Several reasons for the same work: the most urgent says when. */
@@ -126,14 +128,25 @@ function isWorse(now: Proposal, { urgency, reasons, saidAt }: Work): boolean {
   if (rankOf(now.urgency) < rankOf(urgency)) return true;
   const failed = (list: readonly WorkReason[]) =>
     list.filter((one) => one.kind === 'finding' && one.grade === 'fail').length;
-  const isNewer = now.reasons.some((one) => one.kind === 'finding' && one.at > saidAt);
+  const isNewer = now.reasons.some((one) => one.kind === 'finding' && isAfter(one.at, saidAt));
   return isNewer && failed(now.reasons) > failed(reasons);
 }
 
-/** Whether a closed work has settled what is proposed: done since it was found, or withdrawn and no worse than it was. */
+/** A date by the meter moves a little with every reading of it. */
+const SAME_DUE_DAYS = 31;
+
+/**
+ * Whether a closed work has settled what is proposed: everything that speaks for it was known by then. What is read or
+ * falls due later speaks for a work of its own; so does what is more urgent than it was when it was withdrawn.
+ */
 function isSettledBy(now: Proposal, work: Work): boolean {
-  if (work.state === 'withdrawn') return !isWorse(now, work);
-  return now.reasons.every((one) => (one.kind === 'finding' ? one.at <= work.saidAt : one.kind !== 'due'));
+  const isDone = work.state === 'done';
+  const wasDue = work.reasons.flatMap((one) => (one.kind === 'due' ? [one.on] : []));
+  const wasKnown = (one: WorkReason) =>
+    one.kind === 'due'
+      ? !isDone && wasDue.some((on) => differenceInDays(new Date(one.on), new Date(on)) <= SAME_DUE_DAYS)
+      : !isAfter(one.at, work.saidAt);
+  return now.reasons.every(wasKnown) && (isDone || !isWorse(now, work));
 }
 
 /** What is written down beside what follows from what is known: nothing is told twice. */

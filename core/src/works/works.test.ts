@@ -28,15 +28,16 @@ const found = (point: string, place = '', at = AT): ToDo => {
 };
 const PADS_L = found('pad.inner', '1L');
 const PADS_R = found('pad.inner', '1R');
-const oil = (late: boolean): ToDo => ({
+const oil = (late: boolean, by = '2026-12-05'): ToDo => ({
   kind: 'job',
-  due: { job: { code: 'engine-oil', name: '' }, doneAt: AT, meter: null, by: '2026-12-05', capped: false },
-  when: { at: '2026-12-05', by: 'date' },
+  due: { job: { code: 'engine-oil', name: '' }, doneAt: AT, meter: null, by, capped: false },
+  when: { at: by, by: 'date' },
   late,
 });
-const runsOut = (point: 'tyre.tread' | 'pad.outer', place: '2L' | '1L'): ToDo => ({
+const bolts = (since: string): ToDo => ({ kind: 'bolts', again: { fromKm: 50, toKm: 100, since }, late: false });
+const runsOut = (point: 'tyre.tread' | 'pad.outer', place: '2L' | '1L', at = AT): ToDo => ({
   kind: 'runs-out',
-  part: boardPartOf({ point, place, at: AT, days: { low: 30, mid: 60, high: 90 } }),
+  part: boardPartOf({ point, place, at, days: { low: 30, mid: 60, high: 90 } }),
   from: '2026-12-20T08:00:00.000Z',
 });
 
@@ -82,8 +83,7 @@ describe('what is proposed', () => {
     expect(tyres).toMatchObject({ urgency: 'by', from: '2026-12-20', to: '2027-02-18' });
     expect(proposeWorks([oil(false)])[0]).toMatchObject({ urgency: 'by', from: '2026-12-05', to: null });
     expect(proposeWorks([oil(true)])[0]).toMatchObject({ urgency: 'before-next', from: null });
-    const bolts: ToDo = { kind: 'bolts', again: { fromKm: 50, toKm: 100, since: AT }, late: false };
-    expect(proposeWorks([bolts])[0]).toMatchObject({ task: task({ code: 'wheel-bolts' }), urgency: 'before-next' });
+    expect(proposeWorks([bolts(AT)])[0]).toMatchObject({ task: task({ code: 'wheel-bolts' }), urgency: 'before-next' });
   });
 });
 
@@ -135,6 +135,23 @@ describe('what is written down', () => {
     expect(worksBoard([PADS_R], withdrawn).proposed).toEqual([]);
     expect(worksBoard([PADS_R, PADS_L], withdrawn).proposed).toHaveLength(1);
     expect(worksBoard([PADS_R], withdrawn).closed).toMatchObject([{ state: 'withdrawn' }]);
+  });
+
+  test('what was done once is proposed again when it falls due, runs out or comes loose anew', () => {
+    const again: readonly (readonly [ToDo, ToDo])[] = [
+      [runsOut('tyre.tread', '2L'), runsOut('tyre.tread', '2L', '2028-11-20T08:00:00.000Z')],
+      [bolts(AT), bolts('2028-11-20T08:00:00.000Z')],
+      [oil(true), oil(true, '2028-12-05')],
+    ];
+    for (const [first, later] of again)
+      for (const end of ['done', 'withdrawn'] as const) {
+        const one = work(proposeWorks([first])[0] ?? pads);
+        const works = worksOf([one, said(one, end, '2026-11-24T08:00:00.000Z', { words: 'so' })]);
+        // A job that was done is due no more; one that still is was not written down as done.
+        const settled = end === 'withdrawn' || first.kind !== 'job';
+        expect(worksBoard([first], works).proposed).toHaveLength(settled ? 0 : 1);
+        expect(worksBoard([later], works).proposed).toHaveLength(1);
+      }
   });
 
   test('what was taken back is gone; a plan tells its day until something else is said', () => {

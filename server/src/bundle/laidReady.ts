@@ -1,10 +1,10 @@
-import { randomUUID } from 'node:crypto';
 import fs from 'node:fs/promises';
 import path from 'node:path';
 import { sync } from '../db/copyDurably';
 import { Refused } from '../http/problems';
 import type { Change } from '../ledger/change';
 import type { Ledger } from '../ledger/ledger';
+import { takeOwn } from '../ledger/takeOwn';
 
 /** What was taken, by the hash of its changes; the journal names it. */
 export const TAKEN = /^[0-9a-f]{64}\.changes$/;
@@ -44,14 +44,7 @@ export async function takeLaidReady(
   await sync(draft);
   await fs.rename(draft, path.join(folder, file));
   await sync(folder);
-  const at = clock().toISOString();
-  const [outcome] = await ledger.accept([
-    {
-      operation: { id: randomUUID(), at, device: 'server', kind: 'bundle.take', body: { file, vehicles } },
-      by,
-      receivedAt: at,
-    },
-  ]);
-  if (outcome?.refusal) throw new Refused(409, 'import-changed', outcome.refusal);
+  const { refusal } = await takeOwn({ ledger, clock }, { kind: 'bundle.take', body: { file, vehicles } }, by);
+  if (refusal) throw new Refused(409, 'import-changed', refusal);
   for (const id of touched) changed(id);
 }

@@ -37,6 +37,7 @@ const EVERY: {
         point: 'pad.inner',
         place: '1L',
         spot: 'whole',
+        at: '2026-05-01T08:00:00.000Z',
         from: '2026-08-01',
         to: null,
       },
@@ -72,10 +73,8 @@ test('an entry of every kind is kept as it was told, and comes back with who tol
   expect(outcomes.map(({ status }) => status)).toEqual(all.map(() => 'applied'));
   const [refused] = await workshop.client.operations(operationOf('entry.put', astray));
   expect(refused).toMatchObject({ status: 'refused', refusal: 'no-entry' });
-  const works = (await workshop.client.get('/api/works')).body as { vehicleId: string; entries: { kind: string }[] }[];
-  expect(works.map(({ vehicleId, entries: said }) => [vehicleId, said.map(({ kind }) => kind).sort()])).toEqual([
-    [vehicle.id, ['undo', 'work', 'work-step']],
-  ]);
+  const works = (await workshop.client.get('/api/works')).body as { kind: string }[];
+  expect(works.map(({ kind }) => kind).sort()).toEqual(['undo', 'work', 'work-step']);
   const { body } = await workshop.client.get(`/api/vehicles/${vehicle.id}/life`);
   const byId = (list: readonly { readonly id: string }[]) => [...list].sort((a, b) => a.id.localeCompare(b.id));
   expect(byId(body.entries)).toEqual(byId(all.map((entry) => ({ ...entry, by: 'Maren' }))));

@@ -7,7 +7,7 @@ import { keepSignatures, seal, type Sealed } from '../signing/signature';
 
 /**
  * Takes out what is told of a vehicle's keeper: plate, VIN and what he said at arrival, in all visits and in what was
- * signed of them. All that was found stays; which texts are shorter from then on is signed behind them.
+ * signed of them; his name and words where he answered, and his links. All that was found stays; which texts are shorter from then on is signed behind them.
  */
 export const blankKeeper: Writer<Blanking, { readonly sealed?: Sealed }> = {
   async decide(tx, { by, operation }, { vehicleId, why }, { key }) {
@@ -18,7 +18,7 @@ export const blankKeeper: Writer<Blanking, { readonly sealed?: Sealed }> = {
     const text = blankText(vehicleId, chain, { by: await nameOf(tx, by), at: operation.at, why });
     return takes({ sealed: await seal(tx, key, { ...text, vehicleId }) });
   },
-  async effect(tx, _change, { vehicleId }, { sealed }) {
+  async effect(tx, { operation }, { vehicleId }, { sealed }) {
     await tx.query(`update vehicle set plate = '', vin = '' where id = $1::uuid`, [vehicleId]);
     await tx.query(
       `update inspection set complaint = '',
@@ -26,6 +26,18 @@ export const blankKeeper: Writer<Blanking, { readonly sealed?: Sealed }> = {
            jsonb_set(jsonb_set(sheet, '{vehicle,plate}', '""'), '{vehicle,vin}', '""') else sheet end
        where vehicle_id = $1::uuid`,
       [vehicleId],
+    );
+    // What he was told and what he answered bears his name too; that he answered, and how, stays.
+    await tx.query(
+      `update life_entry set body = body || '{"keeper": "–", "words": ""}'::jsonb
+       where vehicle_id = $1::uuid and kind = 'work-step' and body ->> 'keeper' <> ''`,
+      [vehicleId],
+    );
+    await tx.query(
+      `update keeper_link l set ended_at = coalesce(l.ended_at, $2::timestamptz),
+         letter = jsonb_set(l.letter, '{vehicle}', to_jsonb(v.fleet_code))
+       from vehicle v where v.id = l.vehicle_id and l.vehicle_id = $1::uuid`,
+      [vehicleId, operation.at],
     );
     await shortenTexts(tx, vehicleId);
     if (sealed) await keepSignatures(tx, [sealed]);

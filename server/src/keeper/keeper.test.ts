@@ -1,12 +1,15 @@
 import type { AuditAnswer, Break, Life } from '@weskopos/contract';
+import { generateKeyPairSync, randomUUID, sign } from 'node:crypto';
 import fs from 'node:fs/promises';
 import path from 'node:path';
 import { signatureLines } from '../lines/readLines';
-import { withoutKeeper } from '../signing/blanked';
+import { textsThatStand, withoutKeeper } from '../signing/blanked';
+import { hashOf } from '../signing/workshopKey';
 import { verifySigned } from '../verify/verifySigned';
 import { fetchBundle } from '../tests/bundles';
 import {
   type Client,
+  bareFolder,
   blankDatabase,
   inspectorIn,
   newFinding,
@@ -28,6 +31,19 @@ const look = async () => (await maren.send('POST', '/api/verify', {})).body as {
 const life = async () => (await maren.send('GET', `/api/vehicles/${vehicleId}/life`)).body as Life;
 const blank = (why: unknown, by = maren) => by.send('POST', `/api/vehicles/${vehicleId}/keeper`, { why });
 
+/** The same workshop on a folder of its own. */
+async function copyOf(): Promise<TestWorkshop> {
+  await workshop.pause();
+  const folder = await bareFolder();
+  await fs.cp(workshop.folder, folder, { recursive: true });
+  workshop = await startWorkshop({ dataFolder: workshop.folder });
+  const other = await startWorkshop({ dataFolder: folder });
+  for (const one of [workshop, other])
+    await one.client.send('POST', '/api/session', { name: 'Maren', secret: '112358' });
+  maren = workshop.client;
+  return other;
+}
+
 beforeAll(async () => {
   workshop = await startWorkshop();
   maren = workshop.client;
@@ -48,6 +64,36 @@ beforeAll(async () => {
   );
 });
 afterAll(() => workshop.stop());
+
+test('what he was told and answered goes with it: his links end, his name and words are gone, his answer stays', async () => {
+  const work = randomUUID();
+  const task = { code: 'own', point: null, name: 'Wipers', place: '' } as const;
+  const rest = { reasons: [], urgency: 'watch', from: null, to: null, minutes: null, parts: [], note: '' } as const;
+  const stamp = { vehicleId, at: '2026-06-05T08:00:00.000Z', meter: null };
+  await maren.operations(operationOf('entry.put', { id: work, ...stamp, kind: 'work', task, ...rest }));
+  const told = { id: work, name: 'Wipers', plain: '', why: '', when: '', photos: [] };
+  const letter = { vehicle: `T · ${KEPT.plate}`, from: '', verdict: '', stops: false, works: [told], cautions: [] };
+  const { token } = (await maren.send('POST', `/api/vehicles/${vehicleId}/links`, { letter, days: 9 })).body;
+  const answered = await fetch(`${maren.base}/k/${token}`, {
+    method: 'POST',
+    body: new URLSearchParams({ name: 'Herr Muster', [`a-${work}`]: 'declined', [`w-${work}`]: 'ask Muster' }),
+    redirect: 'manual',
+  });
+  expect(answered.status).toBe(303);
+  const other = await copyOf();
+  try {
+    await other.client.send('POST', `/api/vehicles/${vehicleId}/keeper`, { why: 'asked for' });
+    const { entries } = (await other.client.get(`/api/vehicles/${vehicleId}/life`)).body as Life;
+    expect(entries).toMatchObject([{ kind: 'work' }, { step: 'declined', keeper: '–', words: '' }]);
+    expect((await fetch(`${other.client.base}/k/${token}`)).status).toBe(410);
+    const rows = await other.context.engine.query<{ all: string }>(
+      `select row_to_json(l)::text as all from keeper_link l union all select row_to_json(e)::text from life_entry e`,
+    );
+    expect(TOLD.filter((one) => JSON.stringify(rows).includes(one))).toEqual([]);
+  } finally {
+    await other.stop();
+  }
+});
 
 test('only a lead takes it out, and says why', async () => {
   const isla = await inspectorIn(workshop);
@@ -156,7 +202,40 @@ test('it stays taken out where the database is made anew from its copies and the
   expect((await life()).vehicle).toMatchObject({ plate: '', vin: '' });
 });
 
+test('only a text of this vehicle that says what it shortens lets a shorter one stand; any other breaks nothing', () => {
+  const { publicKey, privateKey } = generateKeyPairSync('ed25519');
+  const pem = publicKey.export({ type: 'spki', format: 'pem' }) as string;
+  const line = (document: string) => {
+    const hash = hashOf(document);
+    const value = sign(null, Buffer.from(hash), privateKey).toString('base64');
+    return {
+      hash,
+      vehicleId,
+      n: 1,
+      previous: null,
+      kind: 'blank',
+      subject: vehicleId,
+      document,
+      key: 'k',
+      value,
+    } as const;
+  };
+  const visit = { ...line('{"visit":{}}'), kind: 'visit' } as const;
+  const blanked = [{ hash: visit.hash, left: hashOf('{}') }];
+  const of = (vehicle: string) => line(JSON.stringify({ kind: 'blank', vehicleId: vehicle, blanked }));
+  const shorter = { ...visit, document: '{}' };
+  for (const [text, stands] of [
+    [line('{}'), false],
+    [line('no text'), false],
+    [line('{"kind":"blank","blanked":4}'), false],
+    [of(randomUUID()), false],
+    [of(vehicleId), true],
+  ] as const)
+    expect(textsThatStand([text], new Map([['k', pem]]))(shorter)).toBe(stands);
+});
+
 test('a text that tells nothing of a keeper stays as it is', () => {
+  expect(withoutKeeper('no text')).toBe('no text');
   const document = '{"kind":"void","why":"KEPT 4711"}';
   expect(withoutKeeper(document)).toBe(document);
 });

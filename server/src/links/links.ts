@@ -3,15 +3,13 @@ import type { WorkStepKind } from '@weskopos/core';
 import { addDays } from 'date-fns/addDays';
 import { randomBytes, randomUUID } from 'node:crypto';
 import type { Engine } from '../db/engine';
-import { NotFound } from '../http/problems';
+import { NotFound, Refused } from '../http/problems';
 import type { Change } from '../ledger/change';
-import type { Ledger } from '../ledger/ledger';
+import { takeOwn, type OwnNeeds } from '../ledger/takeOwn';
 import { tokenHash } from '../people/secret';
 
-interface LinkNeeds {
+interface LinkNeeds extends OwnNeeds {
   readonly engine: Engine;
-  readonly ledger: Ledger;
-  readonly clock: () => Date;
   /** Hears of vehicles that something new is to be told of. */
   readonly changed: (vehicleId: string) => void;
 }
@@ -70,15 +68,15 @@ export class Links {
     by: Person,
   ): Promise<KeeperLink & { readonly token: string }> {
     const [id, token] = [randomUUID(), randomBytes(16).toString('base64url')];
-    const now = this.needs.clock();
-    const until = addDays(now, days).toISOString();
+    const until = addDays(this.needs.clock(), days).toISOString();
     const body = { id, vehicleId, tokenHash: tokenHash(token), letter, until };
-    if (await this.accept({ kind: 'link.give', body }, by.id)) throw new NotFound('vehicle');
+    const { at: givenAt, refusal } = await takeOwn(this.needs, { kind: 'link.give', body }, by.id);
+    if (refusal) throw new NotFound('vehicle');
     return {
       id,
       token,
       givenBy: by.name,
-      givenAt: now.toISOString(),
+      givenAt,
       until,
       endedAt: null,
       works: letter.works.length,
@@ -91,7 +89,7 @@ export class Links {
       [id],
     );
     if (!there) throw new NotFound('link');
-    await this.accept({ kind: 'link.end', body: { id } }, by);
+    await takeOwn(this.needs, { kind: 'link.end', body: { id } }, by);
   }
 
   /** What a link opens; undefined for none of ours. */
@@ -121,7 +119,7 @@ export class Links {
   /** Writes down what a keeper answers: all of it or nothing. @param keeper the name he typed */
   async answer({ vehicleId, givenBy }: OpenedLink, answers: readonly Answer[], keeper: string): Promise<void> {
     const at = this.needs.clock().toISOString();
-    await this.needs.ledger.accept(
+    const outcomes = await this.needs.ledger.accept(
       answers.map(({ workId, step, words }): Change => {
         const said = { kind: 'work-step', refers: workId, step, words, on: null, keeper } as const;
         const body = { id: randomUUID(), vehicleId, at, meter: null, ...said };
@@ -132,18 +130,9 @@ export class Links {
         };
       }),
     );
+    const refused = outcomes.find(({ refusal }) => refusal);
+    if (refused?.refusal) throw new Refused(409, refused.refusal, 'answer');
     this.needs.changed(vehicleId);
-  }
-
-  /** @returns why it was refused; null where it was not */
-  private async accept(
-    what: Pick<Extract<Change['operation'], { kind: 'link.give' | 'link.end' }>, 'kind' | 'body'>,
-    by: string,
-  ): Promise<string | null> {
-    const at = this.needs.clock().toISOString();
-    const operation = { id: randomUUID(), at, device: 'server', ...what } as Change['operation'];
-    const [outcome] = await this.needs.ledger.accept([{ operation, by, receivedAt: at }]);
-    return outcome?.refusal ?? null;
   }
 }
 

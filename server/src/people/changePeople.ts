@@ -2,7 +2,7 @@ import type { Member, PersonState, Role } from '@weskopos/contract';
 import { randomUUID } from 'node:crypto';
 import type { Engine } from '../db/engine';
 import type { Ledger } from '../ledger/ledger';
-import type { OwnOperation } from '../ledger/change';
+import { takeOwn, type OwnDraft } from '../ledger/takeOwn';
 import { NotFound, Refused } from '../http/problems';
 import { hashSecret } from './secret';
 import type { Sessions } from './sessions';
@@ -20,14 +20,10 @@ export interface PeopleChanges {
   readonly clock: () => Date;
 }
 
-type Draft = Pick<Extract<OwnOperation, { kind: 'person.change' | 'person.secret' }>, 'kind' | 'body'>;
-
-async function take({ ledger, clock }: PeopleChanges, draft: Draft, by: string): Promise<void> {
-  const at = clock().toISOString();
-  const operation = { id: randomUUID(), at, device: 'server', ...draft } as OwnOperation;
-  const [outcome] = await ledger.accept([{ operation, by, receivedAt: at }]);
-  if (outcome?.refusal === 'no-person') throw new NotFound('person');
-  if (outcome?.refusal) throw new Refused(409, outcome.refusal, 'person');
+async function take(needs: PeopleChanges, draft: OwnDraft, by: string): Promise<void> {
+  const { refusal } = await takeOwn(needs, draft, by);
+  if (refusal === 'no-person') throw new NotFound('person');
+  if (refusal) throw new Refused(409, refusal, 'person');
 }
 
 /** Everybody of the workshop, those who have gone too, by name. */

@@ -3,7 +3,7 @@ import { randomUUID } from 'node:crypto';
 import type { Engine } from '../db/engine';
 import { NotFound } from '../http/problems';
 import { AS_SAID, takes, type NewToken, type Writer } from '../ledger/change';
-import type { Ledger } from '../ledger/ledger';
+import { takeOwn, type OwnNeeds } from '../ledger/takeOwn';
 import { newToken, tokenHash } from './secret';
 
 /** By this one knows a token of ours, in a log or a text where it should not be. */
@@ -15,10 +15,8 @@ export interface Machine {
   readonly scope: TokenScope;
 }
 
-interface TokenNeeds {
+interface TokenNeeds extends OwnNeeds {
   readonly engine: Engine;
-  readonly ledger: Ledger;
-  readonly clock: () => Date;
 }
 
 /** Tokens that programs come in by: kept by their hashes, ended by a lead, and with the lead who gave them. */
@@ -36,10 +34,8 @@ export class Tokens {
   /** Gives a token, told this once. */
   async give(name: string, scope: TokenScope, by: Person): Promise<Token & { readonly token: string }> {
     const [id, token] = [randomUUID(), `${PREFIX}${newToken()}`];
-    const givenAt = await this.accept(
-      { kind: 'token.give', body: { id, name, scope, tokenHash: tokenHash(token) } },
-      by.id,
-    );
+    const body = { id, name, scope, tokenHash: tokenHash(token) };
+    const { at: givenAt } = await takeOwn(this.needs, { kind: 'token.give', body }, by.id);
     return { id, name, scope, givenBy: by.name, givenAt, token };
   }
 
@@ -49,7 +45,7 @@ export class Tokens {
       [id],
     );
     if (!there) throw new NotFound('token');
-    await this.accept({ kind: 'token.end', body: { id } }, by);
+    await takeOwn(this.needs, { kind: 'token.end', body: { id } }, by);
   }
 
   /** Who comes in by a token; undefined for one that is ended, or whose lead is a lead no more. */
@@ -61,18 +57,6 @@ export class Tokens {
       [tokenHash(token)],
     );
     return row && { person: { id: row.id, name: row.name, role: row.role }, scope: row.scope };
-  }
-
-  private async accept(
-    what:
-      | { readonly kind: 'token.give'; readonly body: NewToken }
-      | { readonly kind: 'token.end'; readonly body: { readonly id: string } },
-    by: string,
-  ): Promise<string> {
-    const { ledger, clock } = this.needs;
-    const at = clock().toISOString();
-    await ledger.accept([{ operation: { id: randomUUID(), at, device: 'server', ...what }, by, receivedAt: at }]);
-    return at;
   }
 }
 

@@ -1,13 +1,16 @@
 import type { SignatureLine } from '@weskopos/contract';
 import canonicalize from 'canonicalize';
+import { z } from 'zod';
 import type { ToSign } from './signature';
 import { hashOf, isSignedBy } from './workshopKey';
 
-/** A signed text whose keeper's data was taken out: the hash that was signed, and that of what is left of it. */
-interface Blanked {
-  readonly hash: string;
-  readonly left: string;
-}
+/** What a text says that takes keeper's data out: for each other one the hash that was signed, and that of what is left. */
+const blankSchema = z.object({
+  kind: z.literal('blank'),
+  vehicleId: z.string(),
+  blanked: z.array(z.object({ hash: z.string(), left: z.string() })),
+});
+type Blanked = z.infer<typeof blankSchema>['blanked'][number];
 
 interface WithKeeper {
   readonly visit?: {
@@ -18,7 +21,7 @@ interface WithKeeper {
 
 /** A signed text without what it tells of the keeper: plate, VIN and what he said at arrival; as it is where it tells none. */
 export function withoutKeeper(document: string): string {
-  const told = JSON.parse(document) as WithKeeper;
+  const told = parsed(document) as WithKeeper;
   const { visit } = told;
   if (!visit) return document;
   const inspection = visit.inspection && { ...visit.inspection, complaint: '' };
@@ -40,6 +43,16 @@ export function blankText(
   return { kind: 'blank', subject: vehicleId, says: { ...told, blanked } };
 }
 
+/** What a text says; nothing where it is none of ours, which its hash tells. */
+function parsed(document: string): object {
+  try {
+    const told: unknown = JSON.parse(document);
+    return typeof told === 'object' && told !== null ? told : {};
+  } catch {
+    return {};
+  }
+}
+
 /**
  * Whether what stands as the text of a signature is what was signed, or what is left of it by a later text that is signed
  * itself.
@@ -55,9 +68,10 @@ export function textsThatStand(
     if (kind !== 'blank') continue;
     const pem = pems.get(key);
     if (hashOf(document) !== hash || pem === undefined || !isSignedBy(pem, hash, value)) continue;
-    // A text that is signed is as it was made.
-    const { blanked } = JSON.parse(document) as { blanked: readonly Blanked[] };
-    for (const one of blanked) left.set(`${vehicleId} ${one.hash}`, one.left);
+    // A key that came in a bundle may have signed anything.
+    const told = blankSchema.safeParse(parsed(document));
+    if (!told.success || told.data.vehicleId !== vehicleId) continue;
+    for (const one of told.data.blanked) left.set(`${vehicleId} ${one.hash}`, one.left);
   }
   return ({ vehicleId, document, hash }) => {
     const is = hashOf(document);

@@ -5,6 +5,7 @@ import { useEffect, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Choice } from '../../kit/Choice';
 import { Press } from '../../kit/Press';
+import { Problem } from '../../kit/Problem';
 import { saveFrom } from '../../kit/saveFrom';
 import { usePalette } from '../../kit/theme';
 import { SPACE } from '../../kit/tokens';
@@ -61,11 +62,7 @@ export function AuditPage() {
         onChoose={setKind}
         oneLine
       />
-      {problem ? (
-        <Words role="alert" colour={palette.fail}>
-          {problem}
-        </Words>
-      ) : null}
+      <Problem>{problem}</Problem>
       {lines?.length === 0 ? <Words>{say.none}</Words> : null}
       <View role="list">
         {lines?.map(({ id, at, kind: of, by, about }) => (

@@ -4,6 +4,7 @@ import { useEffect, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Card } from '../../kit/Card';
 import { Press } from '../../kit/Press';
+import { Problem } from '../../kit/Problem';
 import { usePalette } from '../../kit/theme';
 import { SPACE } from '../../kit/tokens';
 import { Heading, Words } from '../../kit/Words';
@@ -37,11 +38,7 @@ export function BackupCard() {
         <View role="status" aria-live="polite" style={styles.told}>
           {busy ? <Words>{say.backingUp}</Words> : storage ? <Last {...storage.backups} /> : null}
         </View>
-        {problem ? (
-          <Words role="alert" colour={palette.fail}>
-            {problem}
-          </Words>
-        ) : null}
+        <Problem>{problem}</Problem>
         {/* Not before the first answer: coming late, it would tell what was before. */}
         <Press label={say.backupNow} disabled={busy || (!storage && !problem)} onPress={take} />
       </Card>

@@ -4,6 +4,7 @@ import { StyleSheet, View } from 'react-native';
 import { Card } from '../../kit/Card';
 import { LinkPress } from '../../kit/LinkPress';
 import { Press } from '../../kit/Press';
+import { Problem } from '../../kit/Problem';
 import { usePalette } from '../../kit/theme';
 import { SPACE, TOUCH } from '../../kit/tokens';
 import { Heading, Words } from '../../kit/Words';
@@ -33,11 +34,7 @@ export function CheckSigned() {
         {found === 'looking' ? <Words>{say.checking}</Words> : null}
         {found !== null && found !== 'looking' ? <Found found={found} /> : null}
       </View>
-      {problem ? (
-        <Words role="alert" colour={palette.fail}>
-          {problem}
-        </Words>
-      ) : null}
+      <Problem>{problem}</Problem>
       <Press label={say.checkNow} disabled={found === 'looking'} onPress={check} />
     </Card>
   );

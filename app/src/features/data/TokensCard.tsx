@@ -6,6 +6,7 @@ import { Card } from '../../kit/Card';
 import { Choice } from '../../kit/Choice';
 import { Field } from '../../kit/Field';
 import { Press } from '../../kit/Press';
+import { Problem } from '../../kit/Problem';
 import { usePalette } from '../../kit/theme';
 import { CORNER, SPACE } from '../../kit/tokens';
 import { Heading, Words } from '../../kit/Words';
@@ -64,11 +65,7 @@ export function TokensCard() {
       ) : null}
       <Field label={say.nameOfIt} value={name} maxLength={60} onChangeText={setName} />
       <Choice label={say.mayDo} options={SCOPES} word={(one) => say.scope[one]} value={scope} onChoose={setScope} />
-      {problem ? (
-        <Words role="alert" colour={palette.fail}>
-          {problem}
-        </Words>
-      ) : null}
+      <Problem>{problem}</Problem>
       <Press label={say.give} disabled={name.trim() === ''} onPress={() => void give().catch(failed)} />
       <Press label={say.api} kind="quiet" role="link" onPress={() => window.open(DOCS_PATH, '_blank', 'noopener')} />
     </Card>

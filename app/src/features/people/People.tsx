@@ -7,8 +7,8 @@ import { Choice } from '../../kit/Choice';
 import { Field } from '../../kit/Field';
 import { Page } from '../../shell/Page';
 import { Press } from '../../kit/Press';
+import { Problem } from '../../kit/Problem';
 import { Heading, Words } from '../../kit/Words';
-import { usePalette } from '../../kit/theme';
 import { words } from '../../words/en';
 import { problemWords } from '../../words/problemWords';
 import { call } from '../../sync/workshop';
@@ -19,7 +19,6 @@ import { common } from '../../words/en/pages/common';
 
 /** Who works here, where they are signed in, and what a workshop cannot do without. Needs the server. */
 export function People() {
-  const palette = usePalette();
   const [people, setPeople] = useState<readonly Member[]>([]);
   const [sessions, setSessions] = useState<readonly DeviceSession[]>([]);
   const [problem, setProblem] = useState<string>();
@@ -62,11 +61,7 @@ export function People() {
 
   return (
     <Page title={common.people}>
-      {problem ? (
-        <Words role="alert" colour={palette.fail}>
-          {problem}
-        </Words>
-      ) : null}
+      <Problem>{problem}</Problem>
       {people.map((member) => (
         <PersonCard key={member.id} member={member} onTry={attempt} onChanged={changed} />
       ))}

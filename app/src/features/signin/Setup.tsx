@@ -5,8 +5,8 @@ import { Controller, useForm } from 'react-hook-form';
 import { Field } from '../../kit/Field';
 import { Page } from '../../shell/Page';
 import { Press } from '../../kit/Press';
+import { Problem } from '../../kit/Problem';
 import { Words } from '../../kit/Words';
-import { usePalette } from '../../kit/theme';
 import { call, signedIn } from '../../sync/workshop';
 import { problemWords } from '../../words/problemWords';
 import { signin as say } from '../../words/en/pages/signin';
@@ -24,7 +24,6 @@ const FIELDS = [
 
 /** The first start of an empty workshop makes its lead. */
 export function Setup() {
-  const palette = usePalette();
   const [problem, setProblem] = useState<string>();
   const form = useForm({ resolver: zodResolver(setupSchema), defaultValues: { code: '', name: '', secret: '' } });
   const submit = form.handleSubmit(async (body) => {
@@ -54,11 +53,7 @@ export function Setup() {
           )}
         />
       ))}
-      {problem ? (
-        <Words role="alert" colour={palette.fail}>
-          {problem}
-        </Words>
-      ) : null}
+      <Problem>{problem}</Problem>
       <Press kind="main" label={say.begin} onPress={() => void submit()} />
     </Page>
   );

@@ -3,8 +3,8 @@ import { useState } from 'react';
 import { Field } from '../../kit/Field';
 import { Page } from '../../shell/Page';
 import { Press } from '../../kit/Press';
+import { Problem } from '../../kit/Problem';
 import { Words } from '../../kit/Words';
-import { usePalette } from '../../kit/theme';
 import { call, signedIn } from '../../sync/workshop';
 import { ServerProblem } from '../../sync/transport';
 import { people as about } from '../../words/en/pages/people';
@@ -14,7 +14,6 @@ import { common } from '../../words/en/pages/common';
 
 /** The way in: a name and a PIN or password. */
 export function SignIn() {
-  const palette = usePalette();
   const [name, setName] = useState('');
   const [secret, setSecret] = useState('');
   // Chosen where what was typed lets in only once.
@@ -61,11 +60,7 @@ export function SignIn() {
           />
         </>
       ) : null}
-      {problem ? (
-        <Words role="alert" colour={palette.fail}>
-          {problem}
-        </Words>
-      ) : null}
+      <Problem>{problem}</Problem>
       <Press
         kind="main"
         label={say.signIn}

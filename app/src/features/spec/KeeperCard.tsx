@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Card } from '../../kit/Card';
 import { Field } from '../../kit/Field';
 import { Press } from '../../kit/Press';
-import { usePalette } from '../../kit/theme';
+import { Problem } from '../../kit/Problem';
 import { useDeaf } from '../../kit/useDeaf';
 import { Heading, Words } from '../../kit/Words';
 import { call, reconnect } from '../../sync/workshop';
@@ -11,7 +11,6 @@ import { problemWords } from '../../words/problemWords';
 
 /** Takes out what is told of a vehicle's keeper, for leads: asked once, with why. */
 export function KeeperCard({ vehicleId }: { readonly vehicleId: string }) {
-  const palette = usePalette();
   const [step, setStep] = useState<'closed' | 'asked' | 'working' | 'done'>('closed');
   const [why, setWhy] = useState('');
   const [problem, setProblem] = useState<string>();
@@ -43,11 +42,7 @@ export function KeeperCard({ vehicleId }: { readonly vehicleId: string }) {
         <>
           <Words role="alert">{say.keeperSure}</Words>
           <Field label={say.keeperWhy} value={why} onChangeText={setWhy} maxLength={500} />
-          {problem ? (
-            <Words role="alert" colour={palette.fail}>
-              {problem}
-            </Words>
-          ) : null}
+          <Problem>{problem}</Problem>
           <Press
             label={step === 'working' ? say.keeperWorking : say.keeperYes}
             deaf={deaf}

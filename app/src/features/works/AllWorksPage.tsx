@@ -68,7 +68,7 @@ function useOpenWorks(told: AnswerOf<'works'> | undefined): readonly OfVehicle[]
   const briefs = useBriefs();
   const pending = useWorkshop((state) => state.pending);
   return useMemo(() => {
-    const known = told?.flatMap(({ entries }) => entries) ?? [];
+    const known = told ?? [];
     const ids = new Set(known.map(({ id }) => id));
     const waiting = pending.flatMap(({ kind, body }) => (kind === 'entry.put' && !ids.has(body.id) ? [body] : []));
     const byVehicle = groupBy([...known, ...waiting], ({ vehicleId }) => vehicleId);

@@ -1,15 +1,13 @@
 import { URGENCIES, type Urgency } from '@weskopos/core';
 import { useState } from 'react';
-import { StyleSheet, View } from 'react-native';
 import { Card } from '../../kit/Card';
 import { Choice } from '../../kit/Choice';
 import { Field } from '../../kit/Field';
-import { Press } from '../../kit/Press';
-import { SPACE } from '../../kit/tokens';
 import { Heading } from '../../kit/Words';
 import { putEntry } from '../../visit/putEntry';
 import { works as say } from '../../words/en/pages/works';
 import { urgencyWords } from '../../words/workWords';
+import { AskRow } from './AskRow';
 
 const BY_HAND = URGENCIES.filter((one) => one !== 'by');
 
@@ -47,15 +45,7 @@ export function ByHand({ vehicleId, onDone }: { readonly vehicleId: string; read
         onChoose={setUrgency}
       />
       <Field label={say.note} value={note} onChangeText={setNote} maxLength={500} multiline />
-      <View style={styles.row}>
-        <Press label={say.leave} onPress={onDone} />
-        <Press kind="main" label={say.add} onPress={() => void add()} style={styles.grow} />
-      </View>
+      <AskRow keep={say.add} onKeep={() => void add()} onLeave={onDone} />
     </Card>
   );
 }
-
-const styles = StyleSheet.create({
-  row: { flexDirection: 'row', gap: SPACE.s },
-  grow: { flex: 1 },
-});

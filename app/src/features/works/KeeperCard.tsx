@@ -7,9 +7,9 @@ import { Card } from '../../kit/Card';
 import { Choice } from '../../kit/Choice';
 import { Field } from '../../kit/Field';
 import { Press } from '../../kit/Press';
+import { Problem } from '../../kit/Problem';
 import { QrMark } from '../../kit/QrMark';
 import { SPACE } from '../../kit/tokens';
-import { usePalette } from '../../kit/theme';
 import { Heading, Words } from '../../kit/Words';
 import { readDevice, writeDevice } from '../../sync/deviceNotes';
 import { nowIso } from '../../sync/clock';
@@ -31,7 +31,6 @@ interface KeeperCardProps extends Pick<SheetProps, 'life'> {
 
 /** Puts all open works of a vehicle to its keeper: a link to a page of his own, told once. */
 export function KeeperCard({ life, onDone }: KeeperCardProps) {
-  const palette = usePalette();
   const { vehicle, entries } = life;
   const works = worksOf(entries).filter((work) => !isClosed(work));
   const [from, setFrom] = useState(readDevice(FROM) ?? '');
@@ -96,11 +95,7 @@ export function KeeperCard({ life, onDone }: KeeperCardProps) {
           <Choice label={say.days} options={DAYS} word={(one) => say.daysWord[one]} value={days} onChoose={setDays} />
         </>
       )}
-      {problem ? (
-        <Words role="alert" colour={palette.fail}>
-          {problem}
-        </Words>
-      ) : null}
+      <Problem>{problem}</Problem>
       {open.length > 0 ? <Heading level={3}>{say.links}</Heading> : null}
       {open.map(({ id: link, givenAt, givenBy, until }) => (
         <View key={link} style={styles.line}>

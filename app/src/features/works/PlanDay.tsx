@@ -3,11 +3,11 @@ import { formatISO } from 'date-fns/formatISO';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Choice } from '../../kit/Choice';
-import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
 import { nowIso } from '../../sync/clock';
 import { works as say } from '../../words/en/pages/works';
 import { dateWords } from '../../words/show';
+import { AskRow } from './AskRow';
 
 /** Days that are offered, from today on. */
 const AHEAD = 28;
@@ -33,22 +33,16 @@ export function PlanDay({ onDay, onLeave }: PlanDayProps) {
         onChoose={setDay}
         oneLine
       />
-      <View style={styles.row}>
-        <Press label={say.leave} onPress={onLeave} />
-        <Press
-          kind="main"
-          label={say.keep}
-          disabled={day === null}
-          onPress={() => (day === null ? undefined : onDay(day))}
-          style={styles.grow}
-        />
-      </View>
+      <AskRow
+        keep={say.keep}
+        disabled={day === null}
+        onKeep={() => (day === null ? undefined : onDay(day))}
+        onLeave={onLeave}
+      />
     </View>
   );
 }
 
 const styles = StyleSheet.create({
   form: { gap: SPACE.s },
-  row: { flexDirection: 'row', gap: SPACE.s },
-  grow: { flex: 1 },
 });

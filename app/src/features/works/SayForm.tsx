@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Field } from '../../kit/Field';
-import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
 import { works as say } from '../../words/en/pages/works';
+import { AskRow } from './AskRow';
 
 interface SayFormProps {
   readonly label: string;
@@ -29,21 +29,11 @@ export function SayForm({ label, needed, keep, onSay, onLeave }: SayFormProps) {
         multiline
         problem={asked && lacking ? say.wordsNeeded : undefined}
       />
-      <View style={styles.row}>
-        <Press label={say.leave} onPress={onLeave} />
-        <Press
-          kind="main"
-          label={keep}
-          onPress={() => (lacking ? setAsked(true) : onSay(words.trim()))}
-          style={styles.grow}
-        />
-      </View>
+      <AskRow keep={keep} onKeep={() => (lacking ? setAsked(true) : onSay(words.trim()))} onLeave={onLeave} />
     </View>
   );
 }
 
 const styles = StyleSheet.create({
   form: { gap: SPACE.s },
-  row: { flexDirection: 'row', gap: SPACE.s },
-  grow: { flex: 1 },
 });

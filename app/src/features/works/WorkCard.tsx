@@ -38,12 +38,14 @@ const PLAIN = { words: '', on: null, keeper: '' } as const;
 interface WorkCardProps {
   readonly work: Work & Partial<Pick<OpenWork, 'worse'>>;
   readonly vehicle: Vehicle;
+  /** Last meter known, for comparison; null before any. */
+  readonly lastMeter: number | null;
   /** What has to be done before it, where both are. */
   readonly after?: string | undefined;
 }
 
 /** One work: what, why, how soon, how it stands; opened it shows what was said and what can be done. */
-export function WorkCard({ work, vehicle, after }: WorkCardProps) {
+export function WorkCard({ work, vehicle, lastMeter, after }: WorkCardProps) {
   const [open, setOpen] = useState(false);
   const [asking, setAsking] = useState<Asking | null>(null);
   const name = taskWords(work.task, vehicle);
@@ -97,7 +99,7 @@ export function WorkCard({ work, vehicle, after }: WorkCardProps) {
           {asking === 'planned' ? (
             <PlanDay onDay={(on) => step('planned', { on })} onLeave={() => setAsking(null)} />
           ) : null}
-          {asking === 'done' ? <DoneForm {...{ work, vehicle }} onLeave={() => setAsking(null)} /> : null}
+          {asking === 'done' ? <DoneForm {...{ work, vehicle, lastMeter }} onLeave={() => setAsking(null)} /> : null}
           {asking === 'declined' || asking === 'asked' || asking === 'withdrawn' ? (
             <SayForm
               label={say.words[asking]}

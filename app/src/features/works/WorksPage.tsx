@@ -1,7 +1,7 @@
 import type { Vehicle } from '@weskopos/core';
 import { comesAfter, groupWorks } from '@weskopos/core/works/groupWorks';
 import { worksBoard, type OpenWork, type Proposal } from '@weskopos/core/works/proposeWorks';
-import { taskKey, worksOf } from '@weskopos/core/works/worksOf';
+import { isClosed, taskKey, worksOf } from '@weskopos/core/works/worksOf';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -34,7 +34,7 @@ export function WorksPage() {
   const [asked, setAsked] = useState<'work' | 'keeper' | null>(null);
   const close = () => setAsked(null);
   return (
-    <VehiclePage page={spine.page.works} foot={(given) => <Foot {...given} onAsk={setAsked} />}>
+    <VehiclePage page={spine.page.works} foot={({ life }) => <Foot life={life} onAsk={setAsked} />}>
       {(given) => (
         <>
           {asked === 'work' ? <ByHand vehicleId={given.life.vehicle.id} onDone={close} /> : null}
@@ -46,12 +46,13 @@ export function WorksPage() {
   );
 }
 
-const boardOf = ({ life, sheet }: SheetProps) => worksBoard(whatToDo(sheet, nowIso()), worksOf(life.entries));
+interface FootProps extends Pick<SheetProps, 'life'> {
+  readonly onAsk: (what: 'work' | 'keeper') => void;
+}
 
-function Foot({ onAsk, ...given }: SheetProps & { readonly onAsk: (what: 'work' | 'keeper') => void }) {
+function Foot({ onAsk, life: { vehicle, entries } }: FootProps) {
   const router = useRouter();
-  const { vehicle } = given.life;
-  const { open } = boardOf(given);
+  const open = worksOf(entries).filter((work) => !isClosed(work));
   const forCard = open.some(({ state }) => state === 'agreed' || state === 'planned');
   return (
     <>
@@ -69,9 +70,10 @@ function Foot({ onAsk, ...given }: SheetProps & { readonly onAsk: (what: 'work' 
   );
 }
 
-function Works(given: SheetProps) {
-  const { vehicle } = given.life;
-  const { proposed, open, closed } = boardOf(given);
+function Works({ life, sheet }: SheetProps) {
+  const { vehicle } = life;
+  const { proposed, open, closed } = worksBoard(whatToDo(sheet, nowIso()), worksOf(life.entries));
+  const lastMeter = sheet.last?.inspection.meter ?? null;
   const [taken, setTaken] = useState<number | null>(null);
   const rows: Row[] = [...open, ...proposed];
   const takeAll = async () => {
@@ -92,7 +94,7 @@ function Works(given: SheetProps) {
           {works.map((row) => {
             const after = afterWords(row, rows, vehicle);
             return isWritten(row) ? (
-              <WorkCard key={row.id} work={row} vehicle={vehicle} after={after} />
+              <WorkCard key={row.id} work={row} {...{ vehicle, lastMeter, after }} />
             ) : (
               <Proposed key={taskKey(row.task)} proposal={row} vehicle={vehicle} after={after} />
             );
@@ -103,7 +105,7 @@ function Works(given: SheetProps) {
         <View style={styles.group}>
           <Heading level={2}>{say.closed}</Heading>
           {closed.map((work) => (
-            <WorkCard key={work.id} work={work} vehicle={vehicle} />
+            <WorkCard key={work.id} work={work} {...{ vehicle, lastMeter }} />
           ))}
         </View>
       ) : null}

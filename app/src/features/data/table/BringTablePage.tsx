@@ -7,7 +7,7 @@ import { Choice } from '../../../kit/Choice';
 import { LinkButton } from '../../../kit/LinkButton';
 import { pickFile } from '../../../kit/pickFile';
 import { Press } from '../../../kit/Press';
-import { usePalette } from '../../../kit/theme';
+import { Problem } from '../../../kit/Problem';
 import { Heading, Words } from '../../../kit/Words';
 import { Page } from '../../../shell/Page';
 import { call, reconnect, sendSheet } from '../../../sync/workshop';
@@ -34,7 +34,6 @@ const MOST_VEHICLES = 12;
 
 /** A table of another program: a file, its columns, what becomes of each row, and then it is taken. */
 export function BringTablePage() {
-  const palette = usePalette();
   const [step, setStep] = useState<Step>({ at: 'none' });
   const [reading, setReading] = useState<Reading | null>(null);
   const [remembered, setRemembered] = useState(false);
@@ -147,11 +146,7 @@ export function BringTablePage() {
           <Press label={say.choose} disabled={step.at === 'sending'} onPress={() => void choose()} />
         </Card>
       ) : null}
-      {problem ? (
-        <Words role="alert" colour={palette.fail}>
-          {problem}
-        </Words>
-      ) : null}
+      <Problem>{problem}</Problem>
       <View role="status" aria-live="polite">
         {busy ? <Words strong>{busy === 'planning' ? say.planning : say.taking}</Words> : null}
         {busy && progress && progress.rows > 0 ? (

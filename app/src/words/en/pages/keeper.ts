@@ -20,7 +20,6 @@ export const keeper = {
   link: (day: string, by: string, until: string) => `Made ${day} by ${by}, open until ${until}`,
   withdraw: 'Withdraw it',
   withdrawOf: (day: string) => `Withdraw the link made ${day}`,
-  onlyOnline: 'A link is made where the workshop is reached.',
 
   verdict: {
     stops: 'Please do not drive it before the first of these is done.',

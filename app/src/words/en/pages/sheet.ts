@@ -53,7 +53,7 @@ export const sheet = {
   markTwo: 'Mark two visits to compare them.',
   keeper: 'The keeper’s data',
   keeperHelp:
-    'Plate, VIN and what was said at arrival tell of people. Where one asks for it they can be taken out of this vehicle: of its sheet, of every visit, and of what was signed. All that was found stays, and signatures go on holding.',
+    'Plate, VIN and what was said at arrival tell of people. Where one asks for it they can be taken out of this vehicle: of its sheet, of every visit, and of what was signed. His name and words go from his answers, and his links end. All that was found stays, and signatures go on holding.',
   keeperAsk: 'Take the keeper’s data out …',
   keeperSure:
     'This cannot be undone. Look through notes, captions and photos yourself: words and pictures are left as they are. Backups made before and devices that have not been online since still hold it.',

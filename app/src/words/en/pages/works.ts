@@ -89,8 +89,6 @@ export const works = {
   },
   wordsNeeded: 'Say it in a few words.',
   whichDay: 'Which day',
-  dayHint: 'today, 14 June',
-  dayProblem: 'A day from today on, within two years.',
   keep: 'Keep',
   doneMeter: (unit: string) => `Meter, ${unit}`,
   doneMeterHelp: 'Without it only time counts until the next one.',
@@ -100,7 +98,6 @@ export const works = {
   doneLook: 'What was put right is looked at again at the next visit: only a look closes the finding.',
   closed: 'Done and withdrawn',
   card: 'Job card',
-  cardOf: (fleetCode: string) => `Job card, ${fleetCode}`,
   cardNothing: 'Nothing is agreed or planned yet.',
   cardFrom: 'Agreed and planned works, in the order of what is opened.',
   cardCaution:
