@@ -5,7 +5,6 @@ import { Field } from '../kit/Field';
 import { Press } from '../kit/Press';
 import { Problem } from '../kit/Problem';
 import { SPACE } from '../kit/tokens';
-import { Words } from '../kit/Words';
 
 interface Bound<Form extends FieldValues> {
   readonly control: Control<Form>;

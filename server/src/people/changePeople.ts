@@ -1,5 +1,4 @@
 import type { Member, PersonState, Role } from '@weskopos/contract';
-import { randomUUID } from 'node:crypto';
 import type { Engine } from '../db/engine';
 import type { Ledger } from '../ledger/ledger';
 import { takeOwn, type OwnDraft } from '../ledger/takeOwn';

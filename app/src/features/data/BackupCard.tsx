@@ -16,7 +16,6 @@ import { dayAndTime } from '../../words/show';
 
 /** How old the last backup is, one made now, and what takes how much room. */
 export function BackupCard() {
-  const palette = usePalette();
   const [storage, setStorage] = useState<Storage>();
   const [busy, setBusy] = useState(false);
   const [problem, setProblem] = useState<string>();

@@ -15,7 +15,6 @@ import { day } from '../../words/show';
 
 /** Everything that was signed is looked at, when a lead asks. */
 export function CheckSigned() {
-  const palette = usePalette();
   const [found, setFound] = useState<Verified | 'looking' | null>(null);
   const [problem, setProblem] = useState<string>();
   const check = () => {

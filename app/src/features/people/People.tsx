@@ -8,7 +8,7 @@ import { Field } from '../../kit/Field';
 import { Page } from '../../shell/Page';
 import { Press } from '../../kit/Press';
 import { Problem } from '../../kit/Problem';
-import { Heading, Words } from '../../kit/Words';
+import { Heading } from '../../kit/Words';
 import { words } from '../../words/en';
 import { problemWords } from '../../words/problemWords';
 import { call } from '../../sync/workshop';

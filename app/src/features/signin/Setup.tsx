@@ -6,7 +6,6 @@ import { Field } from '../../kit/Field';
 import { Page } from '../../shell/Page';
 import { Press } from '../../kit/Press';
 import { Problem } from '../../kit/Problem';
-import { Words } from '../../kit/Words';
 import { call, signedIn } from '../../sync/workshop';
 import { problemWords } from '../../words/problemWords';
 import { signin as say } from '../../words/en/pages/signin';
