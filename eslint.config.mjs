@@ -1,7 +1,7 @@
 import hooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
-/** The arrows between workspaces go one way: core ← contract ← server ← demo, core ← contract ← app. */
+/** The arrows between workspaces go one way: core ← contract ← words ← server ← demo, core ← contract ← words ← app. */
 const FORBIDDEN = 'The arrows between workspaces go one way; see docs/layout.md.';
 /** Folders of a workspace, lowest first: each may use those before it. */
 const LAYERS = {
@@ -42,7 +42,7 @@ const INTERFACE_TEXT = [
   'TemplateElement[value.raw=/[A-Za-z]{2,} [A-Za-z]{2,}/]:not(NewExpression TemplateElement)',
   'JSXText[value=/[A-Za-z]{3,}/]',
   'JSXAttribute[name.name=/^(label|hint|title|placeholder|help|over|problem|aria-label)$/] > Literal[value=/[A-Za-z]{2,}/]',
-].map((selector) => ({ selector, message: 'Every word of the interface is in app/src/words.' }));
+].map((selector) => ({ selector, message: 'Every word of the interface is in words/src.' }));
 const OUTSIDE_CORE = [
   '@weskopos/*',
   'react',
@@ -96,6 +96,11 @@ export default tseslint.config(
   {
     files: ['contract/src/**'],
     ignores: ['**/*.test.ts'],
+    rules: forbid('@weskopos/words', '@weskopos/server', '@weskopos/app', 'react*', 'express', 'node:*'),
+  },
+  {
+    files: ['words/src/**'],
+    ignores: ['**/*.test.ts'],
     rules: forbid('@weskopos/server', '@weskopos/app', 'react*', 'express', 'node:*'),
   },
   { files: ['server/src/**'], rules: forbid('@weskopos/app', '@weskopos/demo', 'react*', 'expo*', '**/app/**') },
@@ -107,7 +112,7 @@ export default tseslint.config(
   },
   ...layered('app', '@weskopos/server', '@weskopos/demo', '**/server/**', 'express', 'node:*'),
   {
-    files: ['core/src/**', 'contract/src/**', 'server/src/**', 'app/src/**'],
+    files: ['core/src/**', 'contract/src/**', 'words/src/**', 'server/src/**', 'app/src/**'],
     ignores: [
       '**/*.test.ts',
       '**/*.test.tsx',

@@ -20,6 +20,7 @@ module.exports = {
   projects: [
     node('core'),
     node('contract'),
+    node('words'),
     { ...node('server'), ...builtThreads, globalSetup: `${__dirname}/server/src/tests/blankDatabase.cjs` },
     { ...node('demo'), ...builtThreads, globalSetup: `${__dirname}/demo/src/tests/filledDemo.cjs` },
     {

@@ -50,7 +50,7 @@ function sourcesHash(...folders) {
 
 /** Builds the web app when its sources changed, with the service worker that keeps it on the device. */
 export function ensureWebBuild() {
-  const hash = sourcesHash('app', 'core/src', 'contract/src');
+  const hash = sourcesHash('app', 'core/src', 'contract/src', 'words/src');
   if (stampIs('web-build', hash) && fs.existsSync(path.join(ROOT, 'app', 'dist', 'index.html'))) return;
   console.log('Building the app…');
   run('npx', ['expo', 'export', '--platform', 'web', '--output-dir', 'dist'], {
@@ -64,7 +64,7 @@ export function ensureWebBuild() {
 
 /** Builds the server and the demo's to plain JavaScript when their sources changed. */
 export function ensureServerBuild() {
-  const hash = sourcesHash('server/src', 'demo/src', 'core/src', 'contract/src', 'scripts');
+  const hash = sourcesHash('server/src', 'demo/src', 'core/src', 'contract/src', 'words/src', 'scripts');
   if (stampIs('server-build', hash) && fs.existsSync(path.join(ROOT, 'dist', 'server', 'main.js'))) return;
   console.log('Building the server…');
   run('node', ['scripts/buildServer.mjs']);
@@ -75,7 +75,7 @@ export function ensureServerBuild() {
 export const DEMO_FOLDER = path.join(CACHE, 'demo');
 /** What runs by itself in it has ended after so long, ms. */
 const FRESH_MS = 45 * 60_000;
-const demoHash = () => sourcesHash('server/src', 'demo/src', 'core/src', 'contract/src');
+const demoHash = () => sourcesHash('server/src', 'demo/src', 'core/src', 'contract/src', 'words/src');
 
 export function demoIsFresh() {
   const stamp = path.join(CACHE, 'demo-filled');

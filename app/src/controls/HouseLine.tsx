@@ -1,8 +1,8 @@
 import type { HouseQuestion } from '@weskopos/core';
 import { Words } from '../kit/Words';
-import { words } from '../words/en';
-import { common } from '../words/en/pages/common';
-import { houseRules, houseSchool } from '../words/show';
+import { words } from '@weskopos/words/en';
+import { common } from '@weskopos/words/en/pages/common';
+import { houseRules, houseSchool } from '@weskopos/words/show';
 
 /** Which school the house follows in one question, in one quiet line where it takes effect. */
 export function HouseLine({ question }: { readonly question: HouseQuestion }) {

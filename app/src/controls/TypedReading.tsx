@@ -18,8 +18,8 @@ import { scaled } from '../kit/textScale';
 import { Press } from '../kit/Press';
 import { usePalette } from '../kit/theme';
 import { Words } from '../kit/Words';
-import { figure, figureIn, houseRules, unitWord, workshopUnit } from '../words/show';
-import { typing as say } from '../words/en/pages/typing';
+import { figure, figureIn, houseRules, unitWord, workshopUnit } from '@weskopos/words/show';
+import { typing as say } from '@weskopos/words/en/pages/typing';
 
 interface TypedReadingProps {
   readonly measure: MeasureCode;

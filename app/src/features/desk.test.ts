@@ -11,7 +11,7 @@ import {
   type LimitSheet,
   type Vehicle,
 } from '@weskopos/core';
-import { speakByHouse } from '../words/show';
+import { speakByHouse } from '@weskopos/words/show';
 import { FLUID_SUMS } from './bench/fluidSums';
 import { OTHER_SUMS } from './bench/otherSums';
 import { answerOf, type Sum } from './bench/sum';

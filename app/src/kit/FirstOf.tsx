@@ -1,6 +1,6 @@
 import { useState, type ReactNode } from 'react';
 import { StyleSheet, View, type StyleProp, type ViewStyle } from 'react-native';
-import { common } from '../words/en/pages/common';
+import { common } from '@weskopos/words/en/pages/common';
 import { LongList } from './LongList';
 import { Press } from './Press';
 import { SPACE } from './tokens';

@@ -1,6 +1,6 @@
 import { useRef, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { kit as say } from '../words/en/pages/kit';
+import { kit as say } from '@weskopos/words/en/pages/kit';
 import { drawingPng, drawingSvg } from './drawingFile';
 import { Press } from './Press';
 import { saveBlob } from './saveFrom';

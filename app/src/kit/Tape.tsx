@@ -1,12 +1,12 @@
 import { fromStored, type Grade, type MeasureCode, type Threshold } from '@weskopos/core';
 import { useRef, useState } from 'react';
 import { StyleSheet, View, type GestureResponderEvent } from 'react-native';
-import { amount, figureIn, workshopUnit } from '../words/show';
-import { words } from '../words/en';
+import { amount, figureIn, workshopUnit } from '@weskopos/words/show';
+import { words } from '@weskopos/words/en';
 import { OWN_FINGER } from './ownFinger';
 import { TapeDrawing } from './TapeDrawing';
 import { fromShare, keyMoves, stepped, type TapeGauge } from './tapeScale';
-import { kit as say } from '../words/en/pages/kit';
+import { kit as say } from '@weskopos/words/en/pages/kit';
 
 /** What a tape is given: what it measures, what stands on it, and what a finger does. */
 export interface TapeProps {

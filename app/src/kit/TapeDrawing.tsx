@@ -2,7 +2,7 @@ import { memo } from 'react';
 import { StyleSheet } from 'react-native';
 import Svg, { G, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { shallow } from 'zustand/shallow';
-import { figure, figureIn, workshopUnit } from '../words/show';
+import { figure, figureIn, workshopUnit } from '@weskopos/words/show';
 import { TAPE_MARGIN, type TapeProps } from './Tape';
 import { tapeTicks, toShare } from './tapeScale';
 import { FONT, SIZE } from './tokens';

@@ -1,4 +1,4 @@
-import { kit as say } from '../words/en/pages/kit';
+import { kit as say } from '@weskopos/words/en/pages/kit';
 
 /** Colours, sizes and spaces of the whole app; both themes. Change a token, never a spot. */
 export interface Palette {

@@ -6,7 +6,7 @@ import { Press } from '../kit/Press';
 import { SPACE } from '../kit/tokens';
 import { usePalette } from '../kit/theme';
 import { Heading, Words } from '../kit/Words';
-import { words } from '../words/en';
+import { words } from '@weskopos/words/en';
 
 /** What a page shows when drawing it failed: that nothing is lost, a report to copy, and two ways on. */
 export function ErrorNotice({ error, retry }: ErrorBoundaryProps) {

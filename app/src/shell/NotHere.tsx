@@ -4,7 +4,7 @@ import { vehicleOf } from './spine/vehiclePages';
 import { useDeaf } from '../kit/useDeaf';
 import { Words } from '../kit/Words';
 import { useIsComing } from '../sync/useLife';
-import { shell as say } from '../words/en/pages/shell';
+import { shell as say } from '@weskopos/words/en/pages/shell';
 
 /** A vehicle or visit this device does not know. While its life is still read or fetched that is said, unless it is there at once. */
 export function NotHere() {

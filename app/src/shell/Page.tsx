@@ -12,7 +12,7 @@ import { SPACE, TOUCH } from '../kit/tokens';
 import { SkipLink } from '../kit/SkipLink';
 import { usePalette } from '../kit/theme';
 import { Heading, Words } from '../kit/Words';
-import { shell as say } from '../words/en/pages/shell';
+import { shell as say } from '@weskopos/words/en/pages/shell';
 
 interface PageProps {
   readonly title: string;

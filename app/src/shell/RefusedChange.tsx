@@ -8,7 +8,7 @@ import { Words } from '../kit/Words';
 import type { RefusedOperation } from '../sync/deviceStore';
 import { isLate } from '../sync/lateEntry';
 import { deleteRefused, sendAgain, useWorkshop, vehicleOfVisit } from '../sync/workshop';
-import { words } from '../words/en';
+import { words } from '@weskopos/words/en';
 import { refusedSentence } from '../words/refusedSentence';
 
 /** One change the workshop did not take: what it says and why, the way to send it on what stands now, and to delete it. */

@@ -10,7 +10,7 @@ import { SPACE } from '../kit/tokens';
 import { useIsWide } from '../kit/theme';
 import { useLife } from '../sync/useLife';
 import { useWorkshop } from '../sync/workshop';
-import { spine as say } from '../words/en/pages/spine';
+import { spine as say } from '@weskopos/words/en/pages/spine';
 import { KeyList } from './spine/KeyList';
 import { useKeys, useSpineKeys } from './spine/keys';
 import { ONESELF, placesFor } from './spine/places';

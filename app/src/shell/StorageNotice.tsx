@@ -4,7 +4,7 @@ import { Press } from '../kit/Press';
 import { SPACE } from '../kit/tokens';
 import { usePalette } from '../kit/theme';
 import { Heading, Words } from '../kit/Words';
-import { words } from '../words/en';
+import { words } from '@weskopos/words/en';
 
 /** Why the app cannot open what this device keeps, and what to do; nothing is touched. */
 export function StorageNotice({ why }: { readonly why: 'newer' | 'blocked' }) {

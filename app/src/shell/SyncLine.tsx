@@ -3,7 +3,7 @@ import { useShallow } from 'zustand/shallow';
 import { useWorkshop } from '../sync/workshop';
 import { usePalette } from '../kit/theme';
 import { HEARD_ONLY, Words } from '../kit/Words';
-import { words } from '../words/en';
+import { words } from '@weskopos/words/en';
 import { RefusedChange } from './RefusedChange';
 
 /**

@@ -1,5 +1,5 @@
 import { useEffect } from 'react';
-import { spine as say } from '../words/en/pages/spine';
+import { spine as say } from '@weskopos/words/en/pages/spine';
 
 /** Names the page in the browser's tab and history: what it is, what it is about, the product. */
 export function useTitle(...parts: readonly string[]): void {

@@ -8,7 +8,7 @@ import { putEntry } from '../visit/putEntry';
 import { fitNewPart } from '../features/walk/fitNewPart';
 import { putFinding, putFindings, undoLast } from '../visit/findings';
 import { followHouse } from '../words/followHouse';
-import { amount } from '../words/show';
+import { amount } from '@weskopos/words/show';
 import { liftQueue, openDeviceStore } from './deviceStore';
 import { readLife } from './lifeDocuments';
 import { ISLA, LEARNED_AT, server } from './tests/fakeWorld';

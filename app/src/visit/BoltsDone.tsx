@@ -1,6 +1,6 @@
 import { NO_DETAILS } from '@weskopos/core/parts/lifeEntry';
 import { Press } from '../kit/Press';
-import { visit as say } from '../words/en/pages/visit';
+import { visit as say } from '@weskopos/words/en/pages/visit';
 import { putEntry } from './putEntry';
 
 interface BoltsDoneProps {

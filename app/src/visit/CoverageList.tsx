@@ -5,8 +5,8 @@ import { GradeMark } from '../kit/GradeMark';
 import { SPACE, TOUCH } from '../kit/tokens';
 import { gradeColours, usePalette } from '../kit/theme';
 import { Heading, Words } from '../kit/Words';
-import { words } from '../words/en';
-import { pointShort, stopWords, type Seats } from '../words/show';
+import { words } from '@weskopos/words/en';
+import { pointShort, stopWords, type Seats } from '@weskopos/words/show';
 
 interface CoverageListProps {
   readonly points: readonly GradedPoint[];

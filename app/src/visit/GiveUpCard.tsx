@@ -7,7 +7,7 @@ import { useDeaf } from '../kit/useDeaf';
 import { Words } from '../kit/Words';
 import { nowIso } from '../sync/clock';
 import { record, useWorkshop } from '../sync/workshop';
-import { visit as say } from '../words/en/pages/visit';
+import { visit as say } from '@weskopos/words/en/pages/visit';
 
 interface GiveUpCardProps {
   readonly visit: Visit;

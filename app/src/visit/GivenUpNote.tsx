@@ -5,8 +5,8 @@ import { usePalette } from '../kit/theme';
 import { Words } from '../kit/Words';
 import { nowIso } from '../sync/clock';
 import { record, useWorkshop } from '../sync/workshop';
-import { visit as say } from '../words/en/pages/visit';
-import { day, dayAndTime } from '../words/show';
+import { visit as say } from '@weskopos/words/en/pages/visit';
+import { day, dayAndTime } from '@weskopos/words/show';
 
 /** Who gave a visit up, when and why; and the way to have it count again. */
 export function GivenUpNote({ visit: { inspection, inspector, voidedBy } }: { readonly visit: Visit }) {

@@ -2,8 +2,8 @@ import { notToDrive, type GradedPoint } from '@weskopos/core';
 import { Card } from '../kit/Card';
 import { usePalette } from '../kit/theme';
 import { Words } from '../kit/Words';
-import { pointShort, type Seats } from '../words/show';
-import { visit as say } from '../words/en/pages/visit';
+import { pointShort, type Seats } from '@weskopos/words/show';
+import { visit as say } from '@weskopos/words/en/pages/visit';
 
 /** That it should not be driven, by what; nothing where nothing of that kind failed. */
 export function NotToDrive({ points, seats }: { readonly points: readonly GradedPoint[]; readonly seats: Seats }) {

@@ -4,10 +4,10 @@ import { GradeMark } from '../kit/GradeMark';
 import { SPACE } from '../kit/tokens';
 import { gradeColours, usePalette } from '../kit/theme';
 import { Label, Words } from '../kit/Words';
-import { words } from '../words/en';
-import { day, figure, pointWords, unitOf, type Seats } from '../words/show';
-import { gradeSentence } from '../words/reasonSentence';
-import { visit as say } from '../words/en/pages/visit';
+import { words } from '@weskopos/words/en';
+import { day, figure, pointWords, unitOf, type Seats } from '@weskopos/words/show';
+import { gradeSentence } from '@weskopos/words/reasonSentence';
+import { visit as say } from '@weskopos/words/en/pages/visit';
 
 /** One point with its readings, grade and why. */
 export function PointLine({

@@ -1,7 +1,7 @@
 import type { Pivot, SpecFluid, SpecSheet, SpecTorque } from '@weskopos/core';
 import { Words } from '../kit/Words';
-import { visit as say } from '../words/en/pages/visit';
-import { amount, capital } from '../words/show';
+import { visit as say } from '@weskopos/words/en/pages/visit';
+import { amount, capital } from '@weskopos/words/show';
 
 const told = (...parts: readonly (string | false | null)[]) => parts.filter(Boolean).join(' · ');
 const named = (code: string) => capital(code.replaceAll('-', ' '));

@@ -5,9 +5,9 @@ import { GradeMark } from '../kit/GradeMark';
 import { SPACE } from '../kit/tokens';
 import { gradeColours, usePalette } from '../kit/theme';
 import { Label, Words } from '../kit/Words';
-import { words } from '../words/en';
-import { standingCounts, lookedWords } from '../words/standingWords';
-import { visit as say } from '../words/en/pages/visit';
+import { words } from '@weskopos/words/en';
+import { standingCounts, lookedWords } from '@weskopos/words/standingWords';
+import { visit as say } from '@weskopos/words/en/pages/visit';
 
 interface StandingCardProps {
   readonly standing: LifeStanding;

@@ -12,8 +12,8 @@ import {
   type WalkStep,
 } from '@weskopos/core';
 import type { History } from './visitContext';
-import { visit as say } from '../words/en/pages/visit';
-import { common } from '../words/en/pages/common';
+import { visit as say } from '@weskopos/words/en/pages/visit';
+import { common } from '@weskopos/words/en/pages/common';
 
 /** What one tap says of a whole step, and what it is called on the button. */
 export interface QuickLook {

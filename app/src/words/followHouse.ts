@@ -1,6 +1,6 @@
 import { newestRulebook } from '@weskopos/core';
 import { selectRulebooks, useWorkshop } from '../sync/workshop';
-import { speakByHouse } from './show';
+import { speakByHouse } from '@weskopos/words/show';
 
 /** Figures and places are told by the newest rules, those waiting here included. @returns how to stop following */
 export function followHouse(): () => void {

@@ -3,11 +3,11 @@ import type { BoardPart } from '@weskopos/core/outlook';
 import type { ChangeNote, LifeEntry, LifeEntryContent } from '@weskopos/core';
 import { dueMs, whenOf, type FleetPart } from '../features/charts/fleetPart';
 import { oneOfEachSet, wantedName } from '../features/fleet/orderLines';
-import { entrySentence } from './entrySentence';
-import { changeSentence } from './changeSentence';
+import { entrySentence } from '@weskopos/words/entrySentence';
+import { changeSentence } from '@weskopos/words/changeSentence';
 import { CAR, boardOf } from '@weskopos/core/tests/builders';
-import { dueWords } from './dueWords';
-import { pointShort } from './show';
+import { dueWords } from '@weskopos/words/dueWords';
+import { pointShort } from '@weskopos/words/show';
 
 describe('what changed, in a sentence', () => {
   const wear = (change: Partial<Extract<ChangeNote, { kind: 'wear' }>> = {}): ChangeNote => ({

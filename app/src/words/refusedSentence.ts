@@ -1,8 +1,8 @@
 import type { Operation } from '@weskopos/contract';
 import { readingValue, type Finding, type Vehicle } from '@weskopos/core';
 import type { RefusedOperation } from '../sync/deviceStore';
-import { words } from './en';
-import { amount, capital, day, pointWords } from './show';
+import { words } from '@weskopos/words/en';
+import { amount, capital, day, pointWords } from '@weskopos/words/show';
 
 /** Whose visit it is; undefined where nobody here knows. */
 type VehicleOf = (visitId: string) => Vehicle | undefined;

@@ -6,7 +6,7 @@ import { KEEPS_FOCUS } from '../../kit/pad';
 import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
 import { usePalette } from '../../kit/theme';
-import { pad as say } from '../../words/en/pages/pad';
+import { pad as say } from '@weskopos/words/en/pages/pad';
 import { padRows, type PadKey } from './padKeys';
 import { askForKeyboard, erase, fieldAfter, typeText, usePad, usePadFollowsFocus } from './usePad';
 

@@ -6,7 +6,7 @@ import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
 import { usePalette } from '../../kit/theme';
 import { followFocus } from './followFocus';
-import { pad as say } from '../../words/en/pages/pad';
+import { pad as say } from '@weskopos/words/en/pages/pad';
 
 /** The tape a finger was last on; null when it is on something else. */
 export function useTouchedTape(): HTMLElement | null {

@@ -5,8 +5,8 @@ import { SPACE } from '../../kit/tokens';
 import { Label, Words } from '../../kit/Words';
 import { PhotoStrip } from '../photo/PhotoStrip';
 import { PhotoTaker } from '../photo/PhotoTaker';
-import { arrival as say } from '../../words/en/pages/arrival';
-import { common } from '../../words/en/pages/common';
+import { arrival as say } from '@weskopos/words/en/pages/arrival';
+import { common } from '@weskopos/words/en/pages/common';
 
 /** One from each corner, and as many again for what is found there. */
 const MOST = 8;

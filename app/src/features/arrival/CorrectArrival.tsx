@@ -9,7 +9,7 @@ import { Page } from '../../shell/Page';
 import { nowIso } from '../../sync/clock';
 import { useVisit, type FoundVisit } from '../../sync/useLife';
 import { record } from '../../sync/workshop';
-import { words } from '../../words/en';
+import { words } from '@weskopos/words/en';
 import { ArrivalFields } from './ArrivalFields';
 import { arrivedWith, formOf, lastMeter, problemsOf, type ArrivalForm, type MeterFacts } from './arrivalForm';
 import { useOffered } from './useOffered';

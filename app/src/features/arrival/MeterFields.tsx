@@ -4,8 +4,8 @@ import { FormChoice, FormField } from '../../controls/FormFields';
 import { Card } from '../../kit/Card';
 import { usePalette } from '../../kit/theme';
 import { Label, Words } from '../../kit/Words';
-import { words } from '../../words/en';
-import { day, meterTypedUnit, meterWords } from '../../words/show';
+import { words } from '@weskopos/words/en';
+import { day, meterTypedUnit, meterWords } from '@weskopos/words/show';
 import { meterName, readMeter, type ArrivalForm, type MeterFacts } from './arrivalForm';
 
 interface MeterFieldsProps {

@@ -1,7 +1,7 @@
 import type { Readable } from '@weskopos/core';
 import { Words } from '../../kit/Words';
-import { words } from '../../words/en';
-import { arrival as say } from '../../words/en/pages/arrival';
+import { words } from '@weskopos/words/en';
+import { arrival as say } from '@weskopos/words/en/pages/arrival';
 
 /** What can be read as the vehicle stands, and what has to wait for another state. */
 export function StandsNote({ stands: { now, later } }: { readonly stands: Readable }) {

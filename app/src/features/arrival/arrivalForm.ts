@@ -11,8 +11,8 @@ import {
   type MeterUnit,
 } from '@weskopos/core';
 import type { Problems } from '../../controls/useCheckedForm';
-import { words } from '../../words/en';
-import { meterTypedUnit, meterWords } from '../../words/show';
+import { words } from '@weskopos/words/en';
+import { meterTypedUnit, meterWords } from '@weskopos/words/show';
 
 const STOOD_MOST_H = 10_000;
 const AMBIENT_RANGE = { least: -60, most: 60 } as const;

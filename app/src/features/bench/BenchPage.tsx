@@ -8,13 +8,13 @@ import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
 import { useIsWide } from '../../kit/theme';
 import { Heading, Label, Words } from '../../kit/Words';
-import { capital } from '../../words/show';
+import { capital } from '@weskopos/words/show';
 import { FLUID_SUMS } from './fluidSums';
 import { OTHER_SUMS } from './otherSums';
 import { answerOf, type Sum } from './sum';
 import { TYRE_SUMS } from './tyreSums';
-import { bench as say } from '../../words/en/pages/bench';
-import { common } from '../../words/en/pages/common';
+import { bench as say } from '@weskopos/words/en/pages/bench';
+import { common } from '@weskopos/words/en/pages/common';
 
 export const SUMS: readonly Sum[] = [...TYRE_SUMS, ...FLUID_SUMS, ...OTHER_SUMS];
 

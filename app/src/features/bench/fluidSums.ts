@@ -8,10 +8,10 @@ import {
   stickToLitres,
 } from '@weskopos/core';
 import { GLYCOLS, drainToRaise, freezePoint, glycolShare, type Glycol, type TableValue } from '@weskopos/core/desk';
-import { amount } from '../../words/show';
+import { amount } from '@weskopos/words/show';
 import { choiceField, figureField, type Sum } from './sum';
-import { bench as say } from '../../words/en/pages/bench';
-import { common } from '../../words/en/pages/common';
+import { bench as say } from '@weskopos/words/en/pages/bench';
+import { common } from '@weskopos/words/en/pages/common';
 
 const beyond = (value: TableValue, told: (value: number) => string) =>
   value.status === 'value' ? told(value.value) : say.theTableEndsThere(value.side, told(value.end));

@@ -11,11 +11,11 @@ import {
   typedKeys,
 } from '@weskopos/core';
 import { dueOf, filterFit, fuelUse, mpgToLitresPer100Km } from '@weskopos/core/desk';
-import { day, figureIn, houseRules } from '../../words/show';
+import { day, figureIn, houseRules } from '@weskopos/words/show';
 import { choiceField, figureField, type Sum, type SumValues } from './sum';
 import { nowMs } from '../../sync/clock';
-import { bench as say } from '../../words/en/pages/bench';
-import { common } from '../../words/en/pages/common';
+import { bench as say } from '@weskopos/words/en/pages/bench';
+import { common } from '@weskopos/words/en/pages/common';
 
 const FILLS = [1, 2, 3, 4] as const;
 

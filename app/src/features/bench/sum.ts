@@ -1,5 +1,5 @@
 import { parseMeasure, type Unit } from '@weskopos/core';
-import { bench as say } from '../../words/en/pages/bench';
+import { bench as say } from '@weskopos/words/en/pages/bench';
 
 /** One figure of a sum, or one choice. */
 export type SumField =

@@ -1,9 +1,9 @@
 import { DRIVES, MEASURES, pressureAtReference, standardUncertainty, recordOf } from '@weskopos/core';
 import { CORNERS, partLeft, rotationOf, seasonOrLeak } from '@weskopos/core/desk';
-import { amount, capital, houseRules, placeWords, roughMeter } from '../../words/show';
+import { amount, capital, houseRules, placeWords, roughMeter } from '@weskopos/words/show';
 import { choiceField, figureField, type Sum } from './sum';
-import { bench as say } from '../../words/en/pages/bench';
-import { common } from '../../words/en/pages/common';
+import { bench as say } from '@weskopos/words/en/pages/bench';
+import { common } from '@weskopos/words/en/pages/common';
 
 /** Standard uncertainty of a tyre gauge, kPa. */
 const GAUGE_U_KPA = standardUncertainty(MEASURES.pressure, 1);

@@ -8,9 +8,9 @@ import { Card } from '../../kit/Card';
 import { FONT, SIZE } from '../../kit/tokens';
 import { usePalette } from '../../kit/theme';
 import { Heading, Words } from '../../kit/Words';
-import { dateWords, pointShort } from '../../words/show';
+import { dateWords, pointShort } from '@weskopos/words/show';
 import { dueMs, today, whenOf, type FleetPart } from './fleetPart';
-import { charts as say } from '../../words/en/pages/charts';
+import { charts as say } from '@weskopos/words/en/pages/charts';
 
 const MONTHS = 18;
 const ROW = 26;

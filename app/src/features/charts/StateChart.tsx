@@ -1,9 +1,9 @@
 import { CLOSE_CALL_FACTOR, type StateTrend } from '@weskopos/core';
 import { scaleTime } from 'd3-scale';
-import { words } from '../../words/en';
-import { stateEdge, stateFigure } from '../../words/stateSentence';
+import { words } from '@weskopos/words/en';
+import { stateEdge, stateFigure } from '@weskopos/words/stateSentence';
 import { LineChart } from './LineChart';
-import { dateWords } from '../../words/show';
+import { dateWords } from '@weskopos/words/show';
 
 interface StateChartProps {
   readonly trend: StateTrend;

@@ -7,8 +7,8 @@ import {
   type Threshold,
 } from '@weskopos/core';
 import { scaleLinear } from 'd3-scale';
-import { forecastSentence } from '../../words/forecastSentence';
-import { amount, figure } from '../../words/show';
+import { forecastSentence } from '@weskopos/words/forecastSentence';
+import { amount, figure } from '@weskopos/words/show';
 import { limitLines } from './limitLines';
 import { LineChart } from './LineChart';
 

@@ -1,8 +1,8 @@
 import type { BoardPart, VehicleBoard } from '@weskopos/core/outlook';
 import { nowMs } from '../../sync/clock';
 import { perObject } from '../../sync/perObject';
-import type { Seats } from '../../words/show';
-import { shortWhen } from '../../words/forecastSentence';
+import type { Seats } from '@weskopos/words/show';
+import { shortWhen } from '@weskopos/words/forecastSentence';
 
 /** A part of the board with the vehicle it sits on. */
 export interface FleetPart extends BoardPart {

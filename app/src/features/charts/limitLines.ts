@@ -1,6 +1,6 @@
 import type { MeasureCode, Threshold } from '@weskopos/core';
-import { words } from '../../words/en';
-import { figure } from '../../words/show';
+import { words } from '@weskopos/words/en';
+import { figure } from '@weskopos/words/show';
 import type { ChartLimit } from './LineChart';
 
 /** Limits as lines of a drawing, each with its grade, figure and basis. */

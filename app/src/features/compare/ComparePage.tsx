@@ -11,13 +11,13 @@ import { usePalette } from '../../kit/theme';
 import { Heading, Label, Words } from '../../kit/Words';
 import { useLife, useRulebooks } from '../../sync/useLife';
 import { rulesFor } from '../../sync/workshop';
-import { words } from '../../words/en';
-import { dayAndTime, pointWords, type Seats } from '../../words/show';
+import { words } from '@weskopos/words/en';
+import { dayAndTime, pointWords, type Seats } from '@weskopos/words/show';
 import { PhotoStrip } from '../photo/PhotoStrip';
 import { PhotoSlider } from './PhotoSlider';
 import { NotHere } from '../../shell/NotHere';
-import { figuresOf } from '../../words/figuresOf';
-import { compare as say } from '../../words/en/pages/compare';
+import { figuresOf } from '@weskopos/words/figuresOf';
+import { compare as say } from '@weskopos/words/en/pages/compare';
 
 /** Two visits side by side: what got worse, what got better, and every figure that moved. */
 export function ComparePage() {

@@ -4,7 +4,7 @@ import { Image, StyleSheet, View } from 'react-native';
 import { CORNER, SPACE, TOUCH } from '../../kit/tokens';
 import { usePalette } from '../../kit/theme';
 import { Label } from '../../kit/Words';
-import { compare as say } from '../../words/en/pages/compare';
+import { compare as say } from '@weskopos/words/en/pages/compare';
 import { usePhotoUri } from '../photo/usePhotoUri';
 
 interface PhotoSliderProps {

@@ -13,9 +13,9 @@ import { Words } from '../../kit/Words';
 import { Page } from '../../shell/Page';
 import { deviceWords } from '../people/deviceWords';
 import { call } from '../../sync/workshop';
-import { audit as say } from '../../words/en/pages/audit';
+import { audit as say } from '@weskopos/words/en/pages/audit';
 import { problemWords } from '../../words/problemWords';
-import { dayAndTime } from '../../words/show';
+import { dayAndTime } from '@weskopos/words/show';
 
 const ALL = 'all';
 const KINDS: readonly (Audited | typeof ALL)[] = [ALL, ...typedKeys(say.kind)];

@@ -9,10 +9,10 @@ import { usePalette } from '../../kit/theme';
 import { SPACE } from '../../kit/tokens';
 import { Heading, Words } from '../../kit/Words';
 import { call } from '../../sync/workshop';
-import { byteWords } from '../../words/bytes';
-import { data as say } from '../../words/en/pages/data';
+import { byteWords } from '@weskopos/words/bytes';
+import { data as say } from '@weskopos/words/en/pages/data';
 import { problemWords } from '../../words/problemWords';
-import { dayAndTime } from '../../words/show';
+import { dayAndTime } from '@weskopos/words/show';
 
 /** How old the last backup is, one made now, and what takes how much room. */
 export function BackupCard() {

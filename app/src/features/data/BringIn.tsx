@@ -8,7 +8,7 @@ import { usePalette } from '../../kit/theme';
 import { SPACE } from '../../kit/tokens';
 import { Heading, Words } from '../../kit/Words';
 import { call, reconnect, sendBundle } from '../../sync/workshop';
-import { data as say } from '../../words/en/pages/data';
+import { data as say } from '@weskopos/words/en/pages/data';
 import { faultsOf, type Fault } from './faultsOf';
 import { PlanWords } from './PlanWords';
 

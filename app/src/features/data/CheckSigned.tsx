@@ -9,9 +9,9 @@ import { usePalette } from '../../kit/theme';
 import { SPACE, TOUCH } from '../../kit/tokens';
 import { Heading, Words } from '../../kit/Words';
 import { call } from '../../sync/workshop';
-import { data as say } from '../../words/en/pages/data';
+import { data as say } from '@weskopos/words/en/pages/data';
 import { problemWords } from '../../words/problemWords';
-import { day } from '../../words/show';
+import { day } from '@weskopos/words/show';
 
 /** Everything that was signed is looked at, when a lead asks. */
 export function CheckSigned() {

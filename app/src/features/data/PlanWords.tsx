@@ -1,8 +1,8 @@
 import type { ImportPlan } from '@weskopos/contract';
 import { usePalette } from '../../kit/theme';
 import { Words } from '../../kit/Words';
-import { data as say } from '../../words/en/pages/data';
-import { longDay } from '../../words/show';
+import { data as say } from '@weskopos/words/en/pages/data';
+import { longDay } from '@weskopos/words/show';
 
 /** What taking a bundle would do, before anything is written. */
 export function PlanWords({ plan }: { readonly plan: ImportPlan }) {

@@ -15,7 +15,7 @@ import { Choice } from '../../kit/Choice';
 import { Press } from '../../kit/Press';
 import { saveFrom } from '../../kit/saveFrom';
 import { Heading, Words } from '../../kit/Words';
-import { data as say } from '../../words/en/pages/data';
+import { data as say } from '@weskopos/words/en/pages/data';
 
 /** One table of the whole workshop, as the spreadsheet at hand reads it. */
 export function TablesCard() {

@@ -11,9 +11,9 @@ import { usePalette } from '../../kit/theme';
 import { CORNER, SPACE } from '../../kit/tokens';
 import { Heading, Words } from '../../kit/Words';
 import { call } from '../../sync/workshop';
-import { audit as say } from '../../words/en/pages/audit';
+import { audit as say } from '@weskopos/words/en/pages/audit';
 import { problemWords } from '../../words/problemWords';
-import { day } from '../../words/show';
+import { day } from '@weskopos/words/show';
 
 const SCOPES: readonly TokenScope[] = ['read', 'write'];
 

@@ -1,5 +1,5 @@
 import { ServerProblem } from '../../sync/transport';
-import { data as say } from '../../words/en/pages/data';
+import { data as say } from '@weskopos/words/en/pages/data';
 import { problemWords } from '../../words/problemWords';
 
 /** Why a file was not taken: in one sentence, and line by line where that can be said. */

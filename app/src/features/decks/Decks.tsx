@@ -6,15 +6,15 @@ import { Saveable } from '../../kit/Saveable';
 import { FONT, SIZE, SPACE } from '../../kit/tokens';
 import { gradeColours, usePalette } from '../../kit/theme';
 import { Label, Words } from '../../kit/Words';
-import { pointShort, sideWords, unitOf } from '../../words/show';
-import { words } from '../../words/en';
+import { pointShort, sideWords, unitOf } from '@weskopos/words/show';
+import { words } from '@weskopos/words/en';
 import { DECKS, isOnDeck, type DeckName } from './deckNames';
 import { placeLabels, pointSpot } from './deckShape';
 import { Floor } from './Floor';
 import { nearestPoint } from './nearestPoint';
 import { DRAWING, vehicleShape, type DrawnVehicle, type VehicleShape } from './vehicleShape';
 import { hasFigures, Wheels } from './Wheels';
-import { decks as say } from '../../words/en/pages/decks';
+import { decks as say } from '@weskopos/words/en/pages/decks';
 
 interface DecksProps {
   readonly vehicle: DrawnVehicle;

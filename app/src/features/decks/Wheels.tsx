@@ -13,7 +13,7 @@ import {
 import { G, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { FONT, SIZE } from '../../kit/tokens';
 import { gradeColours, usePalette } from '../../kit/theme';
-import { figure } from '../../words/show';
+import { figure } from '@weskopos/words/show';
 import { hubSpot, type Box, type DrawnVehicle, type VehicleShape } from './vehicleShape';
 
 interface WheelsProps {

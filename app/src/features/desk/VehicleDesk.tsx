@@ -5,7 +5,7 @@ import { usePalette } from '../../kit/theme';
 import { isWalk, vehicleOf } from '../../shell/spine/vehiclePages';
 import { VehicleLine } from '../yard/VehicleLine';
 import { useYard } from '../yard/useYard';
-import { yard as say } from '../../words/en/pages/yard';
+import { yard as say } from '@weskopos/words/en/pages/yard';
 
 /** From this width the list of vehicles stays beside the one that is looked at, px. */
 const LIST_FROM = 1200;

@@ -20,13 +20,13 @@ import { Press } from '../../kit/Press';
 import { usePalette } from '../../kit/theme';
 import { SPACE } from '../../kit/tokens';
 import { Label, Words } from '../../kit/Words';
-import { words } from '../../words/en';
+import { words } from '@weskopos/words/en';
 import { endTitle } from '../../visit/endTitle';
-import { amount, dayAndTime } from '../../words/show';
+import { amount, dayAndTime } from '@weskopos/words/show';
 import { Filling } from './Filling';
 import { ProofLine, tightnessLine } from './ProofLine';
 import { putAct } from './putAct';
-import { ends as say } from '../../words/en/pages/ends';
+import { ends as say } from '@weskopos/words/en/pages/ends';
 
 interface EndCardProps {
   readonly end: LooseEnd;

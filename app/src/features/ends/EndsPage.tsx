@@ -8,7 +8,7 @@ import { useIsWide, usePalette } from '../../kit/theme';
 import { SPACE } from '../../kit/tokens';
 import { Heading, Words } from '../../kit/Words';
 import { useVisit, type FoundVisit } from '../../sync/useLife';
-import { dayAndTime } from '../../words/show';
+import { dayAndTime } from '@weskopos/words/show';
 import { NotHere } from '../../shell/NotHere';
 import { EndCard } from './EndCard';
 import { endTitle } from '../../visit/endTitle';
@@ -17,7 +17,7 @@ import { OpenEndCard } from './OpenEndCard';
 import { StateCard } from './StateCard';
 import { useGrading, useVisitPoints } from './useVisitPoints';
 import { WaitsCard } from './WaitsCard';
-import { ends as say } from '../../words/en/pages/ends';
+import { ends as say } from '@weskopos/words/en/pages/ends';
 
 /** Loose ends: what is open, what runs by itself, what the vehicle is doing. The first thing an interrupted inspector sees. */
 export function EndsPage() {

@@ -11,10 +11,10 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { SPACE } from '../../kit/tokens';
 import { Words } from '../../kit/Words';
-import { amount } from '../../words/show';
+import { amount } from '@weskopos/words/show';
 import { TypedReading } from '../../controls/TypedReading';
 import { putAct } from './putAct';
-import { ends as say } from '../../words/en/pages/ends';
+import { ends as say } from '@weskopos/words/en/pages/ends';
 
 interface FillingProps {
   readonly end: LooseEnd;

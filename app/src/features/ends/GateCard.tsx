@@ -6,9 +6,9 @@ import { Press } from '../../kit/Press';
 import { usePalette } from '../../kit/theme';
 import { Words } from '../../kit/Words';
 import { useWorkshop } from '../../sync/workshop';
-import { words } from '../../words/en';
+import { words } from '@weskopos/words/en';
 import { putAct } from './putAct';
-import { ends as say } from '../../words/en/pages/ends';
+import { ends as say } from '@weskopos/words/en/pages/ends';
 
 interface GateCardProps {
   readonly gate: ColdGate;

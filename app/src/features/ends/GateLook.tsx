@@ -8,7 +8,7 @@ import { Heading } from '../../kit/Words';
 import { putFinding, type Target } from '../../visit/findings';
 import { lookChange, wordChange } from '../../visit/readings';
 import type { Background, Draft } from '../../visit/visitContext';
-import { words } from '../../words/en';
+import { words } from '@weskopos/words/en';
 import { alike } from '../walk/alike';
 import { DoubtCard } from '../walk/DoubtCard';
 import { LeakPicker } from '../walk/controls/LeakPicker';
@@ -16,7 +16,7 @@ import { TapeColumns, type TapeSlot } from '../walk/controls/TapeColumns';
 import { WordPicker } from '../walk/controls/WordPicker';
 import type { PutFinding } from '../walk/controls/control';
 import { quickLook } from '../../visit/quickLook';
-import { ends as say } from '../../words/en/pages/ends';
+import { ends as say } from '@weskopos/words/en/pages/ends';
 
 interface GateLookProps {
   readonly lines: readonly GateLine[];

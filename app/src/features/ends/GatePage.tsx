@@ -8,13 +8,13 @@ import { Press } from '../../kit/Press';
 import { useIsWide } from '../../kit/theme';
 import { Words } from '../../kit/Words';
 import { useVisit, type FoundVisit } from '../../sync/useLife';
-import { words } from '../../words/en';
+import { words } from '@weskopos/words/en';
 import { NotHere } from '../../shell/NotHere';
 import { Spine } from '../walk/Spine';
 import { useWalkPoints } from '../walk/useWalkPoints';
 import { GateCard } from './GateCard';
 import { GateLook } from './GateLook';
-import { ends as say } from '../../words/en/pages/ends';
+import { ends as say } from '@weskopos/words/en/pages/ends';
 
 /** The cold gate: under a minute, before anyone turns the key. */
 export function GatePage() {

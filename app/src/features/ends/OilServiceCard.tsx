@@ -6,10 +6,10 @@ import { Card } from '../../kit/Card';
 import { Press } from '../../kit/Press';
 import { usePalette } from '../../kit/theme';
 import { Heading, Words } from '../../kit/Words';
-import { words } from '../../words/en';
+import { words } from '@weskopos/words/en';
 import { putAct } from './putAct';
 import { useNow } from '../../visit/useNow';
-import { ends as say } from '../../words/en/pages/ends';
+import { ends as say } from '@weskopos/words/en/pages/ends';
 
 interface OilServiceCardProps {
   readonly vehicle: Vehicle;

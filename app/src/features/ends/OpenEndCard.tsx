@@ -21,11 +21,11 @@ import { Field } from '../../kit/Field';
 import { Press } from '../../kit/Press';
 import { usePalette } from '../../kit/theme';
 import { Words } from '../../kit/Words';
-import { words } from '../../words/en';
-import { capital, placeWords, stopWords } from '../../words/show';
+import { words } from '@weskopos/words/en';
+import { capital, placeWords, stopWords } from '@weskopos/words/show';
 import { putAct } from './putAct';
-import { ends as say } from '../../words/en/pages/ends';
-import { common } from '../../words/en/pages/common';
+import { ends as say } from '@weskopos/words/en/pages/ends';
+import { common } from '@weskopos/words/en/pages/common';
 
 interface OpenEndProps {
   readonly vehicle: Vehicle;

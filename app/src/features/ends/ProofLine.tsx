@@ -15,11 +15,11 @@ import { Choice } from '../../kit/Choice';
 import { Field } from '../../kit/Field';
 import { SPACE } from '../../kit/tokens';
 import { Label, Words } from '../../kit/Words';
-import { words } from '../../words/en';
-import { amount, houseSchool } from '../../words/show';
+import { words } from '@weskopos/words/en';
+import { amount, houseSchool } from '@weskopos/words/show';
 import { TypedReading } from '../../controls/TypedReading';
-import { ends as say } from '../../words/en/pages/ends';
-import { common } from '../../words/en/pages/common';
+import { ends as say } from '@weskopos/words/en/pages/ends';
+import { common } from '@weskopos/words/en/pages/common';
 
 interface ProofLineProps {
   readonly field: ProofField;

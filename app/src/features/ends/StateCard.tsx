@@ -15,10 +15,10 @@ import { Press } from '../../kit/Press';
 import { usePalette } from '../../kit/theme';
 import { SPACE } from '../../kit/tokens';
 import { Heading, Words } from '../../kit/Words';
-import { words } from '../../words/en';
+import { words } from '@weskopos/words/en';
 import { putAct } from './putAct';
 import { clockWords, useNow } from '../../visit/useNow';
-import { ends as say } from '../../words/en/pages/ends';
+import { ends as say } from '@weskopos/words/en/pages/ends';
 
 interface StateCardProps {
   readonly vehicle: Vehicle;

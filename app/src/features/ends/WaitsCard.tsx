@@ -7,11 +7,11 @@ import { Press } from '../../kit/Press';
 import { usePalette } from '../../kit/theme';
 import { SPACE } from '../../kit/tokens';
 import { Heading, Label, Words } from '../../kit/Words';
-import { words } from '../../words/en';
+import { words } from '@weskopos/words/en';
 import { setSound, sound, soundOn } from './callSound';
 import { putAct } from './putAct';
 import { clockWords, useNow } from '../../visit/useNow';
-import { ends as say } from '../../words/en/pages/ends';
+import { ends as say } from '@weskopos/words/en/pages/ends';
 
 /** What runs by itself: how long still, and what is over and wants somebody. */
 export function WaitsCard({ acts, visitId }: { readonly acts: readonly Act[]; readonly visitId: string }) {

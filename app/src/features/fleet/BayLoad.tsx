@@ -7,8 +7,8 @@ import { SPACE } from '../../kit/tokens';
 import { Heading, Label, Words } from '../../kit/Words';
 import { useBriefs } from '../../sync/useLife';
 import { today } from '../charts/fleetPart';
-import { fleet as say } from '../../words/en/pages/fleet';
-import { dateWords, workTime } from '../../words/show';
+import { fleet as say } from '@weskopos/words/en/pages/fleet';
+import { dateWords, workTime } from '@weskopos/words/show';
 import { endOfBayWeek } from './bayWeek';
 
 const WEEKS = 8;

@@ -8,9 +8,9 @@ import { usePalette } from '../../kit/theme';
 import { Heading, Label, Words } from '../../kit/Words';
 import { today, type FleetPart } from '../charts/fleetPart';
 import { oneOfEachSet, wantedName } from './orderLines';
-import { fleet as say } from '../../words/en/pages/fleet';
-import { common } from '../../words/en/pages/common';
-import { dateWords } from '../../words/show';
+import { fleet as say } from '@weskopos/words/en/pages/fleet';
+import { common } from '@weskopos/words/en/pages/common';
+import { dateWords } from '@weskopos/words/show';
 
 const MONTHS = 6;
 /** Less than this is not worth a figure. */

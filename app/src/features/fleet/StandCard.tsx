@@ -7,11 +7,11 @@ import { LinkPress } from '../../kit/LinkPress';
 import { SPACE, TOUCH } from '../../kit/tokens';
 import { usePalette } from '../../kit/theme';
 import { Heading, Words } from '../../kit/Words';
-import { words } from '../../words/en';
-import { common } from '../../words/en/pages/common';
-import { fleet as say } from '../../words/en/pages/fleet';
-import { meterWords } from '../../words/show';
-import { standingCounts } from '../../words/standingWords';
+import { words } from '@weskopos/words/en';
+import { common } from '@weskopos/words/en/pages/common';
+import { fleet as say } from '@weskopos/words/en/pages/fleet';
+import { meterWords } from '@weskopos/words/show';
+import { standingCounts } from '@weskopos/words/standingWords';
 import { useYard } from '../yard/useYard';
 
 const RANK = { fail: 0, advisory: 1 } as const;

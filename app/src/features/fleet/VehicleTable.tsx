@@ -19,9 +19,9 @@ import { ONE_LINE } from '../../kit/textScale';
 import { SPACE, TOUCH } from '../../kit/tokens';
 import { gradeColours, usePalette } from '../../kit/theme';
 import { Heading, Label, Words } from '../../kit/Words';
-import { words } from '../../words/en';
-import { fleet as say } from '../../words/en/pages/fleet';
-import { dateWords, meterWords, pointShort } from '../../words/show';
+import { words } from '@weskopos/words/en';
+import { fleet as say } from '@weskopos/words/en/pages/fleet';
+import { dateWords, meterWords, pointShort } from '@weskopos/words/show';
 import { dueMs, whenOf } from '../charts/fleetPart';
 import { gradeOf } from '../yard/lines';
 

@@ -1,7 +1,7 @@
 import { axlePlaceOf } from '@weskopos/core';
-import { words } from '../../words/en';
+import { words } from '@weskopos/words/en';
 import type { FleetPart } from '../charts/fleetPart';
-import { fleet as say } from '../../words/en/pages/fleet';
+import { fleet as say } from '@weskopos/words/en/pages/fleet';
 
 /** Bought as the set of an axle: any one of its parts ends the set. */
 const SETS: readonly string[] = ['lining', 'shoe', 'disc'];

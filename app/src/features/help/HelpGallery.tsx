@@ -4,10 +4,10 @@ import { Card } from '../../kit/Card';
 import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
 import { Heading, Label, Words } from '../../kit/Words';
-import { words } from '../../words/en';
-import { looks } from '../../words/en/looks';
-import { help as say } from '../../words/en/pages/help';
-import { capital } from '../../words/show';
+import { words } from '@weskopos/words/en';
+import { looks } from '@weskopos/words/en/looks';
+import { help as say } from '@weskopos/words/en/pages/help';
+import { capital } from '@weskopos/words/show';
 import { drawingOf, drawnWords } from './helpDrawings';
 import { HelpDrawing } from './HelpDrawing';
 

@@ -2,8 +2,8 @@ import { cataloguePoint, type Finding, type PointCode } from '@weskopos/core';
 import { StyleSheet, View } from 'react-native';
 import { SPACE } from '../../kit/tokens';
 import { Words } from '../../kit/Words';
-import { words } from '../../words/en';
-import { capital } from '../../words/show';
+import { words } from '@weskopos/words/en';
+import { capital } from '@weskopos/words/show';
 import { drawingOf } from './helpDrawings';
 import { HelpDrawing } from './HelpDrawing';
 

@@ -1,6 +1,6 @@
 /** @jest-environment node */
 import { VOCABULARIES, type Vocabulary, type Word } from '@weskopos/core';
-import { looks } from '../../words/en/looks';
+import { looks } from '@weskopos/words/en/looks';
 import { DRAWN } from './drawn';
 import { FRAME } from './drawing';
 import { HELP_DRAWINGS, drawingOf, drawnWords } from './helpDrawings';

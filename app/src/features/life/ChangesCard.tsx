@@ -2,11 +2,11 @@ import type { ChangeNote, LeakSpot } from '@weskopos/core';
 import { Card } from '../../kit/Card';
 import { usePalette } from '../../kit/theme';
 import { Heading, Words } from '../../kit/Words';
-import { words } from '../../words/en';
-import { changeKey, changeSentence } from '../../words/changeSentence';
-import { capital, day, type Seats } from '../../words/show';
-import { life as say } from '../../words/en/pages/life';
-import { common } from '../../words/en/pages/common';
+import { words } from '@weskopos/words/en';
+import { changeKey, changeSentence } from '@weskopos/words/changeSentence';
+import { capital, day, type Seats } from '@weskopos/words/show';
+import { life as say } from '@weskopos/words/en/pages/life';
+import { common } from '@weskopos/words/en/pages/common';
 
 interface ChangesCardProps {
   readonly changes: readonly ChangeNote[];

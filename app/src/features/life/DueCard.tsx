@@ -7,13 +7,13 @@ import { Card } from '../../kit/Card';
 import { usePalette } from '../../kit/theme';
 import { Heading, Words } from '../../kit/Words';
 import { Press } from '../../kit/Press';
-import { history } from '../../words/en/pages/history';
+import { history } from '@weskopos/words/en/pages/history';
 import { HouseLine } from '../../controls/HouseLine';
 import { BoltsDone } from '../../visit/BoltsDone';
-import { dueWords, pastWords } from '../../words/dueWords';
-import { houseRules, jobWords, meterWords } from '../../words/show';
-import { common } from '../../words/en/pages/common';
-import { life as say } from '../../words/en/pages/life';
+import { dueWords, pastWords } from '@weskopos/words/dueWords';
+import { houseRules, jobWords, meterWords } from '@weskopos/words/show';
+import { common } from '@weskopos/words/en/pages/common';
+import { life as say } from '@weskopos/words/en/pages/life';
 
 /** What the spec sheet's intervals ask for next, and the wheel bolts until they are torqued again. */
 export function DueCard({ life: { vehicle, visits, entries } }: { readonly life: Life }) {

@@ -2,8 +2,8 @@ import { AXLE_NUMBERS, type Place, type Vehicle } from '@weskopos/core';
 import type { ReactNode } from 'react';
 import { useWatch, type Control } from 'react-hook-form';
 import { FormChoice, FormField } from '../../controls/FormFields';
-import { words } from '../../words/en';
-import { capital, houseRules, jobWords, meterTypedUnit, placeWords } from '../../words/show';
+import { words } from '@weskopos/words/en';
+import { capital, houseRules, jobWords, meterTypedUnit, placeWords } from '@weskopos/words/show';
 import { FLUIDS_LOGGED, ON_AXLE, OWN, PARTS, TANK, WEEKS, jobsOf, placesOf, type EntryForm } from './lifeEntryForm';
 
 interface FieldsProps {

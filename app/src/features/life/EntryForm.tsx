@@ -8,8 +8,8 @@ import { SPACE } from '../../kit/tokens';
 import { Heading, Words } from '../../kit/Words';
 import { nowIso } from '../../sync/clock';
 import { putEntry } from '../../visit/putEntry';
-import { words } from '../../words/en';
-import { meterTypedUnit, meterWords } from '../../words/show';
+import { words } from '@weskopos/words/en';
+import { meterTypedUnit, meterWords } from '@weskopos/words/show';
 import { EntryFields } from './EntryFields';
 import {
   FORM_KINDS,

@@ -15,10 +15,10 @@ import { Page } from '../../shell/Page';
 import { nowIso } from '../../sync/clock';
 import { useLife } from '../../sync/useLife';
 import { putEntry } from '../../visit/putEntry';
-import { words } from '../../words/en';
-import { history as say } from '../../words/en/pages/history';
-import { pastWords } from '../../words/dueWords';
-import { capital, jobWords, meterTypedUnit } from '../../words/show';
+import { words } from '@weskopos/words/en';
+import { history as say } from '@weskopos/words/en/pages/history';
+import { pastWords } from '@weskopos/words/dueWords';
+import { capital, jobWords, meterTypedUnit } from '@weskopos/words/show';
 import { blankPast, pastOf, pastProblems, type PastForm } from './pastForm';
 
 /** What is known of a vehicle's past, asked once on one screen: when each job was done, by which paper, and what nobody knows. */

@@ -5,11 +5,11 @@ import { Card } from '../../kit/Card';
 import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
 import { Heading, Words } from '../../kit/Words';
-import { words } from '../../words/en';
-import { amount, day, placeWords } from '../../words/show';
+import { words } from '@weskopos/words/en';
+import { amount, day, placeWords } from '@weskopos/words/show';
 import { putEntry } from '../../visit/putEntry';
-import { life as say } from '../../words/en/pages/life';
-import { common } from '../../words/en/pages/common';
+import { life as say } from '@weskopos/words/en/pages/life';
+import { common } from '@weskopos/words/en/pages/common';
 
 interface InferredCardProps {
   readonly vehicle: Vehicle;

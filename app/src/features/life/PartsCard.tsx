@@ -25,12 +25,12 @@ import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
 import { Heading, Words } from '../../kit/Words';
 import { nowIso } from '../../sync/clock';
-import { words } from '../../words/en';
+import { words } from '@weskopos/words/en';
 import { HouseLine } from '../../controls/HouseLine';
-import { capital, day, houseRules, meterWords, placeWords } from '../../words/show';
+import { capital, day, houseRules, meterWords, placeWords } from '@weskopos/words/show';
 import { putEntry } from '../../visit/putEntry';
-import { life as say } from '../../words/en/pages/life';
-import { common } from '../../words/en/pages/common';
+import { life as say } from '@weskopos/words/en/pages/life';
+import { common } from '@weskopos/words/en/pages/common';
 
 interface PartsCardProps {
   readonly life: Life;

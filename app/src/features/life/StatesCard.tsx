@@ -7,11 +7,11 @@ import { Press } from '../../kit/Press';
 import { SPACE, TOUCH } from '../../kit/tokens';
 import { usePalette } from '../../kit/theme';
 import { Heading, Label, Words } from '../../kit/Words';
-import { shortWhen } from '../../words/forecastSentence';
-import { pointShort } from '../../words/show';
-import { stateSentence, stateWords } from '../../words/stateSentence';
-import { common } from '../../words/en/pages/common';
-import { life as say } from '../../words/en/pages/life';
+import { shortWhen } from '@weskopos/words/forecastSentence';
+import { pointShort } from '@weskopos/words/show';
+import { stateSentence, stateWords } from '@weskopos/words/stateSentence';
+import { common } from '@weskopos/words/en/pages/common';
+import { life as say } from '@weskopos/words/en/pages/life';
 
 interface StatesCardProps {
   readonly vehicle: Vehicle;

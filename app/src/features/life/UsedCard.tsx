@@ -5,9 +5,9 @@ import { oilUseSince } from '@weskopos/core/jobs/oilUsed';
 import { Card } from '../../kit/Card';
 import { gradeColours, usePalette } from '../../kit/theme';
 import { Words } from '../../kit/Words';
-import { words } from '../../words/en';
-import { amount, meterWords } from '../../words/show';
-import { life as say } from '../../words/en/pages/life';
+import { words } from '@weskopos/words/en';
+import { amount, meterWords } from '@weskopos/words/show';
+import { life as say } from '@weskopos/words/en/pages/life';
 
 /** What fuel and oil a vehicle used; nothing where nothing can be told of it. */
 export function UsedCard({ life: { vehicle, visits, entries } }: { readonly life: Life }) {

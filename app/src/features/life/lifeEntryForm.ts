@@ -19,8 +19,8 @@ import {
 import { addWeeks } from 'date-fns/addWeeks';
 import type { Problems } from '../../controls/useCheckedForm';
 import { parseDay, type TypedDay } from './parseDay';
-import { words } from '../../words/en';
-import { amount, houseRules, meterTypedUnit, meterWords } from '../../words/show';
+import { words } from '@weskopos/words/en';
+import { amount, houseRules, meterTypedUnit, meterWords } from '@weskopos/words/show';
 
 export const FORM_KINDS = ['fuel', 'top-up', 'meter', 'job', 'fit', 'plan'] as const;
 /** Weeks in which a coming trip will be done. */

@@ -1,7 +1,7 @@
 import { METER_RANGE, parseMeasure, type Vehicle } from '@weskopos/core';
 import type { Problems } from '../../controls/useCheckedForm';
-import { words } from '../../words/en';
-import { meterTypedUnit, meterWords } from '../../words/show';
+import { words } from '@weskopos/words/en';
+import { meterTypedUnit, meterWords } from '@weskopos/words/show';
 import { whenProblem } from './lifeEntryForm';
 import { parseDay } from './parseDay';
 

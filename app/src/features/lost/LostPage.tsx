@@ -1,6 +1,6 @@
 import { Page } from '../../shell/Page';
 import { Words } from '../../kit/Words';
-import { common } from '../../words/en/pages/common';
+import { common } from '@weskopos/words/en/pages/common';
 
 /** An address that leads nowhere: said plainly, with the way back. */
 export function LostPage() {

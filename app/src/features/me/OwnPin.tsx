@@ -6,8 +6,8 @@ import { Press } from '../../kit/Press';
 import { usePalette } from '../../kit/theme';
 import { Heading, Words } from '../../kit/Words';
 import { call } from '../../sync/workshop';
-import { common } from '../../words/en/pages/common';
-import { people as say } from '../../words/en/pages/people';
+import { common } from '@weskopos/words/en/pages/common';
+import { people as say } from '@weskopos/words/en/pages/people';
 import { problemWords } from '../../words/problemWords';
 
 /** One's own PIN, changed by who knows the old one. */

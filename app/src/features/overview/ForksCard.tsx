@@ -5,11 +5,11 @@ import { Card } from '../../kit/Card';
 import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
 import { Heading, Words } from '../../kit/Words';
-import { gradeSentence } from '../../words/reasonSentence';
-import { words } from '../../words/en';
-import { dayAndTime, pointWords } from '../../words/show';
+import { gradeSentence } from '@weskopos/words/reasonSentence';
+import { words } from '@weskopos/words/en';
+import { dayAndTime, pointWords } from '@weskopos/words/show';
 import { settleFork, type Target } from '../../visit/findings';
-import { overview as say } from '../../words/en/pages/overview';
+import { overview as say } from '@weskopos/words/en/pages/overview';
 
 interface ForksCardProps {
   readonly forks: ReadonlyMap<string, readonly Finding[]>;

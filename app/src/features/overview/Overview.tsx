@@ -23,11 +23,11 @@ import { gradingOf } from '../../visit/visitContext';
 import { ForksCard } from './ForksCard';
 import { GiveUpCard } from '../../visit/GiveUpCard';
 import { PointLine } from '../../visit/PointLine';
-import { visit as aboutVisit } from '../../words/en/pages/visit';
+import { visit as aboutVisit } from '@weskopos/words/en/pages/visit';
 import { SystemsCard } from './SystemsCard';
 import { VerdictCard } from './VerdictCard';
-import { overview as say } from '../../words/en/pages/overview';
-import { common } from '../../words/en/pages/common';
+import { overview as say } from '@weskopos/words/en/pages/overview';
+import { common } from '@weskopos/words/en/pages/common';
 
 /** Before signing: what failed, what was not seen, what two people saw differently. Signing fixes the visit. */
 export function Overview() {

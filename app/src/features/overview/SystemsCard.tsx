@@ -5,8 +5,8 @@ import { GradeMark } from '../../kit/GradeMark';
 import { SPACE } from '../../kit/tokens';
 import { gradeColours, usePalette } from '../../kit/theme';
 import { Heading, Words } from '../../kit/Words';
-import { words } from '../../words/en';
-import { overview as say } from '../../words/en/pages/overview';
+import { words } from '@weskopos/words/en';
+import { overview as say } from '@weskopos/words/en/pages/overview';
 
 /** What stands in a verdict by system: each the worst of its own points, with what was not seen beside it. */
 export function SystemsCard({ systems }: { readonly systems: readonly SystemVerdict[] }) {

@@ -5,8 +5,8 @@ import { GradeMark } from '../../kit/GradeMark';
 import { SPACE } from '../../kit/tokens';
 import { gradeColours, usePalette } from '../../kit/theme';
 import { Label, Words } from '../../kit/Words';
-import { words } from '../../words/en';
-import { overview as say } from '../../words/en/pages/overview';
+import { words } from '@weskopos/words/en';
+import { overview as say } from '@weskopos/words/en/pages/overview';
 
 /** The vehicle's verdict with what it counts, and beside it what was not seen. */
 export function VerdictCard({

@@ -5,8 +5,8 @@ import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
 import { usePalette } from '../../kit/theme';
 import { Heading, Words } from '../../kit/Words';
-import { people as say } from '../../words/en/pages/people';
-import { day } from '../../words/show';
+import { people as say } from '@weskopos/words/en/pages/people';
+import { day } from '@weskopos/words/show';
 import { deviceWords } from './deviceWords';
 
 interface DevicesCardProps {

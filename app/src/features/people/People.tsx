@@ -9,13 +9,13 @@ import { Page } from '../../shell/Page';
 import { Press } from '../../kit/Press';
 import { Problem } from '../../kit/Problem';
 import { Heading } from '../../kit/Words';
-import { words } from '../../words/en';
+import { words } from '@weskopos/words/en';
 import { problemWords } from '../../words/problemWords';
 import { call } from '../../sync/workshop';
-import { people as say } from '../../words/en/pages/people';
+import { people as say } from '@weskopos/words/en/pages/people';
 import { DevicesCard } from './DevicesCard';
 import { PersonCard } from './PersonCard';
-import { common } from '../../words/en/pages/common';
+import { common } from '@weskopos/words/en/pages/common';
 
 /** Who works here, where they are signed in, and what a workshop cannot do without. Needs the server. */
 export function People() {

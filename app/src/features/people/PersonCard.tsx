@@ -7,9 +7,9 @@ import { SPACE } from '../../kit/tokens';
 import { usePalette } from '../../kit/theme';
 import { Label, Words } from '../../kit/Words';
 import { call } from '../../sync/workshop';
-import { words } from '../../words/en';
-import { people as say } from '../../words/en/pages/people';
-import { dayAndTime } from '../../words/show';
+import { words } from '@weskopos/words/en';
+import { people as say } from '@weskopos/words/en/pages/people';
+import { dayAndTime } from '@weskopos/words/show';
 
 interface PersonCardProps {
   readonly member: Member;

@@ -1,4 +1,4 @@
-import { people as say } from '../../words/en/pages/people';
+import { people as say } from '@weskopos/words/en/pages/people';
 
 /** What a browser calls itself, as a person would: what kind of thing it runs on. */
 export function deviceWords(agent: string): string {

@@ -13,7 +13,7 @@ import { keepPicture } from './keepPicture';
 import { MarkLayer } from './MarkLayer';
 import { pickFile } from '../../kit/pickFile';
 import { usePhotoUri } from './usePhotoUri';
-import { photo as say } from '../../words/en/pages/photo';
+import { photo as say } from '@weskopos/words/en/pages/photo';
 
 interface PhotoMarkerProps {
   readonly photo: FindingPhoto;

@@ -6,10 +6,10 @@ import { usePalette } from '../../kit/theme';
 import { Words } from '../../kit/Words';
 import { PhotoMarker } from './PhotoMarker';
 import { MarkLayer } from './MarkLayer';
-import { words } from '../../words/en';
+import { words } from '@weskopos/words/en';
 import { usePhotoState } from './usePhotoState';
 import { usePhotoUri } from './usePhotoUri';
-import { photo as say } from '../../words/en/pages/photo';
+import { photo as say } from '@weskopos/words/en/pages/photo';
 
 interface PhotoStripProps {
   readonly photos: readonly FindingPhoto[];

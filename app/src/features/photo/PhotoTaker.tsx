@@ -6,7 +6,7 @@ import { Words } from '../../kit/Words';
 import { keepPicture } from './keepPicture';
 import { pickFile } from '../../kit/pickFile';
 import { Viewfinder } from './Viewfinder';
-import { photo as say } from '../../words/en/pages/photo';
+import { photo as say } from '@weskopos/words/en/pages/photo';
 
 interface PhotoTakerProps {
   /** Last visit's photo of this point, to frame the same view; null when there is none. */

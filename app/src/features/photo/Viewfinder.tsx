@@ -4,7 +4,7 @@ import { Press } from '../../kit/Press';
 import { CORNER, SPACE } from '../../kit/tokens';
 import { useCamera } from './useCamera';
 import { usePhotoUri } from './usePhotoUri';
-import { photo as say } from '../../words/en/pages/photo';
+import { photo as say } from '@weskopos/words/en/pages/photo';
 
 interface ViewfinderProps {
   readonly ghost: string | null;

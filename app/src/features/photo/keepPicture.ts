@@ -1,6 +1,6 @@
 import { recordPhoto } from '../../sync/workshop';
 import { shrinkPhoto } from '../../workers/shrinkPhoto';
-import { photo as say } from '../../words/en/pages/photo';
+import { photo as say } from '@weskopos/words/en/pages/photo';
 
 const REFUSED = {
   'too-large': say.pictureTooLarge,

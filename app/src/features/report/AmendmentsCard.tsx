@@ -4,10 +4,10 @@ import { View } from 'react-native';
 import { Card } from '../../kit/Card';
 import { SPACE } from '../../kit/tokens';
 import { Heading, Words } from '../../kit/Words';
-import { figuresOf } from '../../words/figuresOf';
-import { words } from '../../words/en';
-import { dayAndTime, pointWords, type Seats } from '../../words/show';
-import { report as say } from '../../words/en/pages/report';
+import { figuresOf } from '@weskopos/words/figuresOf';
+import { words } from '@weskopos/words/en';
+import { dayAndTime, pointWords, type Seats } from '@weskopos/words/show';
+import { report as say } from '@weskopos/words/en/pages/report';
 
 interface AmendmentsCardProps {
   readonly visit: Visit;

@@ -1,10 +1,10 @@
 import { looseEnds, type Act, type EndProof } from '@weskopos/core';
 import { Card } from '../../kit/Card';
 import { Heading, Words } from '../../kit/Words';
-import { words } from '../../words/en';
-import { amount, type Seats } from '../../words/show';
+import { words } from '@weskopos/words/en';
+import { amount, type Seats } from '@weskopos/words/show';
 import { endTitle } from '../../visit/endTitle';
-import { report as say } from '../../words/en/pages/report';
+import { report as say } from '@weskopos/words/en/pages/report';
 
 /** What was opened in the visit and how it was closed; over what a lead signed, and why. */
 export function EndsNote({

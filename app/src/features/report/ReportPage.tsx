@@ -11,8 +11,8 @@ import { SPACE } from '../../kit/tokens';
 import { Heading, Words } from '../../kit/Words';
 import { useFleet, useVisit, type FoundVisit } from '../../sync/useLife';
 import { NotToDrive } from '../../visit/NotToDrive';
-import { words } from '../../words/en';
-import { forecastSentence, lookAgainSentence } from '../../words/forecastSentence';
+import { words } from '@weskopos/words/en';
+import { forecastSentence, lookAgainSentence } from '@weskopos/words/forecastSentence';
 import {
   amount,
   dayAndTime,
@@ -22,7 +22,7 @@ import {
   stopWords,
   templateWords,
   type Seats,
-} from '../../words/show';
+} from '@weskopos/words/show';
 import { Decks } from '../decks/Decks';
 import { SaidDrawings } from '../help/lazyHelp';
 import { PointLine } from '../../visit/PointLine';
@@ -36,8 +36,8 @@ import { EndsNote } from './EndsNote';
 import { RulesNote } from './RulesNote';
 import { SealNote } from './SealNote';
 import { StillOpenCard } from './StillOpenCard';
-import { report as say } from '../../words/en/pages/report';
-import { common } from '../../words/en/pages/common';
+import { report as say } from '@weskopos/words/en/pages/report';
+import { common } from '@weskopos/words/en/pages/common';
 
 /** Of what runs out, only the soonest are worth the keeper's time. */
 const MOST_RUN_OUT = 5;

@@ -1,8 +1,8 @@
 import { HOUSE_QUESTIONS, type NamedRules } from '@weskopos/core';
 import { Words } from '../../kit/Words';
-import { words } from '../../words/en';
-import { amount, houseSchool } from '../../words/show';
-import { report as say } from '../../words/en/pages/report';
+import { words } from '@weskopos/words/en';
+import { amount, houseSchool } from '@weskopos/words/show';
+import { report as say } from '@weskopos/words/en/pages/report';
 
 /** By which limits and house rules a report was graded, and what it does not replace. */
 export function RulesNote({ rules: { sheet, house, version } }: { readonly rules: NamedRules }) {

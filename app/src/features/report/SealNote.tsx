@@ -5,8 +5,8 @@ import { QrMark } from '../../kit/QrMark';
 import { SPACE } from '../../kit/tokens';
 import { Heading, Words } from '../../kit/Words';
 import type { FoundVisit } from '../../sync/useLife';
-import { report as say } from '../../words/en/pages/report';
-import { visitCode, type CodedVerdict } from '../../words/visitCode';
+import { report as say } from '@weskopos/words/en/pages/report';
+import { visitCode, type CodedVerdict } from '@weskopos/words/visitCode';
 
 interface SealNoteProps {
   readonly found: FoundVisit;

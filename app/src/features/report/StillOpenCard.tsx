@@ -4,9 +4,9 @@ import { Card } from '../../kit/Card';
 import { GradeMark } from '../../kit/GradeMark';
 import { SPACE } from '../../kit/tokens';
 import { Heading, Words } from '../../kit/Words';
-import { words } from '../../words/en';
-import { day, pointWords, type Seats } from '../../words/show';
-import { report as say } from '../../words/en/pages/report';
+import { words } from '@weskopos/words/en';
+import { day, pointWords, type Seats } from '@weskopos/words/show';
+import { report as say } from '@weskopos/words/en/pages/report';
 
 /** What earlier visits found and this one did not settle: a short visit hides none of it. */
 export function StillOpenCard({ open, axles }: { readonly open: readonly StillOpen[]; readonly axles: Seats }) {

@@ -5,9 +5,9 @@ import { Card } from '../../kit/Card';
 import { Choice } from '../../kit/Choice';
 import { SPACE } from '../../kit/tokens';
 import { Heading, Label, Words } from '../../kit/Words';
-import { words } from '../../words/en';
+import { words } from '@weskopos/words/en';
 import { FigureField } from './FigureField';
-import { rules as say } from '../../words/en/pages/rules';
+import { rules as say } from '@weskopos/words/en/pages/rules';
 
 const NO_CAP: ChangeCap = { km: null, months: null, hours: null };
 const RANGES = { km: HOUSE_RANGES.capKm, months: HOUSE_RANGES.capMonths, hours: HOUSE_RANGES.capHours } as const;

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Field } from '../../kit/Field';
 import { plainFigure } from './plainFigure';
-import { rules as say } from '../../words/en/pages/rules';
+import { rules as say } from '@weskopos/words/en/pages/rules';
 
 interface FigureFieldProps {
   readonly label: string;

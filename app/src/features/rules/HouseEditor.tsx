@@ -19,14 +19,14 @@ import { Choice } from '../../kit/Choice';
 import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
 import { Heading, Label } from '../../kit/Words';
-import { words } from '../../words/en';
+import { words } from '@weskopos/words/en';
 import { CapsCard } from './CapsCard';
 import { FigureField } from './FigureField';
 import { plainFigure } from './plainFigure';
 import { RuleLine } from './RuleLine';
-import { figureEffect, figureQuestion, ruleEffect, unitLine } from '../../words/en/ruleEffects';
-import { rules as say } from '../../words/en/pages/rules';
-import { common } from '../../words/en/pages/common';
+import { figureEffect, figureQuestion, ruleEffect, unitLine } from '@weskopos/words/en/ruleEffects';
+import { rules as say } from '@weskopos/words/en/pages/rules';
+import { common } from '@weskopos/words/en/pages/common';
 
 interface HouseEditorProps {
   readonly rulebook: Rulebook;

@@ -6,8 +6,8 @@ import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
 import { LimitTable } from './LimitTable';
 import { LeakMatrix, WordWeights } from './SheetWords';
-import { rules as say } from '../../words/en/pages/rules';
-import { common } from '../../words/en/pages/common';
+import { rules as say } from '@weskopos/words/en/pages/rules';
+import { common } from '@weskopos/words/en/pages/common';
 
 interface LimitEditorProps {
   readonly rulebook: Rulebook;

@@ -5,11 +5,11 @@ import { Field } from '../../kit/Field';
 import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
 import { Words } from '../../kit/Words';
-import { words } from '../../words/en';
-import { capital } from '../../words/show';
+import { words } from '@weskopos/words/en';
+import { capital } from '@weskopos/words/show';
 import { FigureField } from './FigureField';
 import { limitSentence } from './limitWords';
-import { rules as say } from '../../words/en/pages/rules';
+import { rules as say } from '@weskopos/words/en/pages/rules';
 
 interface LimitRowEditorProps {
   readonly row: LimitRow;

@@ -17,11 +17,11 @@ import { Press } from '../../kit/Press';
 import { SPACE, TOUCH } from '../../kit/tokens';
 import { gradeColours, useIsWide, usePalette } from '../../kit/theme';
 import { Label, Words } from '../../kit/Words';
-import { words } from '../../words/en';
+import { words } from '@weskopos/words/en';
 import { LimitRowEditor } from './LimitRowEditor';
 import { appliesWords, edgeWords, isMeant, judgedWords, limitUnit, systemsOf } from './limitWords';
 import { useNearby } from './useNearby';
-import { rules as say } from '../../words/en/pages/rules';
+import { rules as say } from '@weskopos/words/en/pages/rules';
 
 interface LimitTableProps {
   readonly sheet: LimitSheet;

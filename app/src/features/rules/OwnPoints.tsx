@@ -16,7 +16,7 @@ import { Field } from '../../kit/Field';
 import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
 import { Heading, Words } from '../../kit/Words';
-import { rules as say } from '../../words/en/pages/rules';
+import { rules as say } from '@weskopos/words/en/pages/rules';
 
 interface OwnPointsProps {
   readonly station: Station;

@@ -2,9 +2,9 @@ import { isPointCode } from '@weskopos/core';
 import type { RulebookPreview } from '@weskopos/contract';
 import { Card } from '../../kit/Card';
 import { Heading, Words } from '../../kit/Words';
-import { words } from '../../words/en';
-import { day, pointShort } from '../../words/show';
-import { rules as say } from '../../words/en/pages/rules';
+import { words } from '@weskopos/words/en';
+import { day, pointShort } from '@weskopos/words/show';
+import { rules as say } from '@weskopos/words/en/pages/rules';
 
 /** More lines than this say no more. */
 const MOST_LINES = 12;

@@ -14,10 +14,10 @@ import { useState } from 'react';
 import { Card } from '../../kit/Card';
 import { Choice } from '../../kit/Choice';
 import { Label } from '../../kit/Words';
-import { words } from '../../words/en';
-import { capital } from '../../words/show';
-import { rules as say } from '../../words/en/pages/rules';
-import { common } from '../../words/en/pages/common';
+import { words } from '@weskopos/words/en';
+import { capital } from '@weskopos/words/show';
+import { rules as say } from '@weskopos/words/en/pages/rules';
+import { common } from '@weskopos/words/en/pages/common';
 
 interface SheetProps {
   readonly sheet: LimitSheet;

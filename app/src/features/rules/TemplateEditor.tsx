@@ -15,12 +15,12 @@ import { Field } from '../../kit/Field';
 import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
 import { Words } from '../../kit/Words';
-import { words } from '../../words/en';
-import { templateWords, pointName } from '../../words/show';
+import { words } from '@weskopos/words/en';
+import { templateWords, pointName } from '@weskopos/words/show';
 import { OwnPoints } from './OwnPoints';
 import { codeFor, movePoint, stationRows, togglePoint } from './templatePoints';
-import { rules as say } from '../../words/en/pages/rules';
-import { common } from '../../words/en/pages/common';
+import { rules as say } from '@weskopos/words/en/pages/rules';
+import { common } from '@weskopos/words/en/pages/common';
 
 interface TemplateEditorProps {
   readonly rulebook: Rulebook;

@@ -1,9 +1,9 @@
 import { CATALOGUE, MEASURES, type LimitRow, type System, type Threshold } from '@weskopos/core';
-import { words } from '../../words/en';
-import { everyday } from '../../words/en/everyday';
-import { capital, pointName } from '../../words/show';
+import { words } from '@weskopos/words/en';
+import { everyday } from '@weskopos/words/en/everyday';
+import { capital, pointName } from '@weskopos/words/show';
 import { plainFigure } from './plainFigure';
-import { rules as say } from '../../words/en/pages/rules';
+import { rules as say } from '@weskopos/words/en/pages/rules';
 
 /** The points a limit judges; those read at every wheel or axle first. */
 export function pointsOf({ measure, applies }: LimitRow): readonly (typeof CATALOGUE)[number][] {

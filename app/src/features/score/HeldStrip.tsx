@@ -2,7 +2,7 @@ import { PROMISED, heldBetween, type HeldUp } from '@weskopos/core';
 import Svg, { Circle, Line, Text as SvgText } from 'react-native-svg';
 import { FONT, SIZE } from '../../kit/tokens';
 import { usePalette } from '../../kit/theme';
-import { score as say } from '../../words/en/pages/score';
+import { score as say } from '@weskopos/words/en/pages/score';
 
 interface HeldStripProps {
   readonly name: string;

@@ -23,12 +23,12 @@ import { usePalette } from '../../kit/theme';
 import { Heading, Label, Words } from '../../kit/Words';
 import { useRulebooks } from '../../sync/useLife';
 import { call, useWorkshop } from '../../sync/workshop';
-import { words } from '../../words/en';
-import { meterWords, unitOf, workshopUnit } from '../../words/show';
+import { words } from '@weskopos/words/en';
+import { meterWords, unitOf, workshopUnit } from '@weskopos/words/show';
 import { useDesk } from '../fleet/useDesk';
 import { HeldStrip } from './HeldStrip';
-import { score as say } from '../../words/en/pages/score';
-import { common } from '../../words/en/pages/common';
+import { score as say } from '@weskopos/words/en/pages/score';
+import { common } from '@weskopos/words/en/pages/common';
 
 const askScorecard = () => call('scorecard');
 const percent = (share: number) => `${Math.round(share * 100)} %`;

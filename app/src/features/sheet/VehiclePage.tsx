@@ -4,8 +4,8 @@ import type { ReactNode } from 'react';
 import { Label } from '../../kit/Words';
 import { NotHere } from '../../shell/NotHere';
 import { Page } from '../../shell/Page';
-import { sheet as say } from '../../words/en/pages/sheet';
-import { dateWords, meterWords } from '../../words/show';
+import { sheet as say } from '@weskopos/words/en/pages/sheet';
+import { dateWords, meterWords } from '@weskopos/words/show';
 import type { Sheet } from './sheetOf';
 import { useSheet } from './useSheet';
 

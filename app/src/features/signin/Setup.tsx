@@ -8,8 +8,8 @@ import { Press } from '../../kit/Press';
 import { Problem } from '../../kit/Problem';
 import { call, signedIn } from '../../sync/workshop';
 import { problemWords } from '../../words/problemWords';
-import { signin as say } from '../../words/en/pages/signin';
-import { common } from '../../words/en/pages/common';
+import { signin as say } from '@weskopos/words/en/pages/signin';
+import { common } from '@weskopos/words/en/pages/common';
 
 const FIELDS = [
   {

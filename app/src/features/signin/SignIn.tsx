@@ -7,10 +7,10 @@ import { Problem } from '../../kit/Problem';
 import { Words } from '../../kit/Words';
 import { call, signedIn } from '../../sync/workshop';
 import { ServerProblem } from '../../sync/transport';
-import { people as about } from '../../words/en/pages/people';
+import { people as about } from '@weskopos/words/en/pages/people';
 import { problemWords } from '../../words/problemWords';
-import { signin as say } from '../../words/en/pages/signin';
-import { common } from '../../words/en/pages/common';
+import { signin as say } from '@weskopos/words/en/pages/signin';
+import { common } from '@weskopos/words/en/pages/common';
 
 /** The way in: a name and a PIN or password. */
 export function SignIn() {

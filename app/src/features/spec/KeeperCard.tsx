@@ -6,7 +6,7 @@ import { Problem } from '../../kit/Problem';
 import { useDeaf } from '../../kit/useDeaf';
 import { Heading, Words } from '../../kit/Words';
 import { call, reconnect } from '../../sync/workshop';
-import { sheet as say } from '../../words/en/pages/sheet';
+import { sheet as say } from '@weskopos/words/en/pages/sheet';
 import { problemWords } from '../../words/problemWords';
 
 /** Takes out what is told of a vehicle's keeper, for leads: asked once, with why. */

@@ -6,10 +6,10 @@ import { saveFrom } from '../../kit/saveFrom';
 import { Heading, Words } from '../../kit/Words';
 import { useWorkshop } from '../../sync/workshop';
 import { SpecList } from '../../visit/SpecList';
-import { words } from '../../words/en';
-import { data } from '../../words/en/pages/data';
-import { sheet as say } from '../../words/en/pages/sheet';
-import { amount } from '../../words/show';
+import { words } from '@weskopos/words/en';
+import { data } from '@weskopos/words/en/pages/data';
+import { sheet as say } from '@weskopos/words/en/pages/sheet';
+import { amount } from '@weskopos/words/show';
 import { VehiclePage } from '../sheet/VehiclePage';
 import { KeeperCard } from './KeeperCard';
 

@@ -8,15 +8,15 @@ import { usePalette } from '../../kit/theme';
 import { CORNER, SPACE } from '../../kit/tokens';
 import { Heading, Label, Words } from '../../kit/Words';
 import { useVisit } from '../../sync/useLife';
-import { dueWords } from '../../words/dueWords';
-import { words } from '../../words/en';
-import { day, dayAndTime, meterWords } from '../../words/show';
+import { dueWords } from '@weskopos/words/dueWords';
+import { words } from '@weskopos/words/en';
+import { day, dayAndTime, meterWords } from '@weskopos/words/show';
 import { endTitle } from '../../visit/endTitle';
 import { SpecList } from '../../visit/SpecList';
 import { NotHere } from '../../shell/NotHere';
 import { QrMark } from '../../kit/QrMark';
-import { sticker as say } from '../../words/en/pages/sticker';
-import { common } from '../../words/en/pages/common';
+import { sticker as say } from '@weskopos/words/en/pages/sticker';
+import { common } from '@weskopos/words/en/pages/common';
 
 /** Windscreen sticker and bay card, each small enough to be cut out of one sheet. */
 export function StickerPage() {

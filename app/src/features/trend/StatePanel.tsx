@@ -4,13 +4,13 @@ import { Card } from '../../kit/Card';
 import { Saveable } from '../../kit/Saveable';
 import { SPACE } from '../../kit/tokens';
 import { Heading, Label, Words } from '../../kit/Words';
-import { lookAgainSentence } from '../../words/forecastSentence';
-import { capital, day, pointWords } from '../../words/show';
-import { STATE_TOLD, stateFigure, stateSentence, stateWords } from '../../words/stateSentence';
+import { lookAgainSentence } from '@weskopos/words/forecastSentence';
+import { capital, day, pointWords } from '@weskopos/words/show';
+import { STATE_TOLD, stateFigure, stateSentence, stateWords } from '@weskopos/words/stateSentence';
 import { StateChart } from '../charts/lazyCharts';
 import { fileName } from './fileName';
 import { stateRows } from './trendRows';
-import { trend as say } from '../../words/en/pages/trend';
+import { trend as say } from '@weskopos/words/en/pages/trend';
 
 /** Newest looks listed under the drawing. */
 const MOST_LISTED = 12;

@@ -7,7 +7,7 @@ import { useFleet, useLife, useRules } from '../../sync/useLife';
 import { NotHere } from '../../shell/NotHere';
 import { StatePanel } from './StatePanel';
 import { TrendPanel } from './TrendPanel';
-import { trend as say } from '../../words/en/pages/trend';
+import { trend as say } from '@weskopos/words/en/pages/trend';
 
 /** One series on a page of its own. */
 export function TrendPage() {

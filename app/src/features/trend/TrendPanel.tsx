@@ -18,15 +18,15 @@ import { Press } from '../../kit/Press';
 import { Saveable } from '../../kit/Saveable';
 import { SPACE } from '../../kit/tokens';
 import { Heading, Label, Words } from '../../kit/Words';
-import { forecastSentence, lookAgainSentence, rateWords } from '../../words/forecastSentence';
-import { day, pointWords } from '../../words/show';
-import { entrySentence } from '../../words/entrySentence';
+import { forecastSentence, lookAgainSentence, rateWords } from '@weskopos/words/forecastSentence';
+import { day, pointWords } from '@weskopos/words/show';
+import { entrySentence } from '@weskopos/words/entrySentence';
 import { putEntry } from '../../visit/putEntry';
 import { TrendChart } from '../charts/lazyCharts';
 import { fileName } from './fileName';
 import { trendRows } from './trendRows';
 import { TrendTable } from './TrendTable';
-import { trend as say } from '../../words/en/pages/trend';
+import { trend as say } from '@weskopos/words/en/pages/trend';
 
 interface TrendPanelProps {
   readonly vehicle: Vehicle;

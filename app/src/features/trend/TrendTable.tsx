@@ -4,9 +4,9 @@ import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
 import { usePalette } from '../../kit/theme';
 import { Label, Words } from '../../kit/Words';
-import { amount, day, meterWords } from '../../words/show';
-import { trend as say } from '../../words/en/pages/trend';
-import { common } from '../../words/en/pages/common';
+import { amount, day, meterWords } from '@weskopos/words/show';
+import { trend as say } from '@weskopos/words/en/pages/trend';
+import { common } from '@weskopos/words/en/pages/common';
 
 const COLUMNS = [say.date, common.meter, say.reading, ''] as const;
 

@@ -5,11 +5,11 @@ import { Card } from '../../kit/Card';
 import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
 import { Heading } from '../../kit/Words';
-import { figureIn } from '../../words/show';
+import { figureIn } from '@weskopos/words/show';
 import { FormCheck, FormChoice, FormField } from '../../controls/FormFields';
 import { unitOfField, type Typed, type VehicleForm } from './vehicleForm';
-import { vehicle as say } from '../../words/en/pages/vehicle';
-import { common } from '../../words/en/pages/common';
+import { vehicle as say } from '@weskopos/words/en/pages/vehicle';
+import { common } from '@weskopos/words/en/pages/common';
 
 const MOST_AXLES = 4;
 const BLANK: VehicleForm['axles'][number] = {

@@ -4,11 +4,11 @@ import { StyleSheet, View } from 'react-native';
 import { Card } from '../../kit/Card';
 import { SPACE } from '../../kit/tokens';
 import { Heading, Words } from '../../kit/Words';
-import { words } from '../../words/en';
+import { words } from '@weskopos/words/en';
 import { FormCheck, FormChoice } from '../../controls/FormFields';
 import type { VehicleForm } from './vehicleForm';
-import { vehicle as say } from '../../words/en/pages/vehicle';
-import { common } from '../../words/en/pages/common';
+import { vehicle as say } from '@weskopos/words/en/pages/vehicle';
+import { common } from '@weskopos/words/en/pages/common';
 
 const HAS = [
   ['makeUp.spareWheel', say.spareWheel],

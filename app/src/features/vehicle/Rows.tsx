@@ -4,8 +4,8 @@ import { Card } from '../../kit/Card';
 import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
 import { Heading } from '../../kit/Words';
-import { vehicle as say } from '../../words/en/pages/vehicle';
-import { common } from '../../words/en/pages/common';
+import { vehicle as say } from '@weskopos/words/en/pages/vehicle';
+import { common } from '@weskopos/words/en/pages/common';
 
 interface RowsProps {
   readonly title: string;

@@ -1,7 +1,7 @@
 import { useFieldArray, type Control } from 'react-hook-form';
 import { FormField } from '../../controls/FormFields';
-import { vehicle as say } from '../../words/en/pages/vehicle';
-import { common } from '../../words/en/pages/common';
+import { vehicle as say } from '@weskopos/words/en/pages/vehicle';
+import { common } from '@weskopos/words/en/pages/common';
 import { Rows } from './Rows';
 import type { VehicleForm } from './vehicleForm';
 

@@ -13,14 +13,14 @@ import { Card } from '../../kit/Card';
 import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
 import { Heading } from '../../kit/Words';
-import { words } from '../../words/en';
-import { capital } from '../../words/show';
+import { words } from '@weskopos/words/en';
+import { capital } from '@weskopos/words/show';
 import { FormCheck, FormChoice, FormField } from '../../controls/FormFields';
 import { Rows } from './Rows';
 import { DashCodeRows, PivotRows } from './SpecExtras';
 import { unitOfField, type VehicleForm } from './vehicleForm';
-import { vehicle as say } from '../../words/en/pages/vehicle';
-import { common } from '../../words/en/pages/common';
+import { vehicle as say } from '@weskopos/words/en/pages/vehicle';
+import { common } from '@weskopos/words/en/pages/common';
 
 interface SpecProps {
   readonly control: Control<VehicleForm>;

@@ -9,15 +9,15 @@ import { Press } from '../../kit/Press';
 import { Heading, Words } from '../../kit/Words';
 import { useLife } from '../../sync/useLife';
 import { record } from '../../sync/workshop';
-import { words } from '../../words/en';
+import { words } from '@weskopos/words/en';
 import { FormChoice, FormField } from '../../controls/FormFields';
 import { NotHere } from '../../shell/NotHere';
 import { AxleFields } from './AxleFields';
 import { MakeUpFields } from './MakeUpFields';
 import { SpecFields } from './SpecFields';
 import { blankVehicle, formOf, vehicleFormSchema, type VehicleForm } from './vehicleForm';
-import { vehicle as say } from '../../words/en/pages/vehicle';
-import { common } from '../../words/en/pages/common';
+import { vehicle as say } from '@weskopos/words/en/pages/vehicle';
+import { common } from '@weskopos/words/en/pages/common';
 
 /** A new vehicle, or one that is known: what it is, how it is made, and its spec sheet. */
 export function VehicleEditor() {

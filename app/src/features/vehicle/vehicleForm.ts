@@ -9,7 +9,7 @@ import {
   type Vehicle,
 } from '@weskopos/core';
 import { z } from 'zod';
-import { figureIn, houseRules } from '../../words/show';
+import { figureIn, houseRules } from '@weskopos/words/show';
 import { nowMs } from '../../sync/clock';
 
 /** The vehicle as it is typed: every figure a text, empty for not known. Paths are those of the vehicle. */

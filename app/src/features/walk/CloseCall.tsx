@@ -1,11 +1,11 @@
 import { readingAt, type Finding, type MeasureCode, type PointGrade, type PointRef, type Spot } from '@weskopos/core';
 import { View } from 'react-native';
 import { Words } from '../../kit/Words';
-import { words } from '../../words/en';
+import { words } from '@weskopos/words/en';
 import { HouseLine } from '../../controls/HouseLine';
-import { figure, pointName } from '../../words/show';
+import { figure, pointName } from '@weskopos/words/show';
 import { TypedReading } from '../../controls/TypedReading';
-import { walk as say } from '../../words/en/pages/walk';
+import { walk as say } from '@weskopos/words/en/pages/walk';
 
 /** A difference is read again by reading its parts again. */
 const COMPARISONS: readonly string[] = ['spread', 'across', 'inner-outer', 'front-rear', 'twins'];

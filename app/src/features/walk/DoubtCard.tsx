@@ -6,11 +6,11 @@ import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
 import { usePalette } from '../../kit/theme';
 import { Label, Words } from '../../kit/Words';
-import { words } from '../../words/en';
-import { amount } from '../../words/show';
+import { words } from '@weskopos/words/en';
+import { amount } from '@weskopos/words/show';
 import { readingChange } from '../../visit/readings';
-import { walk as say } from '../../words/en/pages/walk';
-import { common } from '../../words/en/pages/common';
+import { walk as say } from '@weskopos/words/en/pages/walk';
+import { common } from '@weskopos/words/en/pages/common';
 
 interface DoubtCardProps {
   /** Of one kind, each at its own place: asked together, answered together. */

@@ -14,8 +14,8 @@ import { SPACE } from '../../kit/tokens';
 import { Words } from '../../kit/Words';
 import { readingChange } from '../../visit/readings';
 import type { Background } from '../../visit/visitContext';
-import { walk as say } from '../../words/en/pages/walk';
-import { amount, pointShort } from '../../words/show';
+import { walk as say } from '@weskopos/words/en/pages/walk';
+import { amount, pointShort } from '@weskopos/words/show';
 import type { PutFinding } from './controls/control';
 
 interface EarlierTodayProps {

@@ -6,10 +6,10 @@ import { usePalette } from '../../kit/theme';
 import { ONE_LINE, SPINE } from '../../kit/textScale';
 import { CORNER, SPACE, TOUCH } from '../../kit/tokens';
 import { HEARD_ONLY, Label, Words } from '../../kit/Words';
-import { words } from '../../words/en';
+import { words } from '@weskopos/words/en';
 import { sound } from '../ends/callSound';
 import { clockWords, useNow } from '../../visit/useNow';
-import { walk as say } from '../../words/en/pages/walk';
+import { walk as say } from '@weskopos/words/en/pages/walk';
 import { NextByRoute } from './NextByRoute';
 import type { RouteNext } from './routeWay';
 

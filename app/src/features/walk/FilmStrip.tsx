@@ -1,9 +1,9 @@
 import { pointKey, type Vehicle, type WalkStep } from '@weskopos/core';
 import { StyleSheet, View } from 'react-native';
 import { SPACE } from '../../kit/tokens';
-import { day, pointWords } from '../../words/show';
+import { day, pointWords } from '@weskopos/words/show';
 import type { Background } from '../../visit/visitContext';
-import { walk as say } from '../../words/en/pages/walk';
+import { walk as say } from '@weskopos/words/en/pages/walk';
 import { PhotoStrip } from '../photo/PhotoStrip';
 import type { PutFinding } from './controls/control';
 

@@ -13,10 +13,10 @@ import { StyleSheet, View } from 'react-native';
 import { CORNER, SPACE } from '../../kit/tokens';
 import { usePalette } from '../../kit/theme';
 import { Words } from '../../kit/Words';
-import { words } from '../../words/en';
-import { amount, day, figure, meterWords, placeWords, type Seats, pointName } from '../../words/show';
+import { words } from '@weskopos/words/en';
+import { amount, day, figure, meterWords, placeWords, type Seats, pointName } from '@weskopos/words/show';
 import type { History } from '../../visit/visitContext';
-import { walk as say } from '../../words/en/pages/walk';
+import { walk as say } from '@weskopos/words/en/pages/walk';
 
 /** Last visit's look at the same points, behind today's. */
 export const GhostNote = memo(function GhostNote({

@@ -4,7 +4,7 @@ import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
 import { Heading, Label, Words } from '../../kit/Words';
 import { WALK_ACTS, WALK_KEYS } from './walkKeys';
-import { walk as say } from '../../words/en/pages/walk';
+import { walk as say } from '@weskopos/words/en/pages/walk';
 
 /** The walk's keys, for who sits at one. */
 export function KeyHelp({ onClose }: { readonly onClose: () => void }) {

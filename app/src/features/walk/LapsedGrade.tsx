@@ -2,8 +2,8 @@ import type { GradeOverride, PointGrade } from '@weskopos/core';
 import { Press } from '../../kit/Press';
 import { Words } from '../../kit/Words';
 import { useWorkshop } from '../../sync/workshop';
-import { words } from '../../words/en';
-import { walk as say } from '../../words/en/pages/walk';
+import { words } from '@weskopos/words/en';
+import { walk as say } from '@weskopos/words/en/pages/walk';
 
 interface LapsedGradeProps {
   readonly lapsed: GradeOverride;

@@ -2,7 +2,7 @@ import { View } from 'react-native';
 import Svg, { Path } from 'react-native-svg';
 import { usePalette } from '../../kit/theme';
 import { Label } from '../../kit/Words';
-import { walk as say } from '../../words/en/pages/walk';
+import { walk as say } from '@weskopos/words/en/pages/walk';
 
 /** The mark of the route's next stop on the line of stops; with what the order saves where that is worth a word. */
 export function NextByRoute({ saves }: { readonly saves: string }) {

@@ -3,7 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
 import type { WalkWay } from './useWalkWay';
-import { walk as say } from '../../words/en/pages/walk';
+import { walk as say } from '@weskopos/words/en/pages/walk';
 
 /** Back, what the step can be said to be by one touch, and on. */
 export function NextRow({ way }: { readonly way: WalkWay }) {

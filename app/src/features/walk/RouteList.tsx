@@ -4,9 +4,9 @@ import { HouseLine } from '../../controls/HouseLine';
 import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
 import { Heading, Words } from '../../kit/Words';
-import { words } from '../../words/en';
-import type { Seats } from '../../words/show';
-import { walk as say } from '../../words/en/pages/walk';
+import { words } from '@weskopos/words/en';
+import type { Seats } from '@weskopos/words/show';
+import { walk as say } from '@weskopos/words/en/pages/walk';
 import { legWords, minutesWords } from './routeWay';
 import type { WalkRoute } from './useRoute';
 

@@ -5,7 +5,7 @@ import { Press } from '../../kit/Press';
 import { usePalette } from '../../kit/theme';
 import { Words } from '../../kit/Words';
 import { SpecList, fluidLine, pivotLine, torqueLine } from '../../visit/SpecList';
-import { walk as say } from '../../words/en/pages/walk';
+import { walk as say } from '@weskopos/words/en/pages/walk';
 
 /** What the spec sheet says to this point alone. */
 function linesAt(point: PointCode, spec: SpecSheet): string[] {

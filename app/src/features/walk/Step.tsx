@@ -21,8 +21,8 @@ import { usePalette } from '../../kit/theme';
 import { Heading, Words } from '../../kit/Words';
 import { useHeadingFocus } from '../../shell/useHeadingFocus';
 import { SyncLine } from '../../shell/SyncLine';
-import { words } from '../../words/en';
-import { capital, houseRules, placeWords, pointName } from '../../words/show';
+import { words } from '@weskopos/words/en';
+import { capital, houseRules, placeWords, pointName } from '@weskopos/words/show';
 import { CloseCall } from './CloseCall';
 import { Controls } from './controls/Controls';
 import type { PutFinding } from './controls/control';
@@ -39,7 +39,7 @@ import { fitNewPart } from './fitNewPart';
 import { VerdictBar } from './VerdictBar';
 import { canPutRight, partnerOf, type Background, type Draft } from '../../visit/visitContext';
 import { verdictsOf, type Verdict } from './verdicts';
-import { walk as say } from '../../words/en/pages/walk';
+import { walk as say } from '@weskopos/words/en/pages/walk';
 
 interface StepProps {
   readonly step: WalkStep;

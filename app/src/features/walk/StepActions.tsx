@@ -11,7 +11,7 @@ import { NudgeKeys, useTouchedTape } from '../../controls/pad/NudgeKeys';
 import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
 import { usePalette } from '../../kit/theme';
-import { pointName } from '../../words/show';
+import { pointName } from '@weskopos/words/show';
 import { PhotoTaker } from '../photo/PhotoTaker';
 import { WordPicker } from './controls/WordPicker';
 import { putFinding, type Target } from '../../visit/findings';
@@ -20,8 +20,8 @@ import { AccessPanel } from './panels/AccessPanel';
 import { MorePanel } from './panels/MorePanel';
 import { NotePanel } from './panels/NotePanel';
 import type { Background } from '../../visit/visitContext';
-import { walk as say } from '../../words/en/pages/walk';
-import { common } from '../../words/en/pages/common';
+import { walk as say } from '@weskopos/words/en/pages/walk';
+import { common } from '@weskopos/words/en/pages/common';
 
 /** What is open below a step of the walk; null for nothing. */
 export type Panel = 'note' | 'access' | 'more' | 'photo' | null;

@@ -18,11 +18,11 @@ import { Press } from '../../kit/Press';
 import { usePalette } from '../../kit/theme';
 import { SPACE } from '../../kit/tokens';
 import { Label, Words } from '../../kit/Words';
-import { words } from '../../words/en';
-import { placeWords } from '../../words/show';
+import { words } from '@weskopos/words/en';
+import { placeWords } from '@weskopos/words/show';
 import { putAct } from '../ends/putAct';
-import { walk as say } from '../../words/en/pages/walk';
-import { common } from '../../words/en/pages/common';
+import { walk as say } from '@weskopos/words/en/pages/walk';
+import { common } from '@weskopos/words/en/pages/common';
 
 interface StepActsLineProps {
   readonly step: WalkStep;

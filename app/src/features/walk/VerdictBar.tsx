@@ -8,10 +8,10 @@ import { Press } from '../../kit/Press';
 import { CORNER, SPACE } from '../../kit/tokens';
 import { gradeColours, usePalette } from '../../kit/theme';
 import { HEARD_ONLY, Label, Words } from '../../kit/Words';
-import { words } from '../../words/en';
-import { day, pointName } from '../../words/show';
-import { gradeSentence, reasonSource } from '../../words/reasonSentence';
-import { walk as say } from '../../words/en/pages/walk';
+import { words } from '@weskopos/words/en';
+import { day, pointName } from '@weskopos/words/show';
+import { gradeSentence, reasonSource } from '@weskopos/words/reasonSentence';
+import { walk as say } from '@weskopos/words/en/pages/walk';
 import { isUntouched, type Verdict } from './verdicts';
 
 interface VerdictBarProps {

@@ -28,8 +28,8 @@ import { useWalkKeys } from './useWalkKeys';
 import { useWalkPoints } from './useWalkPoints';
 import { useWalkWay } from './useWalkWay';
 import { takeGaugesOf } from '../../visit/gauges';
-import { spine } from '../../words/en/pages/spine';
-import { walk as say } from '../../words/en/pages/walk';
+import { spine } from '@weskopos/words/en/pages/spine';
+import { walk as say } from '@weskopos/words/en/pages/walk';
 
 /** The walk: a spine of stops, one thing at a time, the last visit behind every reading. */
 export function Walk() {

@@ -2,7 +2,7 @@
 import { gradedPoints, isPointCode } from '@weskopos/core';
 import { CAR, contextOf } from '@weskopos/core/tests/builders';
 import MiniSearch from 'minisearch';
-import { everyday } from '../../words/en/everyday';
+import { everyday } from '@weskopos/words/en/everyday';
 import { pointFinder } from './findPoint';
 
 const points = gradedPoints(contextOf(CAR, []));

@@ -1,7 +1,7 @@
 import type { GradedPoint } from '@weskopos/core';
 import type MiniSearch from 'minisearch';
-import { everyday } from '../../words/en/everyday';
-import { capital, placeInitials, placeWords, pointName, type Seats } from '../../words/show';
+import { everyday } from '@weskopos/words/en/everyday';
+import { capital, placeInitials, placeWords, pointName, type Seats } from '@weskopos/words/show';
 
 interface Named {
   readonly id: string;

@@ -1,7 +1,7 @@
 import { entryOf, type WalkStep } from '@weskopos/core';
-import { words } from '../../words/en';
-import { capital, placeWords, stopWords, type Seats } from '../../words/show';
-import { walk as say } from '../../words/en/pages/walk';
+import { words } from '@weskopos/words/en';
+import { capital, placeWords, stopWords, type Seats } from '@weskopos/words/show';
+import { walk as say } from '@weskopos/words/en/pages/walk';
 import type { WalkRoute } from './useRoute';
 
 /** From how much time an order saves it is worth a word, s. */

@@ -1,4 +1,4 @@
-import { walk as say } from '../../words/en/pages/walk';
+import { walk as say } from '@weskopos/words/en/pages/walk';
 
 /** What a key does in the walk. */
 export const WALK_ACTS = [

@@ -13,9 +13,9 @@ import { Page } from '../../shell/Page';
 import type { KeptAnswer } from '../../sync/createWorkshop';
 import { useBriefs } from '../../sync/useLife';
 import { askKept, call, useWorkshop } from '../../sync/workshop';
-import { works as say } from '../../words/en/pages/works';
-import { day } from '../../words/show';
-import { gradeOfUrgency, reasonWords, taskWords, urgencyWords } from '../../words/workWords';
+import { works as say } from '@weskopos/words/en/pages/works';
+import { day } from '@weskopos/words/show';
+import { gradeOfUrgency, reasonWords, taskWords, urgencyWords } from '@weskopos/words/workWords';
 import { useDesk } from '../fleet/useDesk';
 
 type Told = KeptAnswer<AnswerOf<'works'>>;

@@ -1,7 +1,7 @@
 import { StyleSheet, View } from 'react-native';
 import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
-import { works as say } from '../../words/en/pages/works';
+import { works as say } from '@weskopos/words/en/pages/works';
 
 interface AskRowProps {
   /** What the way on is called. */

@@ -5,8 +5,8 @@ import { Choice } from '../../kit/Choice';
 import { Field } from '../../kit/Field';
 import { Heading } from '../../kit/Words';
 import { putEntry } from '../../visit/putEntry';
-import { works as say } from '../../words/en/pages/works';
-import { urgencyWords } from '../../words/workWords';
+import { works as say } from '@weskopos/words/en/pages/works';
+import { urgencyWords } from '@weskopos/words/workWords';
 import { AskRow } from './AskRow';
 
 const BY_HAND = URGENCIES.filter((one) => one !== 'by');

@@ -7,10 +7,10 @@ import { SPACE } from '../../kit/tokens';
 import { usePalette } from '../../kit/theme';
 import { Heading, Label, Words } from '../../kit/Words';
 import { SpecList } from '../../visit/SpecList';
-import { common } from '../../words/en/pages/common';
-import { works as say } from '../../words/en/pages/works';
-import { day } from '../../words/show';
-import { openingWords, reasonWords, taskWords, urgencyWords } from '../../words/workWords';
+import { common } from '@weskopos/words/en/pages/common';
+import { works as say } from '@weskopos/words/en/pages/works';
+import { day } from '@weskopos/words/show';
+import { openingWords, reasonWords, taskWords, urgencyWords } from '@weskopos/words/workWords';
 import { VehiclePage, type SheetProps } from '../sheet/VehiclePage';
 import { usedLast } from './usedLast';
 

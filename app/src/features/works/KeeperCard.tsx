@@ -15,10 +15,10 @@ import { readDevice, writeDevice } from '../../sync/deviceNotes';
 import { nowIso } from '../../sync/clock';
 import { call } from '../../sync/workshop';
 import { putEntry } from '../../visit/putEntry';
-import { keeper as say } from '../../words/en/pages/keeper';
-import { keeperLetter } from '../../words/keeperLetter';
+import { keeper as say } from '@weskopos/words/en/pages/keeper';
+import { keeperLetter } from '@weskopos/words/keeperLetter';
 import { problemWords } from '../../words/problemWords';
-import { day } from '../../words/show';
+import { day } from '@weskopos/words/show';
 import type { SheetProps } from '../sheet/VehiclePage';
 
 const DAYS = ['7', '30', '90'] as const;

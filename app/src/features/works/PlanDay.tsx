@@ -5,8 +5,8 @@ import { StyleSheet, View } from 'react-native';
 import { Choice } from '../../kit/Choice';
 import { SPACE } from '../../kit/tokens';
 import { nowIso } from '../../sync/clock';
-import { works as say } from '../../words/en/pages/works';
-import { dateWords } from '../../words/show';
+import { works as say } from '@weskopos/words/en/pages/works';
+import { dateWords } from '@weskopos/words/show';
 import { AskRow } from './AskRow';
 
 /** Days that are offered, from today on. */

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Field } from '../../kit/Field';
 import { SPACE } from '../../kit/tokens';
-import { works as say } from '../../words/en/pages/works';
+import { works as say } from '@weskopos/words/en/pages/works';
 import { AskRow } from './AskRow';
 
 interface SayFormProps {

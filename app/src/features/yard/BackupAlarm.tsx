@@ -4,7 +4,7 @@ import { GradeMark } from '../../kit/GradeMark';
 import { Slip } from '../../kit/Slip';
 import { usePalette } from '../../kit/theme';
 import { call, useWorkshop } from '../../sync/workshop';
-import { data as say } from '../../words/en/pages/data';
+import { data as say } from '@weskopos/words/en/pages/data';
 
 /** Tells leads that the workshop is not kept twice: the last backup failed, or is days old. */
 export function BackupAlarm() {

@@ -12,12 +12,12 @@ import { gradeColours, usePalette } from '../../kit/theme';
 import { Heading, Label } from '../../kit/Words';
 import { BoltsDone } from '../../visit/BoltsDone';
 import { endTitle } from '../../visit/endTitle';
-import { changeSentence } from '../../words/changeSentence';
-import { words } from '../../words/en';
-import { common } from '../../words/en/pages/common';
-import { yard as say } from '../../words/en/pages/yard';
-import { day, templateWords, workTime } from '../../words/show';
-import { dueIn, toDoWords } from '../../words/toDoWords';
+import { changeSentence } from '@weskopos/words/changeSentence';
+import { words } from '@weskopos/words/en';
+import { common } from '@weskopos/words/en/pages/common';
+import { yard as say } from '@weskopos/words/en/pages/yard';
+import { day, templateWords, workTime } from '@weskopos/words/show';
+import { dueIn, toDoWords } from '@weskopos/words/toDoWords';
 import { clockWords, useNow } from '../../visit/useNow';
 import { isDue, type AtVehicle, type ChangedAt, type NewAt, type OnLift, type Today } from './today';
 

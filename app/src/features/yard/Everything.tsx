@@ -9,9 +9,9 @@ import { SPACE } from '../../kit/tokens';
 import { useAfterPaint } from '../../kit/useAfterPaint';
 import { useIsWide } from '../../kit/theme';
 import { Heading, Words } from '../../kit/Words';
-import { words } from '../../words/en';
-import { common } from '../../words/en/pages/common';
-import { yard as say } from '../../words/en/pages/yard';
+import { words } from '@weskopos/words/en';
+import { common } from '@weskopos/words/en/pages/common';
+import { yard as say } from '@weskopos/words/en/pages/yard';
 import { VehicleLine } from './VehicleLine';
 import { ORDERS, STANDS, ordered, standing, type Order, type Stands } from './lines';
 

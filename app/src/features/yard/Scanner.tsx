@@ -7,7 +7,7 @@ import { Card } from '../../kit/Card';
 import { Press } from '../../kit/Press';
 import { CORNER } from '../../kit/tokens';
 import { Words } from '../../kit/Words';
-import { yard as say } from '../../words/en/pages/yard';
+import { yard as say } from '@weskopos/words/en/pages/yard';
 import { useCamera } from '../photo/useCamera';
 import { vehicleOnSticker } from './sticker';
 

@@ -3,9 +3,9 @@ import { memo } from 'react';
 import { GradeMark } from '../../kit/GradeMark';
 import { Slip } from '../../kit/Slip';
 import { usePalette } from '../../kit/theme';
-import { words } from '../../words/en';
-import { yard as say } from '../../words/en/pages/yard';
-import { dateWords, meterWords } from '../../words/show';
+import { words } from '@weskopos/words/en';
+import { yard as say } from '@weskopos/words/en/pages/yard';
+import { dateWords, meterWords } from '@weskopos/words/show';
 
 interface VehicleLineProps {
   readonly entry: YardEntry;

@@ -2,11 +2,11 @@ import type { YardEntry } from '@weskopos/contract';
 import { isWrong, type StandingPoint, type Vehicle } from '@weskopos/core';
 import type { Href } from 'expo-router';
 import type MiniSearch from 'minisearch';
-import { words } from '../../words/en';
-import { spine } from '../../words/en/pages/spine';
-import { yard as say } from '../../words/en/pages/yard';
-import { common } from '../../words/en/pages/common';
-import { pointShort, pointWords } from '../../words/show';
+import { words } from '@weskopos/words/en';
+import { spine } from '@weskopos/words/en/pages/spine';
+import { yard as say } from '@weskopos/words/en/pages/yard';
+import { common } from '@weskopos/words/en/pages/common';
+import { pointShort, pointWords } from '@weskopos/words/show';
 
 /** One thing that can be found: a vehicle, one of its pages, or something found at it. */
 export interface Findable {

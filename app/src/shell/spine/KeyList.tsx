@@ -1,7 +1,7 @@
 import { StyleSheet, View } from 'react-native';
 import { SPACE } from '../../kit/tokens';
 import { Heading, Label, Words } from '../../kit/Words';
-import { spine as say } from '../../words/en/pages/spine';
+import { spine as say } from '@weskopos/words/en/pages/spine';
 import type { SpineStop } from './places';
 
 /** Every key that leads somewhere, with where. */

@@ -5,8 +5,8 @@ import { CORNER, SPACE, TOUCH } from '../../kit/tokens';
 import { ONE_LINE, SPINE, scaled } from '../../kit/textScale';
 import { usePalette } from '../../kit/theme';
 import { Label } from '../../kit/Words';
-import { common } from '../../words/en/pages/common';
-import { spine as say } from '../../words/en/pages/spine';
+import { common } from '@weskopos/words/en/pages/common';
+import { spine as say } from '@weskopos/words/en/pages/spine';
 import type { SpineId, SpineStop } from './places';
 import { SPINE_ICONS } from './spineIcons';
 

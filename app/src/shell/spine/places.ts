@@ -1,6 +1,6 @@
 import type { Role } from '@weskopos/contract';
 import type { Href } from 'expo-router';
-import { spine as say } from '../../words/en/pages/spine';
+import { spine as say } from '@weskopos/words/en/pages/spine';
 
 /** What the spine leads to by name: places, and a vehicle's own pages. */
 export type SpineId = keyof typeof say.place | keyof typeof say.page;

@@ -1,5 +1,5 @@
 import type { Href } from 'expo-router';
-import { spine as say } from '../../words/en/pages/spine';
+import { spine as say } from '@weskopos/words/en/pages/spine';
 import type { SpineStop } from './places';
 
 /** The vehicle an address is about; null for none, and for one that is only being added. */

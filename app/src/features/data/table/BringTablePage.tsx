@@ -11,7 +11,7 @@ import { Problem } from '../../../kit/Problem';
 import { Heading, Words } from '../../../kit/Words';
 import { Page } from '../../../shell/Page';
 import { call, reconnect, sendSheet } from '../../../sync/workshop';
-import { table as say } from '../../../words/en/pages/table';
+import { table as say } from '@weskopos/words/en/pages/table';
 import { tableFault } from './tableFault';
 import { ColumnCard } from './ColumnCard';
 import { EveryRow, unsaidFields } from './EveryRow';

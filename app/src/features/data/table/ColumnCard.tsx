@@ -9,9 +9,9 @@ import { Press } from '../../../kit/Press';
 import { usePalette } from '../../../kit/theme';
 import { SPACE } from '../../../kit/tokens';
 import { Label, Words } from '../../../kit/Words';
-import { table as say } from '../../../words/en/pages/table';
-import { capital, placeWords, pointWords, pointName } from '../../../words/show';
-import { words } from '../../../words/en';
+import { table as say } from '@weskopos/words/en/pages/table';
+import { capital, placeWords, pointWords, pointName } from '@weskopos/words/show';
+import { words } from '@weskopos/words/en';
 import { COLUMN_POINTS, placesOf, readingAt } from './readingPlaces';
 
 interface ColumnCardProps {

@@ -3,7 +3,7 @@ import { fieldsOf, type SheetField, type SheetKind } from '@weskopos/core/sheets
 import { Card } from '../../../kit/Card';
 import { Field } from '../../../kit/Field';
 import { Heading, Words } from '../../../kit/Words';
-import { table as say } from '../../../words/en/pages/table';
+import { table as say } from '@weskopos/words/en/pages/table';
 
 type Reading = SheetLook['guess'];
 

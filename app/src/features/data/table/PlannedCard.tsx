@@ -11,7 +11,7 @@ import { saveFrom } from '../../../kit/saveFrom';
 import { usePalette } from '../../../kit/theme';
 import { SPACE } from '../../../kit/tokens';
 import { Heading, Words } from '../../../kit/Words';
-import { table as say } from '../../../words/en/pages/table';
+import { table as say } from '@weskopos/words/en/pages/table';
 
 /** So many rows are told on the page. */
 const MOST_SHOWN = 12;

@@ -7,8 +7,8 @@ import { Choice } from '../../../kit/Choice';
 import { Press } from '../../../kit/Press';
 import { usePalette } from '../../../kit/theme';
 import { Words } from '../../../kit/Words';
-import { data } from '../../../words/en/pages/data';
-import { table as say } from '../../../words/en/pages/table';
+import { data } from '@weskopos/words/en/pages/data';
+import { table as say } from '@weskopos/words/en/pages/table';
 
 type Reading = SheetLook['guess'];
 /** The headings lie in one of the first rows. */

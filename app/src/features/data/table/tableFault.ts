@@ -1,8 +1,8 @@
 import { SHEET_PROBLEMS, type SheetProblem } from '@weskopos/contract/device';
 import { isOneOf } from '@weskopos/core';
 import { ServerProblem } from '../../../sync/transport';
-import { data } from '../../../words/en/pages/data';
-import { table as say } from '../../../words/en/pages/table';
+import { data } from '@weskopos/words/en/pages/data';
+import { table as say } from '@weskopos/words/en/pages/table';
 import { problemWords } from '../../../words/problemWords';
 
 /** What the server has against a table, in words. */

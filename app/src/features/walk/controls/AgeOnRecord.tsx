@@ -2,8 +2,8 @@ import { cataloguePoint, mainSlot, type JobAge } from '@weskopos/core';
 import { Press } from '../../../kit/Press';
 import { Words } from '../../../kit/Words';
 import { lookChange, withReading } from '../../../visit/readings';
-import { controls as say } from '../../../words/en/pages/controls';
-import { day, meterWords, roughMeter } from '../../../words/show';
+import { controls as say } from '@weskopos/words/en/pages/controls';
+import { day, meterWords, roughMeter } from '@weskopos/words/show';
 import type { ControlProps } from './control';
 
 /** How old a thing is by the job on record: said, and taken with one tap where the age is all that is asked for. */

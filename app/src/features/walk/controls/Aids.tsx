@@ -18,16 +18,16 @@ import {
 } from '@weskopos/core';
 import { Choice } from '../../../kit/Choice';
 import { Words } from '../../../kit/Words';
-import { words } from '../../../words/en';
+import { words } from '@weskopos/words/en';
 import { HouseLine } from '../../../controls/HouseLine';
-import { amount, capital, figure, houseRules, unitOf, pointName } from '../../../words/show';
+import { amount, capital, figure, houseRules, unitOf, pointName } from '@weskopos/words/show';
 import { AgeOnRecord } from './AgeOnRecord';
 import type { ControlProps } from './control';
 import { LevelAid } from './LevelAid';
 import { OilLamp } from './OilLamp';
 import { StudCircle } from './StudCircle';
-import { controls as say } from '../../../words/en/pages/controls';
-import { common } from '../../../words/en/pages/common';
+import { controls as say } from '@weskopos/words/en/pages/controls';
+import { common } from '@weskopos/words/en/pages/common';
 
 /** What stands beside a reading while it is taken: how it was read, what it means, what to do. Empty where there is nothing to say. */
 export function Aids(props: ControlProps) {

@@ -4,16 +4,16 @@ import Svg, { Line, Rect } from 'react-native-svg';
 import { SPACE } from '../../../kit/tokens';
 import { usePalette } from '../../../kit/theme';
 import { Label, Words } from '../../../kit/Words';
-import { figureIn, placeWords, pointName } from '../../../words/show';
+import { figureIn, placeWords, pointName } from '@weskopos/words/show';
 import { lookChange, clearedChange, readingChange, withReading } from '../../../visit/readings';
 import { Choice } from '../../../kit/Choice';
-import { houseRules } from '../../../words/show';
+import { houseRules } from '@weskopos/words/show';
 import type { ControlProps, PutFinding, SlidingProps } from './control';
 import { LineEntry } from './LineEntry';
 import { TapeColumns, type TapeSlot } from './TapeColumns';
 import { TypedReading } from '../../../controls/TypedReading';
-import { controls as say } from '../../../words/en/pages/controls';
-import { common } from '../../../words/en/pages/common';
+import { controls as say } from '@weskopos/words/en/pages/controls';
+import { common } from '@weskopos/words/en/pages/common';
 
 interface BrakeColumnsProps extends SlidingProps {
   readonly step: WalkStep;

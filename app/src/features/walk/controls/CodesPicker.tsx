@@ -6,12 +6,12 @@ import { Field } from '../../../kit/Field';
 import { Press } from '../../../kit/Press';
 import { SPACE } from '../../../kit/tokens';
 import { Words } from '../../../kit/Words';
-import { words } from '../../../words/en';
-import { capital } from '../../../words/show';
+import { words } from '@weskopos/words/en';
+import { capital } from '@weskopos/words/show';
 import { lookChange } from '../../../visit/readings';
 import type { ControlProps } from './control';
-import { controls as say } from '../../../words/en/pages/controls';
-import { common } from '../../../words/en/pages/common';
+import { controls as say } from '@weskopos/words/en/pages/controls';
+import { common } from '@weskopos/words/en/pages/common';
 
 /** Codes as they are read, before anything is cleared. Read again at closing, only those that return count as standing. */
 export function CodesPicker({ pointRef, finding, put }: ControlProps) {

@@ -16,8 +16,8 @@ import { StyleSheet, View } from 'react-native';
 import { Choice } from '../../../kit/Choice';
 import { Press } from '../../../kit/Press';
 import { SPACE } from '../../../kit/tokens';
-import { words } from '../../../words/en';
-import { houseRules, placeWords, pointName } from '../../../words/show';
+import { words } from '@weskopos/words/en';
+import { houseRules, placeWords, pointName } from '@weskopos/words/show';
 import { lookChange, withReading, wordChange } from '../../../visit/readings';
 import { Aids } from './Aids';
 import { BrakeColumns } from './BrakeColumns';
@@ -33,8 +33,8 @@ import { LineEntry } from './LineEntry';
 import { slotTitle, TapeColumns, type TapeSlot } from './TapeColumns';
 import { WearBars } from './WearBars';
 import { WordPicker } from './WordPicker';
-import { controls as say } from '../../../words/en/pages/controls';
-import { common } from '../../../words/en/pages/common';
+import { controls as say } from '@weskopos/words/en/pages/controls';
+import { common } from '@weskopos/words/en/pages/common';
 
 interface ControlsProps extends SlidingProps {
   readonly step: WalkStep;

@@ -3,7 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import { Press } from '../../../kit/Press';
 import { SPACE } from '../../../kit/tokens';
 import { Label, Words } from '../../../kit/Words';
-import { controls as say } from '../../../words/en/pages/controls';
+import { controls as say } from '@weskopos/words/en/pages/controls';
 import type { Counting } from './counting';
 
 const MOST = 99;

@@ -5,7 +5,7 @@ import { Choice } from '../../../kit/Choice';
 import { Press } from '../../../kit/Press';
 import { SPACE } from '../../../kit/tokens';
 import { Words } from '../../../kit/Words';
-import { controls as say } from '../../../words/en/pages/controls';
+import { controls as say } from '@weskopos/words/en/pages/controls';
 
 interface DropTimerProps {
   readonly leak: LeakObservation;

@@ -4,11 +4,11 @@ import { StyleSheet, View } from 'react-native';
 import { Choice } from '../../../kit/Choice';
 import { SPACE } from '../../../kit/tokens';
 import { Words } from '../../../kit/Words';
-import { words } from '../../../words/en';
-import { amount, capital } from '../../../words/show';
+import { words } from '@weskopos/words/en';
+import { amount, capital } from '@weskopos/words/show';
 import { clearedChange, readingChange } from '../../../visit/readings';
 import { TypedReading } from '../../../controls/TypedReading';
-import { controls as say } from '../../../words/en/pages/controls';
+import { controls as say } from '@weskopos/words/en/pages/controls';
 import type { ControlProps } from './control';
 
 const MEASURE = 'extent';

@@ -3,13 +3,13 @@ import { StyleSheet, View } from 'react-native';
 import { Choice } from '../../../kit/Choice';
 import { SPACE } from '../../../kit/tokens';
 import { Label } from '../../../kit/Words';
-import { words } from '../../../words/en';
-import { amount } from '../../../words/show';
+import { words } from '@weskopos/words/en';
+import { amount } from '@weskopos/words/show';
 import { clearedChange, readingChange } from '../../../visit/readings';
 import type { ControlProps } from './control';
 import { slotLabel } from './TapeColumns';
 import { TypedReading } from '../../../controls/TypedReading';
-import { controls as say } from '../../../words/en/pages/controls';
+import { controls as say } from '@weskopos/words/en/pages/controls';
 
 interface FigureSlotsProps extends ControlProps {
   readonly slots: readonly { readonly measure: MeasureCode; readonly spot: Spot }[];

@@ -3,9 +3,9 @@ import { useState } from 'react';
 import { Choice } from '../../../kit/Choice';
 import { Press } from '../../../kit/Press';
 import { chooseGauge, useGaugeStep } from '../../../visit/gauges';
-import { words } from '../../../words/en';
-import { unitOf, workshopUnit } from '../../../words/show';
-import { controls as say } from '../../../words/en/pages/controls';
+import { words } from '@weskopos/words/en';
+import { unitOf, workshopUnit } from '@weskopos/words/show';
+import { controls as say } from '@weskopos/words/en/pages/controls';
 
 /** Which gauge is in hand: chosen once, it holds for the rest of the visit. */
 export function GaugeLine({ measure }: { readonly measure: MeasureCode | undefined }) {

@@ -4,10 +4,10 @@ import { Choice } from '../../../kit/Choice';
 import { SPACE } from '../../../kit/tokens';
 import { Words } from '../../../kit/Words';
 import { lookChange } from '../../../visit/readings';
-import { words } from '../../../words/en';
-import { capital } from '../../../words/show';
+import { words } from '@weskopos/words/en';
+import { capital } from '@weskopos/words/show';
 import type { ControlProps } from './control';
-import { controls as say } from '../../../words/en/pages/controls';
+import { controls as say } from '@weskopos/words/en/pages/controls';
 
 const QUESTIONS = [
   { label: say.panClean, answers: PAN_ANSWERS },

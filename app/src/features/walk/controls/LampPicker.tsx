@@ -6,9 +6,9 @@ import { Press } from '../../../kit/Press';
 import { usePalette } from '../../../kit/theme';
 import { CORNER, SPACE, TOUCH } from '../../../kit/tokens';
 import { Label } from '../../../kit/Words';
-import { words } from '../../../words/en';
-import { capital, lampSpotWords } from '../../../words/show';
-import { controls as say } from '../../../words/en/pages/controls';
+import { words } from '@weskopos/words/en';
+import { capital, lampSpotWords } from '@weskopos/words/show';
+import { controls as say } from '@weskopos/words/en/pages/controls';
 import { CountKeys } from './CountKeys';
 import type { Counting } from './counting';
 

@@ -13,16 +13,16 @@ import { Choice } from '../../../kit/Choice';
 import { Press } from '../../../kit/Press';
 import { SPACE } from '../../../kit/tokens';
 import { Words } from '../../../kit/Words';
-import { words } from '../../../words/en';
+import { words } from '@weskopos/words/en';
 import { HouseLine } from '../../../controls/HouseLine';
-import { capital } from '../../../words/show';
+import { capital } from '@weskopos/words/show';
 import { lookChange } from '../../../visit/readings';
 import type { ControlProps } from './control';
 import { DropTimer } from './DropTimer';
 import { StageDrop } from './StageDrop';
 import { WhichFluid } from './WhichFluid';
-import { controls as say } from '../../../words/en/pages/controls';
-import { common as commonly } from '../../../words/en/pages/common';
+import { controls as say } from '@weskopos/words/en/pages/controls';
+import { common as commonly } from '@weskopos/words/en/pages/common';
 
 /** While nothing is said, *dry* is the one key in the hand zone. */
 const WET = LEAK_STAGES.filter((stage) => stage !== 'dry');

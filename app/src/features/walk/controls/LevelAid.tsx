@@ -2,11 +2,11 @@ import { quantityOf, readingAt, readingValue, spanAt, stickToLitres } from '@wes
 import { lowBrakeFluidAdvice } from '@weskopos/core/calculators/lowBrakeFluid';
 import { Words } from '../../../kit/Words';
 import { knownLinings } from '../../../visit/knownLinings';
-import { amount } from '../../../words/show';
-import { levelWords } from '../../../words/levelWords';
+import { amount } from '@weskopos/words/show';
+import { levelWords } from '@weskopos/words/levelWords';
 import { HouseLine } from '../../../controls/HouseLine';
 import type { ControlProps } from './control';
-import { controls as say } from '../../../words/en/pages/controls';
+import { controls as say } from '@weskopos/words/en/pages/controls';
 
 /** What a level comes to: litres to the house's target or to the top mark, and what low brake fluid asks for. */
 export function LevelAid(props: ControlProps) {

@@ -2,8 +2,8 @@ import { MEASURES, type MeasureCode } from '@weskopos/core';
 import { parseLine } from '@weskopos/core/walk';
 import { useState } from 'react';
 import { Field } from '../../../kit/Field';
-import { unitOf, workshopUnit } from '../../../words/show';
-import { controls as say } from '../../../words/en/pages/controls';
+import { unitOf, workshopUnit } from '@weskopos/words/show';
+import { controls as say } from '@weskopos/words/en/pages/controls';
 
 interface LineEntryProps {
   readonly measure: MeasureCode;

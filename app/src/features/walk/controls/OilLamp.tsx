@@ -3,7 +3,7 @@ import { Press } from '../../../kit/Press';
 import { usePalette } from '../../../kit/theme';
 import { Words } from '../../../kit/Words';
 import { lookChange, withReading } from '../../../visit/readings';
-import { controls as say } from '../../../words/en/pages/controls';
+import { controls as say } from '@weskopos/words/en/pages/controls';
 import type { ControlProps } from './control';
 
 /** From here on the lamp is said to stay on, s: the sheet's own limit says the same. */

@@ -1,7 +1,7 @@
 import Svg, { Circle, G, Text as SvgText } from 'react-native-svg';
 import { FONT, SIZE } from '../../../kit/tokens';
 import { usePalette } from '../../../kit/theme';
-import { controls as say } from '../../../words/en/pages/controls';
+import { controls as say } from '@weskopos/words/en/pages/controls';
 
 const SIZE_PX = 168;
 const RADIUS = 62;

@@ -17,13 +17,13 @@ import { Tape, type TapeProps } from '../../../kit/Tape';
 import { fittedTape, stretchedTape } from '../../../kit/tapeScale';
 import { SPACE } from '../../../kit/tokens';
 import { Label } from '../../../kit/Words';
-import { words } from '../../../words/en';
-import { capital, pointWords, type Seats } from '../../../words/show';
+import { words } from '@weskopos/words/en';
+import { capital, pointWords, type Seats } from '@weskopos/words/show';
 import { clearedChange, readingChange } from '../../../visit/readings';
 import { withDraft, type Background } from '../../../visit/visitContext';
 import type { ControlProps, PutFinding, SlidingProps } from './control';
 import { TypedReading } from '../../../controls/TypedReading';
-import { controls as say } from '../../../words/en/pages/controls';
+import { controls as say } from '@weskopos/words/en/pages/controls';
 
 /** One tape beside others: which reading it takes, and what stands over it. */
 export interface TapeSlot {

@@ -3,12 +3,12 @@ import { StyleSheet, View } from 'react-native';
 import { Choice } from '../../../kit/Choice';
 import { SPACE } from '../../../kit/tokens';
 import { Words } from '../../../kit/Words';
-import { words } from '../../../words/en';
+import { words } from '@weskopos/words/en';
 import { HouseLine } from '../../../controls/HouseLine';
-import { capital } from '../../../words/show';
+import { capital } from '@weskopos/words/show';
 import { lookChange, withReading } from '../../../visit/readings';
 import type { ControlProps } from './control';
-import { controls as say } from '../../../words/en/pages/controls';
+import { controls as say } from '@weskopos/words/en/pages/controls';
 
 /** Height of a tyre's wear bar, mm: 89/459/EEC. */
 const BAR_MM = 1.6;

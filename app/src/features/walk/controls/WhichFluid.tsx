@@ -6,9 +6,9 @@ import { Choice } from '../../../kit/Choice';
 import { Press } from '../../../kit/Press';
 import { SPACE } from '../../../kit/tokens';
 import { Words } from '../../../kit/Words';
-import { words } from '../../../words/en';
-import { capital } from '../../../words/show';
-import { controls as say } from '../../../words/en/pages/controls';
+import { words } from '@weskopos/words/en';
+import { capital } from '@weskopos/words/show';
+import { controls as say } from '@weskopos/words/en/pages/controls';
 
 const QUESTIONS = typedKeys(FLUID_LOOKS);
 const looksOf = (question: keyof FluidLook): readonly string[] => FLUID_LOOKS[question];

@@ -15,11 +15,11 @@ import { usePalette } from '../../../kit/theme';
 import { SPACE } from '../../../kit/tokens';
 import { HelpGallery } from '../../help/lazyHelp';
 import { DRAWN } from '../../help/drawn';
-import { help } from '../../../words/en/pages/help';
-import { words } from '../../../words/en';
-import { capital } from '../../../words/show';
+import { help } from '@weskopos/words/en/pages/help';
+import { words } from '@weskopos/words/en';
+import { capital } from '@weskopos/words/show';
 import { useSteady } from '../useSteady';
-import { common } from '../../../words/en/pages/common';
+import { common } from '@weskopos/words/en/pages/common';
 
 interface WordPickerProps {
   readonly point: CataloguePoint;

@@ -1,8 +1,8 @@
 import { ACCESS_REASONS, type AccessReason, type Finding, type WalkStep } from '@weskopos/core';
 import { Choice } from '../../../kit/Choice';
-import { words } from '../../../words/en';
+import { words } from '@weskopos/words/en';
 import { putFindings, type Target } from '../../../visit/findings';
-import { panels as say } from '../../../words/en/pages/panels';
+import { panels as say } from '@weskopos/words/en/pages/panels';
 
 interface AccessPanelProps {
   readonly step: WalkStep;

@@ -7,12 +7,12 @@ import { Press } from '../../../kit/Press';
 import { SPACE } from '../../../kit/tokens';
 import { Words } from '../../../kit/Words';
 import { useWorkshop } from '../../../sync/workshop';
-import { words } from '../../../words/en';
-import { capital, day, placeWords, pointShort, type Seats } from '../../../words/show';
+import { words } from '@weskopos/words/en';
+import { capital, day, placeWords, pointShort, type Seats } from '@weskopos/words/show';
 import { clearPoint, putFinding, putFindings, swapPlaces, type Target } from '../../../visit/findings';
 import { lookChange } from '../../../visit/readings';
 import type { Background } from '../../../visit/visitContext';
-import { panels as say } from '../../../words/en/pages/panels';
+import { panels as say } from '@weskopos/words/en/pages/panels';
 
 interface MorePanelProps {
   readonly pointRef: PointRef;

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Field } from '../../../kit/Field';
-import { common } from '../../../words/en/pages/common';
+import { common } from '@weskopos/words/en/pages/common';
 
 interface NotePanelProps {
   readonly note: string;
