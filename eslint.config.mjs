@@ -5,7 +5,7 @@ import tseslint from 'typescript-eslint';
 const FORBIDDEN = 'The arrows between workspaces go one way; see docs/layout.md.';
 /** Folders of a workspace, lowest first: each may use those before it. */
 const LAYERS = {
-  core: 'units sums vehicle catalogue house parts inspection limits rules grading plausibility sheets acts route wear calculators jobs trends score states fleet outlook report works simulator tests',
+  core: 'units sums vehicle catalogue house parts inspection limits rules grading plausibility sheets acts route wear calculators jobs trends score states fleet outlook report works decks simulator tests',
   contract: 'records',
   server:
     'config db signing ledger http audit people rules photos vehicles inspections fleet trends reports live changes lines keeper links tables bundle sheets verify backup openapi tests',

@@ -98,17 +98,27 @@ export function ensureFilledDemo() {
 
 const BROWSERS = ['/usr/bin/chromium', '/usr/bin/chromium-browser'];
 
+/** Packages of Debian, where this may be done; elsewhere whoever needs them says so. */
+function installFromDebian(...packages) {
+  if (process.getuid?.() !== 0) return;
+  console.log(`Installing ${packages.join(', ')}…`);
+  run('apt-get', ['update', '-qq'], { stdio: ['ignore', 'ignore', 'inherit'] });
+  run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', ...packages], {
+    stdio: ['ignore', 'ignore', 'inherit'],
+    env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+  });
+}
+
+/** What reads PDF by other people's programs, for the tests of ours. */
+export function ensurePdfReaders() {
+  const lacks = ['pdftotext', 'qpdf'].some((name) => spawnSync('which', [name]).status !== 0);
+  if (lacks) installFromDebian('poppler-utils', 'qpdf');
+}
+
 /** Debian's Chromium, installed where this may be done. */
 export function ensureChromium() {
   const found = () => BROWSERS.find((file) => fs.existsSync(file)) ?? process.env.CHROMIUM_PATH;
-  if (!found() && process.getuid?.() === 0) {
-    console.log('Installing Chromium…');
-    run('apt-get', ['update', '-qq'], { stdio: ['ignore', 'ignore', 'inherit'] });
-    run('apt-get', ['install', '-y', '-qq', 'chromium'], {
-      stdio: ['ignore', 'ignore', 'inherit'],
-      env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
-    });
-  }
+  if (!found()) installFromDebian('chromium');
   const browser = found();
   if (!browser) {
     console.error(

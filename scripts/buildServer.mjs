@@ -16,6 +16,7 @@ await build({
     ledgerCommand: path.join(SOURCE, 'ledgerCommand.ts'),
     pgliteWorker: path.join(SOURCE, 'db', 'pgliteWorker.ts'),
     fleetWorker: path.join(SOURCE, 'fleet', 'fleetWorker.ts'),
+    pdfWorker: path.join(SOURCE, 'reports', 'pdfWorker.ts'),
     sheetWorker: path.join(SOURCE, 'sheets', 'sheetWorker.ts'),
   },
   outdir: TARGET,

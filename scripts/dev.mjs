@@ -6,7 +6,10 @@ import { ensureDependencies, ROOT } from './bootstrap.mjs';
 ensureDependencies();
 const API_PORT = process.env.API_PORT ?? '4311';
 const PORT = process.env.PORT ?? '4310';
-const watched = ['server/src', 'core/src', 'contract/src', 'words/src', 'demo/src'].flatMap((folder) => ['--watch-path', folder]);
+const watched = ['server/src', 'core/src', 'contract/src', 'words/src', 'demo/src'].flatMap((folder) => [
+  '--watch-path',
+  folder,
+]);
 const parts = [
   spawn('node', ['--watch', ...watched, '--import', 'tsx', 'demo/src/main.ts'], {
     cwd: ROOT,

@@ -3,10 +3,18 @@ import { spawn, spawnSync } from 'node:child_process';
 import { once } from 'node:events';
 import fs from 'node:fs';
 import path from 'node:path';
-import { ensureChromium, ensureDependencies, ensureServerBuild, ensureWebBuild, ROOT } from './bootstrap.mjs';
+import {
+  ensureChromium,
+  ensureDependencies,
+  ensurePdfReaders,
+  ensureServerBuild,
+  ensureWebBuild,
+  ROOT,
+} from './bootstrap.mjs';
 
 ensureDependencies();
 const chromium = ensureChromium();
+ensurePdfReaders();
 const cache = path.join(ROOT, '.cache');
 fs.mkdirSync(cache, { recursive: true });
 let passed = 0;

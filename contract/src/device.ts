@@ -27,3 +27,4 @@ export {
   type TableStyle,
 } from './tableNames';
 export { ENCODINGS, SHEET_PROBLEMS, SHEET_SEPARATORS, SHEETS_PATH, type SheetProblem } from './sheetNames';
+export { LANGUAGES, PDF_PATH, SHEET_SIZES, WORDINGS, type Language, type SheetSize, type Wording } from './paperNames';

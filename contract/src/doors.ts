@@ -25,6 +25,7 @@ export const DOORS = {
   fleetBoard: { method: 'get', path: '/api/fleet/board' },
   scorecard: { method: 'get', path: '/api/fleet/scorecard' },
   rulebooks: { method: 'get', path: '/api/rulebooks' },
+  pdfProgress: { method: 'get', path: '/api/inspections/:id/report-progress' },
   previewRulebook: { method: 'post', path: '/api/rulebooks/preview' },
   takeImport: { method: 'post', path: '/api/imports/:id' },
   dropImport: { method: 'delete', path: '/api/imports/:id' },

@@ -1,5 +1,6 @@
 import { givenLinkSchema, linksSchema, newLinkSchema } from './links';
 import { storedLifeEntrySchema } from './records/lifeEntry';
+import { paperProgressSchema } from './paper';
 import { z } from 'zod';
 import {
   auditAnswerSchema,
@@ -249,6 +250,14 @@ export const ENDPOINTS = {
     params: nothing,
     body: noBody,
     answer: z.array(rulebookSchema),
+  }),
+  /** How far the report of a visit is that is being made as PDF. */
+  pdfProgress: endpoint({
+    ...DOORS.pdfProgress,
+    access: 'signed-in',
+    params: byId,
+    body: noBody,
+    answer: paperProgressSchema,
   }),
   previewRulebook: endpoint({
     ...DOORS.previewRulebook,

@@ -119,6 +119,8 @@ export {
   type Token,
   type TokenScope,
 } from './audit';
+export { paperStyleSchema, type PaperStyle } from './paper';
+export { LANGUAGES, PDF_PATH, SHEET_SIZES, WORDINGS, type Language, type SheetSize, type Wording } from './paperNames';
 export { LINK_DAYS, MOST_ANSWER, letterSchema, type KeeperLink, type Letter } from './links';
 export { alarmSchema, storageSchema, type Alarm, type BackupSet, type Storage } from './backup';
 export { tableStyleSchema } from './tables';

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { LANGUAGES } from './paperNames';
 import { idSchema, instantSchema, textSchema } from './records/shapes';
 
 /** Days a link may be good for. */
@@ -11,6 +12,7 @@ const photoSchema = z.strictObject({ id: idSchema, caption: textSchema(200) });
 
 /** What a keeper is told, in words that were chosen when the link was made: it stays as it was told. */
 export const letterSchema = z.strictObject({
+  language: z.enum(LANGUAGES).default('en'),
   vehicle: textSchema(120).trim().min(1),
   /** By whom, and where to ask. */
   from: textSchema(120),

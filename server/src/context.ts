@@ -16,6 +16,7 @@ import { Backups } from './backup/backups';
 import { Imports } from './bundle/imports';
 import { Sheets } from './sheets/sheets';
 import { Links } from './links/links';
+import { Pdfs } from './reports/pdfs';
 import { LiveHub } from './live/liveHub';
 import { Audit } from './audit/audit';
 import { Sessions } from './people/sessions';
@@ -34,6 +35,7 @@ export interface Context {
   readonly tokens: Tokens;
   readonly audit: Audit;
   readonly links: Links;
+  readonly pdfs: Pdfs;
   readonly photos: PhotoFiles;
   readonly imports: Imports;
   readonly sheets: Sheets;
@@ -117,6 +119,7 @@ export async function openContext(config: Config, clock: () => Date): Promise<Co
       sessions: new Sessions(engine, clock),
       tokens: new Tokens({ engine, ledger, clock }),
       audit: new Audit({ ledger, clock }),
+      pdfs: new Pdfs({ engine, fleet: book, photos, clock }),
       links: new Links({ engine, ledger, clock, changed }),
       photos,
       imports,

@@ -3,13 +3,14 @@ import type { JobPast } from '@weskopos/core/jobs/jobHistory';
 import type { NextDue } from '@weskopos/core/jobs/stickerOf';
 import { history } from './en/pages/history';
 import { day, jobWords, meterWords } from './show';
+import { told } from './tongue';
 
 /** When a job falls due next, or that nobody wrote down when it was done last. */
 export function dueWords({ job, doneAt, meter, by, capped }: NextDue, unit: MeterUnit): string {
   const name = jobWords(job);
-  if (doneAt === null) return `${name}: last time not on record`;
+  if (doneAt === null) return told.said.lastUnknown(name);
   const limits = [meter === null ? '' : meterWords(meter, unit), by === null ? '' : day(by)].filter(Boolean);
-  return `Next ${name}: ${limits.join(' or ')}${capped ? ', by the house cap' : ''}`;
+  return told.said.nextDue(name, limits.join(told.said.or), capped);
 }
 
 /** What is known of a job's past. */

@@ -20,6 +20,10 @@ import * as observations from './en/observations';
 import * as life from './en/life';
 import * as points from './en/points';
 import * as rules from './en/rules';
+import { keeperPage } from './en/keeperPage';
+import { paper } from './en/paper';
+import { sentences } from './en/sentences';
+import { worksTold } from './en/worksTold';
 
 /** Every word of the interface, British English. Another language is another file of this shape. */
 export const en = {
@@ -93,6 +97,10 @@ export const en = {
   } satisfies Record<MeterAnswer, string>,
   basis: { law: 'law', maker: 'maker', house: 'house' } satisfies Record<Basis, string>,
   ...observations,
+  said: sentences,
+  paper,
+  keeperPage,
+  worksTold,
   house: rules.house,
   school: rules.school,
   unitQuestion: rules.unitQuestion,

@@ -1,6 +1,7 @@
 import type { AgeForecast, Forecast, MeasureCode, MeterUnit, Outlook, Range } from '@weskopos/core';
 import { addDays } from 'date-fns/addDays';
-import { dateWords, amount, meterWords, roughMeter, unitOf } from './show';
+import { amount, dateWords, decimals, meterWords, roughMeter, unitOf } from './show';
+import { told } from './tongue';
 
 /** A last reading this unlikely beside the ones before is told. */
 const ODD_FROM = 0.6;
@@ -13,67 +14,62 @@ const WEEKS_UP_TO_DAYS = 56;
 
 /** What a forecast says, as a range in words; says what it would need when there is too little. */
 export function forecastSentence(forecast: Forecast, measure: MeasureCode, limit: number, unit: MeterUnit): string {
-  if (forecast.status === 'needs-readings')
-    return `Needs ${forecast.want === 1 ? 'a reading' : `${forecast.want} readings`} of this part; has ${forecast.have === 0 ? 'none' : forecast.have}.`;
-  if (forecast.status === 'reached') return `Is under ${amount(measure, limit)} now.`;
-  const odd = forecast.odd >= ODD_FROM ? ' The last reading is unlike the ones before: read it again.' : '';
-  const by = forecastFrom[forecast.from];
-  if (forecast.status === 'far-off')
-    return `Does not reach ${amount(measure, limit)} in any time one plans for.${by}${odd}`;
+  const { said } = told;
+  if (forecast.status === 'needs-readings') return said.needsReadings(forecast.want, forecast.have);
+  if (forecast.status === 'reached') return said.isUnderNow(amount(measure, limit));
+  const odd = forecast.odd >= ODD_FROM ? said.odd : '';
+  const by = said.forecastFrom[forecast.from];
+  if (forecast.status === 'far-off') return `${said.notInTime(amount(measure, limit))}${by}${odd}`;
   const when = forecast.days && dateRange(forecast.at, forecast.days);
   const far = distanceRange(forecast.distance, unit);
-  return `Reaches ${amount(measure, limit)} ${when ? `${when}; ${far}` : far} (8 in 10).${heldWords(forecast)}${perhapsWords(forecast)}${by}${odd}`;
+  return `${said.runsOut(amount(measure, limit), when ?? '', far)}${heldWords(forecast)}${perhapsWords(forecast)}${by}${odd}`;
 }
-
-const forecastFrom = {
-  readings: '',
-  fleet: ' Told by what the fleet wears: this part has one reading only.',
-  general: ' General figures: one reading of this part, and nothing learned here yet of how such parts wear.',
-} satisfies Record<Outlook['from'], string>;
 
 /** A change that may have come is in the range already. */
 const perhapsWords = ({ perhaps }: Outlook): string =>
-  perhaps
-    ? ` It may wear ${perhaps.factor.toFixed(1)} times as fast lately (${Math.min(MOST_SURE, Math.round(perhaps.chance * 100))} % sure): the range has both.`
-    : '';
+  perhaps ? told.said.perhaps(decimals(perhaps.factor, 1), Math.min(MOST_SURE, Math.round(perhaps.chance * 100))) : '';
 
 /** What promises 8 in 10 and held seldomer says so. */
 export const heldWords = ({ held }: Pick<Outlook, 'held'>): string =>
-  held === undefined ? '' : ` Such ranges have held ${Math.round(held * 10)} times in 10 here, not 8.`;
+  held === undefined ? '' : told.said.held(Math.round(held * 10));
 
 /** By when to look again before it could be caught past its limit; null where there is no telling, or no hurry. */
 export function lookAgainSentence(forecast: Forecast | AgeForecast): string | null {
   if (forecast.status !== 'running-out' || forecast.lookAgain === null) return null;
   const { at, lookAgain } = forecast;
-  if (lookAgain < 1) return 'It may be past its limit already: renew it, or measure it again now.';
+  if (lookAgain < 1) return told.said.pastAlready;
   if (lookAgain > OPEN_END_DAYS) return null;
-  return `Look again by ${dateWords(addDays(new Date(at), Math.floor(lookAgain)), 'whole')}, before it could be caught past its limit.`;
+  return told.said.lookAgain(dateWords(addDays(new Date(at), Math.floor(lookAgain)), 'whole'));
 }
 
 /** `in 2 800 to 4 100 km, most likely 3 400 km`. */
 function distanceRange({ low, mid, high }: Range, unit: MeterUnit): string {
-  const likely = mid === null ? '' : `, most likely ${roughMeter(mid, unit)}`;
+  const likely = mid === null ? '' : told.said.likelyFar(roughMeter(mid, unit));
   return high === null
-    ? `in ${roughMeter(low, unit)} at least, with no upper end yet${likely}`
-    : `in ${roughMeter(low, unit)} to ${roughMeter(high, unit)}${likely}`;
+    ? `${told.said.inAtLeast(roughMeter(low, unit))}${likely}`
+    : `${told.said.inBetween(roughMeter(low, unit), roughMeter(high, unit))}${likely}`;
 }
 
 /** `between mid-March and the end of May 2027, most likely in April 2027`, from ends told in days. */
 export function dateRange(from: string, { low, mid, high }: Range): string {
+  const { said } = told;
   const at = (days: number) => addDays(new Date(from), Math.round(days));
   if (high !== null && high <= WEEKS_UP_TO_DAYS)
-    return `within ${Math.max(1, Math.floor(low / 7))} to ${Math.max(1, Math.ceil(high / 7))} weeks of ${dateWords(at(0), 'whole')}`;
-  const likely =
-    mid === null || mid > OPEN_END_DAYS ? '' : `, most likely in ${dateWords(at(mid), 'longMonthAndYear')}`;
-  if (high === null || high > OPEN_END_DAYS) return `not before ${partOfMonth(at(low), true)}${likely}`;
+    return said.withinWeeks(
+      Math.max(1, Math.floor(low / 7)),
+      Math.max(1, Math.ceil(high / 7)),
+      dateWords(at(0), 'whole'),
+    );
+  const likely = mid === null || mid > OPEN_END_DAYS ? '' : said.likelyIn(dateWords(at(mid), 'longMonthAndYear'));
+  if (high === null || high > OPEN_END_DAYS) return `${said.notBefore(partOfMonth(at(low), true))}${likely}`;
   const sameYear = at(low).getFullYear() === at(high).getFullYear();
-  return `between ${partOfMonth(at(low), !sameYear)} and ${partOfMonth(at(high), true)}${likely}`;
+  return `${said.betweenDates(partOfMonth(at(low), !sameYear), partOfMonth(at(high), true))}${likely}`;
 }
 
 function partOfMonth(date: Date, withYear: boolean): string {
   const month = dateWords(date, withYear ? 'longMonthAndYear' : 'longMonth');
   const day = date.getDate();
-  return day <= 10 ? `early ${month}` : day <= 20 ? `mid-${month}` : `the end of ${month}`;
+  return told.said.partOfMonth(day <= 10 ? 'early' : day <= 20 ? 'mid' : 'end', month);
 }
 
 type When =

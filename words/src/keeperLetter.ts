@@ -1,15 +1,15 @@
-import type { Letter, Life } from '@weskopos/contract';
+import type { Language, Letter, Life } from '@weskopos/contract';
 import type { Vehicle } from '@weskopos/core';
 import { entryOf, type Urgency } from '@weskopos/core';
 import type { Work } from '@weskopos/core/works/worksOf';
-import { keeper as say } from './en/pages/keeper';
 import { reasonWords, taskWords, urgencyWords } from './workWords';
+import { told, type Tongue } from './tongue';
 
 /** Pictures of one work a keeper is shown. */
 const MOST_PHOTOS = 4;
 const MOST_LINE = 400;
 
-const verdictOf = (works: readonly Pick<Work, 'urgency'>[]): keyof typeof say.verdict => {
+const verdictOf = (works: readonly Pick<Work, 'urgency'>[]): keyof Tongue['worksTold']['verdict'] => {
   const any = (urgency: Urgency) => works.some((work) => work.urgency === urgency);
   if (any('not-driven')) return 'stops';
   if (any('before-next')) return 'fail';
@@ -29,28 +29,30 @@ function photosOf({ reasons }: Work, { visits }: Pick<Life, 'visits'>): Letter['
     .map(({ id, caption }) => ({ id, caption: caption.slice(0, 200) }));
 }
 
-/** What a keeper is told of works, in plain words, most urgent first. @param from who asks; may be empty */
+/** What a keeper is told of works, in plain words, most urgent first. @param from who asks; may be empty @param language in whose tongue it is called */
 export function keeperLetter(
   works: readonly Work[],
   life: Pick<Life, 'visits'>,
   vehicle: Vehicle,
   from: string,
+  language: Language = 'en',
 ): Letter {
   const verdict = verdictOf(works);
   const named = [vehicle.fleetCode, `${vehicle.make} ${vehicle.model}`.trim(), vehicle.plate].filter(Boolean);
   return {
+    language,
     vehicle: named.join(' · ').slice(0, 120),
     from,
-    verdict: say.verdict[verdict],
+    verdict: told.worksTold.verdict[verdict],
     stops: verdict === 'stops',
     works: works.map((work) => ({
       id: work.id,
       name: taskWords(work.task, vehicle).slice(0, 160),
-      plain: entryOf<string>(say.plain, work.task.code) ?? work.note.slice(0, MOST_LINE),
+      plain: entryOf<string>(told.worksTold.plain, work.task.code) ?? work.note.slice(0, MOST_LINE),
       why: reasonWords(work.reasons, vehicle, 'keeper').slice(0, MOST_LINE),
       when: urgencyWords(work.urgency, work.from, work.to),
       photos: photosOf(work, life),
     })),
-    cautions: [say.caution],
+    cautions: [told.worksTold.caution],
   };
 }

@@ -1,126 +1,150 @@
 import { MEASURES, PLACARD_TEMPERATURE_C, basisOf, type PointGrade, type Reason } from '@weskopos/core';
-import { words } from './en';
-import { amount, capital, day, figure, figureIn, houseRules, lampSpotWords } from './show';
+import { amount, capital, day, decimals, figure, figureIn, houseRules, inSentence, lampSpotWords } from './show';
+import { told } from './tongue';
 
 /** One plain sentence of why, from the reason's data. */
 export function reasonSentence(reason: Reason): string {
+  const { said } = told;
   switch (reason.rule) {
     case 'limit':
       return limitSentence(reason);
     case 'undecided': {
       const { measure, value, bound, threshold } = reason;
-      return `${capital(words.bound[bound])} ${amount(measure, value)}: whether it is under ${figure(measure, threshold.value)} (${threshold.grade}) a gauge must tell.`;
+      return said.mustTell(
+        capital(told.bound[bound]),
+        amount(measure, value),
+        figure(measure, threshold.value),
+        gradeWord(threshold.grade),
+      );
     }
     case 'leak': {
-      const where = reason.place ? `, ${words.leakPlace[reason.place]}` : '';
-      const reaches = reason.reaches === 'nothing' ? '' : `, and it reaches ${words.reach[reason.reaches]}`;
-      const watch = reason.watch ? '. Wipe it and look again next time' : '';
-      return `${capital(words.fluid[reason.fluid])}${where}, ${words.stage[reason.stage].toLowerCase()}${reaches}${watch}.`;
+      const where = reason.place ? `, ${told.leakPlace[reason.place]}` : '';
+      const reaches = reason.reaches === 'nothing' ? '' : said.reaches(told.reach[reason.reaches]);
+      return `${capital(told.fluid[reason.fluid])}${where}, ${inSentence(told.stage[reason.stage])}${reaches}${reason.watch ? said.wipe : ''}.`;
     }
     case 'word':
-      return `${capital(words.word[reason.word])}.`;
+      return `${capital(told.word[reason.word])}.`;
     case 'glitter':
-      return `${capital(words.word[reason.word])}: ${words.glitterWhy[reason.why]}.`;
+      return `${capital(told.word[reason.word])}: ${told.glitterWhy[reason.why]}.`;
     case 'count':
       return reason.item === 'all'
-        ? `${reason.good} of ${reason.of}.`
-        : `${capital(words.lamp[reason.item])}: ${reason.good} of ${reason.of} lit${reason.out ? `, out: ${reason.out.map(lampSpotWords).join(', ')}` : ''}.`;
+        ? said.goodOf(reason.good, reason.of)
+        : said.lit(
+            capital(told.lamp[reason.item]),
+            reason.good,
+            reason.of,
+            (reason.out ?? []).map(lampSpotWords).join(', '),
+          );
     case 'code':
-      return `Code ${reason.code}, ${words.codeState[reason.state]}${reason.gone ? '; cleared, and it did not come back' : ''}.`;
+      return said.code(reason.code, told.codeState[reason.state], reason.gone === true);
     case 'ahead': {
       const { measure, value, limit, chance, nextVisit } = reason;
-      const spot = words.spot[reason.spot];
-      return `${capital(`${spot ? `${spot} ` : ''}${amount(measure, value)}`)} passes today; ${Math.round(chance * 100)} % chance that it is under ${figure(measure, limit)} before the next visit, about ${day(nextVisit)}.`;
+      const what = capital(`${told.spot[reason.spot]} ${amount(measure, value)}`.trim());
+      return said.ahead(what, Math.round(chance * 100), figure(measure, limit), day(nextVisit));
     }
     case 'pair':
-      return 'The other one of this axle is worn or leaks: both are renewed together.';
+      return said.pair;
     case 'sound':
-      return 'Looked at, nothing wrong.';
+      return said.sound;
     case 'not-looked-at':
-      return 'Not looked at yet.';
+      return said.notLookedAt;
     case 'not-reached':
-      return `Not reached${reason.why ? `: ${words.accessReason[reason.why]}` : ''}.`;
+      return said.notReached(reason.why ? told.accessReason[reason.why] : '');
     case 'out-of-condition':
-      return `Kept, but not judged: it wants ${reason.needs.map((need) => words.need[need]).join(' and ')}. Read it again then.`;
+      return said.outOfCondition(reason.needs.map((need) => told.need[need]).join(said.and));
     case 'partly-seen':
-      return `Only partly seen${reason.why ? `: ${words.accessReason[reason.why]}` : ''}.`;
+      return said.partlySeen(reason.why ? told.accessReason[reason.why] : '');
     case 'reading-missing': {
-      const measures = reason.measures.map((measure) => words.measure[measure].toLowerCase()).join(' or ');
-      const spots = reason.spots.map((spot) => words.spot[spot]).filter(Boolean);
-      if (spots.length > 0) return `No reading yet: ${spots.join(', ')}.`;
-      return reason.measures.length > 1 ? `No reading yet: ${measures}.` : 'No reading yet.';
+      const measures = reason.measures.map((measure) => inSentence(told.measure[measure])).join(said.or);
+      const spots = reason.spots.map((spot) => told.spot[spot]).filter(Boolean);
+      if (spots.length > 0) return said.noReading(spots.join(', '));
+      return said.noReading(reason.measures.length > 1 ? measures : '');
     }
     case 'no-limit':
-      return `Recorded; ${words.notJudged[reason.why]}.`;
+      return said.recorded(told.notJudged[reason.why]);
   }
 }
 
 function limitSentence(reason: Extract<Reason, { rule: 'limit' }>): string {
+  const { said } = told;
   const { measure, value, threshold, kind, bound } = reason;
   const crossed = reason.grade !== 'pass';
-  const spot = words.spot[reason.spot];
-  const told = `${words.bound[bound]} ${amount(measure, value)}`.trim();
-  const subject = capital(`${spot ? `${spot} ` : ''}${told}`);
-  const side = threshold.bad === 'below' ? 'under' : threshold.inclusive ? 'at or over' : 'over';
-  const edge = `${threshold.grade} ${threshold.inclusive ? 'from' : threshold.bad === 'below' ? 'under' : 'over'}`;
+  const spot = told.spot[reason.spot];
+  const subject = capital(`${spot} ${`${told.bound[bound]} ${amount(measure, value)}`.trim()}`.trim());
+  const side = threshold.bad === 'below' ? said.under : threshold.inclusive ? said.atOrOver : said.over;
+  const grade = gradeWord(threshold.grade);
+  const edge = said.edge(grade, threshold.inclusive ? 'from' : threshold.bad === 'below' ? 'under' : 'over');
   const percent = (share: number) => `${Math.round(share * 100)} %`;
+  const under = `${said.edge(grade, 'under')} ${percent(threshold.value)}`;
+  const lowest = () => amount('freeze', houseRules().designLowC);
+  const freezesAt = () => amount('freeze', value + houseRules().designLowC);
   switch (kind) {
     case 'value':
       if (typeof MEASURES[measure].taken !== 'string')
-        return `${capital(`${spot ? `${spot}: ` : ''}${words.measure[measure].toLowerCase()} ${figure(measure, value)}`)}.`;
+        return `${capital(`${spot ? `${spot}: ` : ''}${inSentence(told.measure[measure])} ${figure(measure, value)}`)}.`;
       if (bound !== 'exact') {
         // A lamp that stays on is nothing to measure: the engine is stopped.
         if (measure === 'seconds') return `${subject}.`;
-        return crossed ? `${subject}: measure it.` : `${subject}; ${edge} ${figure(measure, threshold.value)}.`;
+        return crossed ? `${subject}: ${said.measureIt}.` : `${subject}; ${edge} ${figure(measure, threshold.value)}.`;
       }
       return crossed
-        ? `${subject} is ${side} ${figure(measure, threshold.value)} (${words.basis[threshold.basis]}).`
+        ? said.isBeyond(subject, side, figure(measure, threshold.value), told.basis[threshold.basis])
         : `${subject}; ${edge} ${figure(measure, threshold.value)}.`;
     case 'spread':
-      return `${amount(measure, value)} between the most and the least worn place.`;
+      return said.spread(amount(measure, value));
     case 'across':
-      return `${amount(measure, value)} different from the other side.`;
-    case 'mixture-freeze': {
-      const freezes = amount('freeze', value + houseRules().designLowC);
-      return `Freezes at ${bound === 'exact' ? '' : 'or under '}${freezes} by its mixture; the lowest to expect is ${amount('freeze', houseRules().designLowC)}.`;
-    }
+      return said.across(amount(measure, value));
+    case 'mixture-freeze':
+      return said.freezes(freezesAt(), bound !== 'exact', lowest());
     case 'twins':
-      return `${amount(measure, value)} different from the other of the pair.`;
+      return said.twins(amount(measure, value));
     case 'front-rear':
-      return `${amount(measure, value)} different from the other axle.`;
+      return said.frontRear(amount(measure, value));
     case 'inner-outer':
-      return `${amount(measure, value)} between inner and outer pad.`;
+      return said.innerOuter(amount(measure, value));
     case 'over-minimum':
       return crossed && value < 0
-        ? `${figureIn('mm', -value)} mm under the stamped minimum.`
-        : `${figureIn('mm', value)} mm above the stamped minimum.`;
+        ? said.underMinimum(`${figureIn('mm', -value)} mm`)
+        : said.aboveMinimum(`${figureIn('mm', value)} mm`);
     case 'share-of-new':
-      return `${percent(value)} of new; ${threshold.grade} under ${percent(threshold.value)}.`;
+      return said.shareOfNew(percent(value), under);
     case 'rated-share':
-      return `${percent(value)} of the rated current; ${threshold.grade} under ${percent(threshold.value)}.`;
+      return said.ratedShare(percent(value), under);
     case 'torque-share':
-      return `${percent(value)} of the torque of the spec sheet; ${edge} ${percent(threshold.value)}.`;
+      return said.torqueShare(percent(value), `${edge} ${percent(threshold.value)}`);
     case 'age':
-      return `${bound === 'exact' ? '' : 'More than '}${Math.floor(value)} years old; ${edge} ${threshold.value}.`;
+      return said.age(Math.floor(value), bound !== 'exact', `${edge} ${threshold.value}`);
     case 'over-design-low':
-      return `Freezes at ${amount('freeze', value + houseRules().designLowC)}; the lowest to expect is ${amount('freeze', houseRules().designLowC)}.`;
-    case 'per-12-volts':
-      return `${value.toFixed(2)} V of a 12 V system${crossed ? ` is ${side} ${threshold.value}` : `; ${edge} ${threshold.value}`}.`;
+      return said.freezesAt(freezesAt(), lowest());
+    case 'per-12-volts': {
+      const told12 = said.per12(`${decimals(value, 2)} V`);
+      return crossed
+        ? said.isBeyond(told12, side, decimals(threshold.value), '')
+        : `${told12}; ${edge} ${decimals(threshold.value)}.`;
+    }
     case 'placard-share': {
       const { atReferenceKpa = 0, placardKpa = 0 } = reason.pressure ?? {};
       const share = Math.round(Math.abs(value) * 100);
-      const off = value === 0 ? 'as the placard' : `${share} % ${value < 0 ? 'under' : 'over'} the placard`;
-      return `${amount('pressure', atReferenceKpa)} at ${PLACARD_TEMPERATURE_C} °C, ${off} (${figure('pressure', placardKpa)}).`;
+      const off = value === 0 ? said.asPlacard : said.offPlacard(share, value < 0 ? 'under' : 'over');
+      return said.pressureAt(
+        amount('pressure', atReferenceKpa),
+        PLACARD_TEMPERATURE_C,
+        off,
+        figure('pressure', placardKpa),
+      );
     }
   }
 }
+
+/** A grade within a sentence. */
+const gradeWord = (grade: PointGrade['grade']): string => inSentence(told.grade[grade]);
 
 /** The source of the limit behind a reason, for who taps on it. */
 export function reasonSource(reason: Reason): string | null {
   const basis = basisOf(reason);
   if (basis === null) return null;
-  const source = 'threshold' in reason ? reason.threshold.source : 'the limit sheet';
-  return `${capital(words.basis[basis])}: ${source}`;
+  const source = 'threshold' in reason ? reason.threshold.source : told.said.limitSheet;
+  return `${capital(told.basis[basis])}: ${source}`;
 }
 
 /** The reasons that decide, as one line: those of the computed grade, or the first; a person's own grade comes first. */
@@ -134,7 +158,7 @@ export function gradeSentence({
   // A sound tread has three passing places: the nearest to its limit says it all.
   const shown = computed === 'pass' ? [nearest(deciding)] : [...deciding, ...rest];
   const why = shown.map(reasonSentence).join(' ');
-  return override ? `Given by hand: ${override.reason} Computed ${words.grade[computed].toLowerCase()}: ${why}` : why;
+  return override ? told.said.byHand(override.reason, gradeWord(computed), why) : why;
 }
 
 function nearest(reasons: readonly Reason[]): Reason {

@@ -20,7 +20,7 @@ import {
   type Unit,
 } from '@weskopos/core';
 import { common } from './en/pages/common';
-import { words } from './en';
+import { told } from './tongue';
 
 /** The workshop's ways of telling units and positions. One for the whole app, like the language; the root draws anew when it changes. */
 let house: HouseRules = USUAL_HOUSE_RULES;
@@ -55,23 +55,29 @@ export function workshopUnit(measure: MeasureCode): Unit {
 /** `202305` → `0523`; a code from before 2000 has no decade. */
 function weekCode(yyyyww: number): string {
   const year = Math.floor(yyyyww / 100);
-  return year < 2000 ? 'before 2000' : `${String(yyyyww % 100).padStart(2, '0')}${String(year % 100).padStart(2, '0')}`;
+  return year < 2000
+    ? told.said.beforeDecade
+    : `${String(yyyyww % 100).padStart(2, '0')}${String(year % 100).padStart(2, '0')}`;
 }
 
 /** A stored value in the workshop's figures, without its unit: `3.0`. */
 export function figure(measure: MeasureCode, stored: number): string {
   const steps = namedSteps(measure);
-  if (steps) return words.namedStep[steps[Math.round(stored)] ?? '']?.toLowerCase() ?? '';
+  if (steps) return told.namedStep[steps[Math.round(stored)] ?? '']?.toLowerCase() ?? '';
   if (measure === 'tyre-age') return weekCode(stored);
   return figureIn(workshopUnit(measure), stored, FINER[measure]);
 }
 
 /** A stored value in a unit: `2.30`. */
-export function figureIn(unit: Unit, stored: number, decimals: number = DECIMALS[unit] ?? 0): string {
-  return fromStored(stored, unit)
-    .toFixed(decimals)
+export function figureIn(unit: Unit, stored: number, places: number = DECIMALS[unit] ?? 0): string {
+  return decimals(fromStored(stored, unit), places)
     .replace('-', '−')
-    .replace(/^−(0(\.0+)?)$/, '$1');
+    .replace(/^−(0([.,]0+)?)$/, '$1');
+}
+
+/** A number as the language writes it; with all its own places where none are asked for. */
+export function decimals(value: number, places?: number): string {
+  return (places === undefined ? String(value) : value.toFixed(places)).replace('.', told.said.decimalSign);
 }
 
 const UNIT_WORDS: Partial<Record<Unit, string>> = { level: '', step: '', yyyyww: '', '/32in': '/32 in' };
@@ -97,7 +103,10 @@ export function unitWord(measure: MeasureCode): string {
 export function meterWords(value: number, unit: MeterUnit): string {
   const shown = unit === 'km' ? fromStored(value, house.units.distance) : value;
   const digits = unit === 'h' ? 1 : 0;
-  const text = shown.toLocaleString('en-GB', { maximumFractionDigits: digits }).replace(/,/g, '\u202f');
+  const text = shown
+    .toLocaleString('en-GB', { maximumFractionDigits: digits })
+    .replace(/,/g, '\u202f')
+    .replace('.', told.said.decimalSign);
   return `${text} ${unit === 'km' ? house.units.distance : 'h'}`;
 }
 
@@ -127,7 +136,7 @@ export const DATE = {
 
 /** A date, or a part of it, as it is written here. */
 export function dateWords(date: Date, part: keyof typeof DATE): string {
-  return date.toLocaleDateString('en-GB', DATE[part]);
+  return date.toLocaleDateString(told.said.locale, DATE[part]);
 }
 
 /** A date as it is written here: 3 Nov 2026. */
@@ -137,12 +146,12 @@ export function day(iso: string): string {
 
 /** A day of this week or so: Thursday 26 November. */
 export function longDay(iso: string): string {
-  return new Date(iso).toLocaleDateString('en-GB', { weekday: 'long', day: 'numeric', month: 'long' });
+  return new Date(iso).toLocaleDateString(told.said.locale, { weekday: 'long', day: 'numeric', month: 'long' });
 }
 
 /** A date with the time of day. */
 export function dayAndTime(iso: string): string {
-  return `${day(iso)}, ${new Date(iso).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })}`;
+  return `${day(iso)}, ${new Date(iso).toLocaleTimeString(told.said.locale, { hour: '2-digit', minute: '2-digit' })}`;
 }
 
 /** What places are told by: how many axles there are, and where this vehicle's own driver sits, where the vehicle is at hand. */
@@ -164,7 +173,7 @@ const axleCount = (seats: Seats) => (typeof seats === 'number' ? seats : seats.a
 
 /** What a house does where practitioners part ways: `always new`. */
 export function houseSchool(rules: HouseRules, question: HouseQuestion): string {
-  return entryOf<string>(words.school[question], rules[question]) ?? rules[question];
+  return entryOf<string>(told.school[question], rules[question]) ?? rules[question];
 }
 
 /** `1L` → `nearside front`; `2Ro` → `offside rear, outer`; `2` → `rear axle`. With more than two axles: `nearside axle 2`. */
@@ -172,10 +181,9 @@ export function placeWords(place: string, seats: Seats): string {
   const match = /^(\d)([LR])?([oi])?$/.exec(place);
   if (!match) return '';
   const [, number, side, twin] = match;
-  const axle = number === '1' ? 'front' : Number(number) === axleCount(seats) ? 'rear' : `axle ${number}`;
-  if (!side) return axle.startsWith('axle') ? axle : `${axle} axle`;
-  const called = sideWords(side === 'L' ? 'L' : 'R', seats);
-  return `${called} ${axle}${twin ? (twin === 'o' ? ', outer' : ', inner') : ''}`;
+  const axle = number === '1' ? 'front' : Number(number) === axleCount(seats) ? 'rear' : Number(number);
+  const called = side ? sideWords(side === 'L' ? 'L' : 'R', seats) : null;
+  return told.said.place(axle, called, twin === 'o' || twin === 'i' ? twin : null);
 }
 
 /** Where a lamp is, as the house calls its sides. */
@@ -183,7 +191,7 @@ export const lampSpotWords = (spot: LampSpot): string =>
   placeWords(`${spot.startsWith('front') ? 1 : 2}${spot.endsWith('left') ? 'L' : 'R'}`, 2);
 
 /** A side of a vehicle as the house calls it. */
-export const sideWords = (side: Side, seats: Seats): string => words.side[house.positionWords][nearOrOff(side, seats)];
+export const sideWords = (side: Side, seats: Seats): string => told.side[house.positionWords][nearOrOff(side, seats)];
 
 /** `1L` → `NSF`. */
 export function placeInitials(place: string, seats: Seats): string {
@@ -191,33 +199,30 @@ export function placeInitials(place: string, seats: Seats): string {
   if (!match) return place;
   const [, number, side, twin] = match;
   const axle = number === '1' ? 'F' : Number(number) === axleCount(seats) ? 'R' : (number ?? '');
-  const initials = side ? words.sideInitial[house.positionWords][nearOrOff(side === 'L' ? 'L' : 'R', seats)] : '';
+  const initials = side ? told.sideInitial[house.positionWords][nearOrOff(side === 'L' ? 'L' : 'R', seats)] : '';
   return `${initials}${axle}${twin ?? ''}`;
 }
 
 /** A stop of the walk by its name: a station, or one wheel. */
 export function stopWords(stop: string, seats: Seats): string {
-  return words.stop[stop] ?? capital(placeWords(stop, seats));
+  return told.stop[stop] ?? capital(placeWords(stop, seats));
 }
 
 /** The name of a point: the workshop's own name for one of its own. */
 export function pointName(point: PointCode): string {
-  if (!isOwnCode(point)) return words.point[point];
-  return house.ownPoints[point]?.name ?? words.ownPoint(point.slice(point.lastIndexOf('.') + 1));
+  if (!isOwnCode(point)) return told.point[point];
+  return house.ownPoints[point]?.name ?? told.ownPoint(point.slice(point.lastIndexOf('.') + 1));
 }
 
 /** `Inner pad, nearside front`. */
 export function pointWords(point: PointCode, place: string, seats: Seats, spot: Spot = 'whole'): string {
   const where = placeWords(place, seats);
-  return [`${pointName(point)}${words.spot[spot] && ` ${words.spot[spot]}`}`, where].filter(Boolean).join(', ');
+  return [`${pointName(point)}${told.spot[spot] && ` ${told.spot[spot]}`}`, where].filter(Boolean).join(', ');
 }
 
 /** `Inner pad NSF`, for narrow lists. */
 export function pointShort(point: PointCode, place: string, seats: Seats): string {
-  return [
-    words.narrowPoint[point] ?? pointName(point),
-    cataloguePoint(point).repeats ? placeInitials(place, seats) : '',
-  ]
+  return [told.narrowPoint[point] ?? pointName(point), cataloguePoint(point).repeats ? placeInitials(place, seats) : '']
     .filter(Boolean)
     .join(' ');
 }
@@ -229,7 +234,7 @@ export function workTime(minutes: number): string {
 
 /** The name of a template: the workshop's own, or the built-in one's word. */
 export function templateWords({ code, name }: { readonly code: string; readonly name: string }): string {
-  return name || words.template[code] || code;
+  return name || told.template[code] || code;
 }
 
 /** The same text with its first letter large. */
@@ -237,7 +242,12 @@ export function capital(text: string): string {
   return text.charAt(0).toUpperCase() + text.slice(1);
 }
 
+/** A word of the dictionary as it stands within a sentence: small where the language writes it small. */
+export function inSentence(word: string): string {
+  return told.said.smallWithin ? word.toLowerCase() : word;
+}
+
 /** A job as the workshop calls it, else by its code. */
 export function jobWords({ code, name }: Job): string {
-  return name || (code === 'own' ? '' : words.job[code]);
+  return name || (code === 'own' ? '' : told.job[code]);
 }

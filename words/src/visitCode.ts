@@ -2,9 +2,8 @@ import type { Visit } from '@weskopos/contract';
 import type { Grade, Vehicle } from '@weskopos/core';
 import type { NextDue } from '@weskopos/core/jobs/stickerOf';
 import { dueWords } from './dueWords';
-import { words } from './en';
-import { report as say } from './en/pages/report';
 import { day, meterWords } from './show';
+import { told } from './tongue';
 
 /** A code holds some 300 letters that a phone still reads from paper; of what falls due the soonest are told. */
 const MOST_DUES = 4;
@@ -28,8 +27,8 @@ export function visitCode(
   return [
     [fleetCode, plate].filter(Boolean).join(' · '),
     `${day(inspection.startedAt)}, ${meterWords(inspection.meter, meterUnit)}`,
-    say.codeVerdict(words.grade[grade], counts.fail, counts.advisory, counts.pass, counts['not-seen']),
+    told.paper.codeVerdict(told.grade[grade], counts.fail, counts.advisory, counts.pass, counts['not-seen']),
     ...dues.slice(0, MOST_DUES).map((due) => dueWords(due, meterUnit)),
-    ...(seal ? [say.sealHash(seal.hash)] : []),
+    ...(seal ? [told.paper.hash(seal.hash)] : []),
   ].join('\n');
 }

@@ -10,23 +10,26 @@ import type {
   WorkTask,
 } from '@weskopos/core';
 import type { Opening } from '@weskopos/core/works/groupWorks';
-import { words } from './en';
 import { works as say } from './en/pages/works';
-import { capital, day, jobWords, meterWords, placeWords, pointShort, pointWords } from './show';
+import { capital, day, inSentence, jobWords, meterWords, placeWords, pointShort, pointWords } from './show';
+import { told } from './tongue';
 
 /** What is done and where: `Brake pads, front axle`. */
 export function taskWords({ code, point, name, place }: WorkTask, vehicle: Vehicle): string {
-  if (code === 'put-right') return point === null ? '' : say.putRight(capital(pointWords(point, place, vehicle)));
+  if (code === 'put-right')
+    return point === null ? '' : told.worksTold.putRight(capital(pointWords(point, place, vehicle)));
   const what =
-    code === 'pads' || code === 'shoes' || code === 'discs' ? say.part[code] : capital(jobWords({ code, name }));
+    code === 'pads' || code === 'shoes' || code === 'discs'
+      ? told.worksTold.part[code]
+      : capital(jobWords({ code, name }));
   return [what, placeWords(place, vehicle)].filter(Boolean).join(', ');
 }
 
 /** How soon, in a few words. */
 export function urgencyWords(urgency: Urgency, from: string | null, to: string | null): string {
-  if (urgency !== 'by') return say.urgency[urgency];
-  if (from === null) return say.urgency['next-visit'];
-  return to === null ? say.by(day(from)) : say.between(day(from), day(to));
+  if (urgency !== 'by') return told.worksTold.urgency[urgency];
+  if (from === null) return told.worksTold.urgency['next-visit'];
+  return to === null ? told.worksTold.by(day(from)) : told.worksTold.between(day(from), day(to));
 }
 
 /** How a reason is told: to the workshop in its own short words, to a keeper in plain ones. */
@@ -34,22 +37,22 @@ interface Telling {
   readonly point: (point: PointCode, place: Place, vehicle: Vehicle) => string;
   readonly grade: (grade: 'advisory' | 'fail') => string;
 }
-const TO_WORKSHOP: Telling = { point: pointShort, grade: (grade) => words.grade[grade].toLowerCase() };
-const TO_KEEPER: Telling = { point: pointWords, grade: (grade) => say.plainGrade[grade] };
+const TO_WORKSHOP: Telling = { point: pointShort, grade: (grade) => inSentence(told.grade[grade]) };
+const TO_KEEPER: Telling = { point: pointWords, grade: (grade) => told.worksTold.plainGrade[grade] };
 
 function reasonSaid(reason: WorkReason, vehicle: Vehicle, { point, grade }: Telling): string {
   switch (reason.kind) {
     case 'finding':
-      return say.found(point(reason.point, reason.place, vehicle), grade(reason.grade), day(reason.at));
+      return told.worksTold.found(point(reason.point, reason.place, vehicle), grade(reason.grade), day(reason.at));
     case 'runs-out':
-      return say.mayRunOut(
-        `${point(reason.point, reason.place, vehicle)} ${words.spot[reason.spot]}`.trim(),
+      return told.worksTold.mayRunOut(
+        `${point(reason.point, reason.place, vehicle)} ${told.spot[reason.spot]}`.trim(),
         day(reason.from),
       );
     case 'due':
-      return say.due(day(reason.on));
+      return told.worksTold.due(day(reason.on));
     case 'bolts':
-      return say.boltsAgain(meterWords(reason.fromKm, 'km'), meterWords(reason.toKm, 'km'));
+      return told.worksTold.boltsAgain(meterWords(reason.fromKm, 'km'), meterWords(reason.toKm, 'km'));
   }
 }
 
@@ -63,9 +66,9 @@ export function reasonWords(
   to: 'workshop' | 'keeper' = 'workshop',
 ): string {
   const telling = to === 'keeper' ? TO_KEEPER : TO_WORKSHOP;
-  const told = reasons.slice(0, MOST_REASONS).map((one) => reasonSaid(one, vehicle, telling));
-  const left = reasons.length - told.length;
-  return capital([...told, ...(left > 0 ? [say.andMore(left)] : [])].join(' · '));
+  const some = reasons.slice(0, MOST_REASONS).map((one) => reasonSaid(one, vehicle, telling));
+  const left = reasons.length - some.length;
+  return capital([...some, ...(left > 0 ? [told.worksTold.andMore(left)] : [])].join(' · '));
 }
 
 /** What is opened once. */
@@ -90,7 +93,8 @@ export function stepWords({
   on,
   keeper,
 }: Pick<LifeEntryOf<'work-step'>, 'step' | 'words' | 'on' | 'keeper'>): string {
-  const told: Readonly<Record<WorkStepKind, string>> = say.step;
-  const what = on === null ? told[step] : say.plannedFor(day(on));
-  return [keeper ? say.by_(capital(what), keeper) : capital(what), said ? `“${said}”` : ''].filter(Boolean).join(': ');
+  const what = on === null ? told.worksTold.step[step] : told.worksTold.plannedFor(day(on));
+  return [keeper ? told.worksTold.by_(capital(what), keeper) : capital(what), said ? `“${said}”` : '']
+    .filter(Boolean)
+    .join(': ');
 }

@@ -1,9 +1,10 @@
 import { entryOf } from '@weskopos/core';
-import type { AnswerOf, BodyOf, ImportPlan, ParamsOf, Problem, SheetLook } from '@weskopos/contract';
+import type { AnswerOf, BodyOf, ImportPlan, PaperStyle, ParamsOf, Problem, SheetLook } from '@weskopos/contract';
 import {
   BUNDLE_PATHS,
   DOORS,
   GUARD_HEADER,
+  PDF_PATH,
   PHOTO_PATH,
   SHEETS_PATH,
   isProblem,
@@ -52,6 +53,8 @@ export interface Transport {
   readonly sendBundle: (archive: Blob) => Promise<ImportPlan>;
   /** Sends a table under its file's name and hears what it looks like. Throws {@link Unreachable} or {@link ServerProblem}. */
   readonly sendSheet: (file: Blob, name: string) => Promise<SheetLook>;
+  /** The report of a visit as a file. Throws {@link Unreachable} or {@link ServerProblem}. */
+  readonly fetchPdf: (visitId: string, style: PaperStyle) => Promise<Blob>;
 }
 
 /** A transport over something that fetches. */
@@ -102,6 +105,10 @@ export function createTransport(ports: TransportPorts): Transport {
       const path = `${SHEETS_PATH}?${new URLSearchParams({ name }).toString()}`;
       return (await request(ports, path, init, LONG_LIMIT_MS)) as SheetLook;
     },
+    fetchPdf: async (visitId, style) => {
+      const path = `${PDF_PATH.replace(':id', visitId)}?${new URLSearchParams(style).toString()}`;
+      return (await answered(ports, path, { method: 'GET' }, LONG_LIMIT_MS)).blob();
+    },
   };
 }
 
@@ -111,6 +118,11 @@ async function request(
   init: RequestInit,
   limitMs = TIME_LIMIT_MS,
 ): Promise<unknown> {
+  return (await answered(ports, path, init, limitMs)).json().catch(() => undefined);
+}
+
+/** What the server answers, where it is no problem. */
+async function answered(ports: TransportPorts, path: string, init: RequestInit, limitMs: number): Promise<Response> {
   let response: Response;
   try {
     response = await ports.fetch(path, {
@@ -124,8 +136,8 @@ async function request(
   const served = Date.parse(response.headers.get('date') ?? '');
   // What the service worker answers from its store tells an old time.
   if (path.startsWith('/api/') && !Number.isNaN(served)) ports.heardServer(served);
+  if (response.ok) return response;
   const body: unknown = await response.json().catch(() => undefined);
-  if (response.ok) return body;
   // A gateway's own page: nothing was decided about what was sent.
   if (!isProblem(body)) throw new Unreachable(`status ${response.status}`);
   throw body.status >= 500 ? new ServerFailed(body) : new ServerProblem(body);

@@ -24,4 +24,4 @@ export const {
 } = createWorkshop(BROWSER);
 
 /** Calls an endpoint of the workshop's server, or sends it a bundle or a table. */
-export const { call, sendBundle, sendSheet } = BROWSER.server;
+export const { call, fetchPdf, sendBundle, sendSheet } = BROWSER.server;

@@ -1,11 +1,12 @@
-import { cataloguePoint, readingAt, readingValue, type GradedPoint, type QuantityRow } from '@weskopos/core';
+import type { GradedPoint, QuantityRow } from '@weskopos/core';
 import { StyleSheet, View } from 'react-native';
 import { GradeMark } from '../kit/GradeMark';
 import { SPACE } from '../kit/tokens';
 import { gradeColours, usePalette } from '../kit/theme';
 import { Label, Words } from '../kit/Words';
 import { words } from '@weskopos/words/en';
-import { day, figure, pointWords, unitOf, type Seats } from '@weskopos/words/show';
+import { readingsWords } from '@weskopos/words/readingsWords';
+import { day, pointWords, type Seats } from '@weskopos/words/show';
 import { gradeSentence } from '@weskopos/words/reasonSentence';
 import { visit as say } from '@weskopos/words/en/pages/visit';
 
@@ -49,20 +50,6 @@ export function PointLine({
     </View>
   );
 }
-
-function readingsWords({ point, finding }: GradedPoint): string {
-  const slot = cataloguePoint(point).measures.find(({ measure, spots }) =>
-    spots.some((spot) => readingAt(finding, measure, spot)),
-  );
-  if (!slot) return '';
-  const values = slot.spots.flatMap((spot) => {
-    const reading = readingAt(finding, slot.measure, spot);
-    return reading ? [`${BOUND_SIGN[reading.bound]}${figure(slot.measure, readingValue(reading))}`] : [];
-  });
-  return `${values.join(' · ')} ${unitOf(slot.measure)}`.trim();
-}
-
-const BOUND_SIGN = { exact: '', over: '> ', under: '≤ ' } as const;
 
 const styles = StyleSheet.create({
   line: { flexDirection: 'row', alignItems: 'center', gap: SPACE.s },

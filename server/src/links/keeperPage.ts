@@ -2,7 +2,9 @@ import { LINK_PATH, MOST_ANSWER, type Letter } from '@weskopos/contract';
 import type { Work } from '@weskopos/core/works/worksOf';
 import escapeHtml from 'escape-html';
 import type { OpenedLink } from './links';
-import { keeperWords as say } from './keeperWords';
+import { day } from '@weskopos/words/show';
+import { inTongue, told } from '@weskopos/words/tongue';
+import { TONGUES } from '@weskopos/words/tongues';
 
 /** How a work of the letter stands by now; undefined where it was taken back. */
 export type Standing = Pick<Work, 'state' | 'steps' | 'plannedOn'> | undefined;
@@ -27,6 +29,16 @@ export const wordsOf = (workId: string) => `w-${workId}`;
  */
 export function keeperPage(
   token: string,
+  link: OpenedLink,
+  standings: ReadonlyMap<string, Standing>,
+  typed: Typed | null,
+  thanked: boolean,
+): string {
+  return inTongue(TONGUES[link.letter.language], () => pageHtml(token, link, standings, typed, thanked));
+}
+
+function pageHtml(
+  token: string,
   { letter, until }: OpenedLink,
   standings: ReadonlyMap<string, Standing>,
   typed: Typed | null,
@@ -36,17 +48,17 @@ export function keeperPage(
   const works = letter.works.map((work) => workHtml(token, work, standings.get(work.id), typed)).join('');
   const wrong = typed && typed.problems.size > 0;
   return whole(
-    `${say.title}: ${letter.vehicle}`,
+    `${told.keeperPage.title}: ${letter.vehicle}`,
     `<header><h1>${escapeHtml(letter.vehicle)}</h1><p>${escapeHtml(letter.from)}</p></header>
 <p class="verdict${letter.stops ? ' stops' : ''}">${escapeHtml(letter.verdict)}</p>
-${thanked ? `<p role="status" class="thanks">${say.thanks}</p>` : ''}
-${wrong ? `<p role="alert" class="wrong">${say.notTaken}</p>` : ''}
+${thanked ? `<p role="status" class="thanks">${told.keeperPage.thanks}</p>` : ''}
+${wrong ? `<p role="alert" class="wrong">${told.keeperPage.notTaken}</p>` : ''}
 <form method="post" action="${LINK_PATH}/${encodeURIComponent(token)}">
 ${works}
-${asked.length > 0 ? sendHtml(typed) : `<p>${say.nothingAsked}</p>`}
+${asked.length > 0 ? sendHtml(typed) : `<p>${told.keeperPage.nothingAsked}</p>`}
 </form>
 ${letter.cautions.map((one) => `<p class="soft">${escapeHtml(one)}</p>`).join('')}
-<p class="soft">${say.until(dayOf(until))}</p>`,
+<p class="soft">${told.keeperPage.until(day(until))}</p>`,
   );
 }
 
@@ -65,16 +77,16 @@ function workHtml(token: string, work: Letter['works'][number], standing: Standi
 ${plain ? `<p>${escapeHtml(plain)}</p>` : ''}<p class="soft">${escapeHtml(why)}</p><p><strong>${escapeHtml(when)}</strong></p>
 ${pictures ? `<p class="photos">${pictures}</p>` : ''}
 ${standing ? saidHtml(standing) : ''}
-${isAsked(standing) ? choicesHtml(id, name, typed) : `<p class="soft">${say.closed(standing?.state)}</p>`}</section>`;
+${isAsked(standing) ? choicesHtml(id, name, typed) : `<p class="soft">${told.keeperPage.closed(standing?.state)}</p>`}</section>`;
 }
 
 function saidHtml({ steps, plannedOn }: NonNullable<Standing>): string {
   const said = steps.filter(({ keeper }) => keeper !== '');
   const lines = said.map(
     ({ at, step, words, keeper }) =>
-      `<li>${escapeHtml(say.said(dayOf(at), keeper, say.step[step]))}${words ? `: “${escapeHtml(words)}”` : ''}</li>`,
+      `<li>${escapeHtml(told.keeperPage.said(day(at), keeper, told.keeperPage.step[step]))}${words ? `: “${escapeHtml(words)}”` : ''}</li>`,
   );
-  const planned = plannedOn === null ? '' : `<p>${say.planned(dayOf(plannedOn))}</p>`;
+  const planned = plannedOn === null ? '' : `<p>${told.keeperPage.planned(day(plannedOn))}</p>`;
   return `${planned}${lines.length > 0 ? `<ul>${lines.join('')}</ul>` : ''}`;
 }
 
@@ -83,33 +95,30 @@ function choicesHtml(id: string, name: string, typed: Typed | null): string {
   const problem = typed?.problems.get(wordsOf(id));
   const radios = CHOICES.map(
     (one) =>
-      `<label><input type="radio" name="${choiceOf(id)}" value="${one}"${chosen === one ? ' checked' : ''}> ${say.choice[one]}</label>`,
+      `<label><input type="radio" name="${choiceOf(id)}" value="${one}"${chosen === one ? ' checked' : ''}> ${told.keeperPage.choice[one]}</label>`,
   ).join('');
-  return `<fieldset><legend>${say.yourAnswer}<span class="hidden">, ${escapeHtml(name)}</span></legend>${radios}
-<label>${say.words}<textarea name="${wordsOf(id)}" rows="2"${problem ? ' aria-invalid="true"' : ''}>${escapeHtml(typed?.fields.get(wordsOf(id)) ?? '')}</textarea></label>
+  return `<fieldset><legend>${told.keeperPage.yourAnswer}<span class="hidden">, ${escapeHtml(name)}</span></legend>${radios}
+<label>${told.keeperPage.words}<textarea name="${wordsOf(id)}" rows="2"${problem ? ' aria-invalid="true"' : ''}>${escapeHtml(typed?.fields.get(wordsOf(id)) ?? '')}</textarea></label>
 ${problem ? `<p class="wrong">${escapeHtml(problem)}</p>` : ''}</fieldset>`;
 }
 
 function sendHtml(typed: Typed | null): string {
   const problem = typed?.problems.get(NAME);
-  return `<section><label>${say.name}<input name="${NAME}" autocomplete="name" value="${escapeHtml(typed?.fields.get(NAME) ?? '')}"${problem ? ' aria-invalid="true"' : ''}></label>
+  return `<section><label>${told.keeperPage.name}<input name="${NAME}" autocomplete="name" value="${escapeHtml(typed?.fields.get(NAME) ?? '')}"${problem ? ' aria-invalid="true"' : ''}></label>
 ${problem ? `<p class="wrong">${escapeHtml(problem)}</p>` : ''}
-<button type="submit" name="for" value="each">${say.send}</button>
-<button type="submit" name="for" value="all" class="plain">${say.agreeAll}</button>
-<p class="soft">${say.canChange(MOST_ANSWER)}</p></section>`;
+<button type="submit" name="for" value="each">${told.keeperPage.send}</button>
+<button type="submit" name="for" value="all" class="plain">${told.keeperPage.agreeAll}</button>
+<p class="soft">${told.keeperPage.canChange(MOST_ANSWER)}</p></section>`;
 }
 
 /** A link that opens nothing, and why. */
 export function noPage(why: 'unknown' | 'over'): string {
-  return whole(say.title, `<h1>${say.title}</h1><p>${say.no[why]}</p>`);
+  return whole(told.keeperPage.title, `<h1>${told.keeperPage.title}</h1><p>${told.keeperPage.no[why]}</p>`);
 }
 
 function whole(title: string, body: string): string {
-  return `<!doctype html><html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width, initial-scale=1"><meta name="robots" content="noindex"><title>${escapeHtml(title)}</title><style>${STYLE}</style></head><body><main>${body}</main></body></html>`;
+  return `<!doctype html><html lang="${told.said.locale.slice(0, 2)}"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width, initial-scale=1"><meta name="robots" content="noindex"><title>${escapeHtml(title)}</title><style>${STYLE}</style></head><body><main>${body}</main></body></html>`;
 }
-
-const dayOf = (iso: string) =>
-  new Date(iso).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' });
 
 const STYLE = `:root{color-scheme:light dark;--ground:#f5f0e7;--ink:#1c2733;--soft:#55606b;--card:#fffdf8;--rule:#ddd2bf;--way:#0d5a63;--bad:#9b1b47;--on:#fff}
 @media(prefers-color-scheme:dark){:root{--ground:#161b20;--ink:#eee9df;--soft:#a9b2ba;--card:#20272e;--rule:#3a434c;--way:#5fb8c2;--bad:#ff8fb0;--on:#10151a}}

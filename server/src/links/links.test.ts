@@ -32,6 +32,7 @@ const workOf = (name: string) =>
     note: '',
   }) as const;
 const letter = (): Letter => ({
+  language: 'en',
   vehicle: 'FH 07 <b>quarry</b>',
   from: 'Harbour workshop',
   verdict: 'It can be driven.',

@@ -97,7 +97,7 @@ export class Links {
     const [row] = await this.needs.engine.query<{
       id: string;
       vehicle_id: string;
-      letter: Letter;
+      letter: Omit<Letter, 'language'> & Partial<Pick<Letter, 'language'>>;
       until: string;
       ended_at: string | null;
       given_by: string;
@@ -108,7 +108,8 @@ export class Links {
       row && {
         id: row.id,
         vehicleId: row.vehicle_id,
-        letter: row.letter,
+        // What was told before there was a second language is English.
+        letter: { ...row.letter, language: row.letter.language ?? 'en' },
         until: iso(row.until),
         over: row.ended_at !== null || iso(row.until) < this.needs.clock().toISOString(),
         givenBy: row.given_by,

@@ -7,7 +7,7 @@ import { NotFound } from '../http/problems';
 import { register, type Api } from '../people/register';
 import type { PhotoFiles, PhotoSize } from '../photos/photoFiles';
 import { readLifeEntries } from '../vehicles/readLifeEntries';
-import { keeperWords as say } from './keeperWords';
+import { TONGUES } from '@weskopos/words/tongues';
 import { CHOICES, NAME, choiceOf, keeperPage, noPage, wordsOf, type Standing, type Typed } from './keeperPage';
 import type { Answer, Links, OpenedLink } from './links';
 
@@ -136,6 +136,7 @@ function readAnswers(
   fields: ReadonlyMap<string, string>,
   standings: ReadonlyMap<string, Standing>,
 ): { readonly answers: readonly Answer[]; readonly problems: ReadonlyMap<string, string> } {
+  const say = TONGUES[letter.language].keeperPage;
   const problems = new Map<string, string>();
   const name = (fields.get(NAME) ?? '').trim();
   if (name === '') problems.set(NAME, say.nameNeeded);

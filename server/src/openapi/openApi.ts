@@ -4,10 +4,12 @@ import {
   ENDPOINTS,
   GUARD_HEADER,
   PHOTO_LIMITS,
+  PDF_PATH,
   PHOTO_PATH,
   TABLES,
   SHEETS_PATH,
   TABLES_PATH,
+  paperStyleSchema,
   tableStyleSchema,
   importPlanSchema,
   problemSchema,
@@ -105,10 +107,16 @@ const download = (
   responses: { '200': { description: summary, content: binary(type) }, default: PROBLEM },
 });
 
+/** What an address takes behind its question mark. */
+function inQuery(schema: z.ZodType): Json[] {
+  const { properties = {} } = schemaOf(schema, 'input') as { properties?: Record<string, Json> };
+  return Object.entries(properties).map(([name, one]) => ({ name, in: 'query', required: false, schema: one }));
+}
+
 /** What is no JSON document either way. */
 function files(): Record<string, Json> {
-  const { properties = {} } = schemaOf(tableStyleSchema, 'input') as { properties?: Record<string, Json> };
-  const style = Object.entries(properties).map(([name, schema]) => ({ name, in: 'query', required: false, schema }));
+  const style = inQuery(tableStyleSchema);
+  const paper = inQuery(paperStyleSchema);
   const table = `${TABLES_PATH}/:table`;
   const photo = `${PHOTO_PATH}/:id`;
   return {
@@ -153,6 +161,9 @@ function files(): Record<string, Json> {
           default: PROBLEM,
         },
       },
+    },
+    [pathOf(PDF_PATH)]: {
+      get: download('reportPdf', 'The report of a visit as PDF', PDF_PATH, 'application/pdf', 'signed-in', paper),
     },
     [pathOf(photo)]: {
       get: download('photo', 'A photo', photo, 'image/jpeg', 'signed-in'),

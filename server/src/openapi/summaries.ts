@@ -27,6 +27,7 @@ export const SUMMARIES: Readonly<Record<EndpointName, string>> = {
   fleetBoard: 'What runs out when, over the fleet',
   scorecard: 'How forecasts came true',
   rulebooks: 'Every version of the rules the workshop made',
+  pdfProgress: 'How far the PDF of a visit is that is being made',
   previewRulebook: 'What proposed rules would change',
   takeImport: 'Take a bundle that was looked at',
   dropImport: 'Forget a bundle that was looked at',

@@ -1,19 +1,28 @@
-import { ENDPOINTS } from '@weskopos/contract';
+import { ENDPOINTS, PDF_PATH, idSchema, paperStyleSchema } from '@weskopos/contract';
 import { composeReport } from '@weskopos/core';
 import type { Engine } from '../db/engine';
 import type { FleetBook } from '../fleet/fleetBook';
 import { NotFound } from '../http/problems';
+import { requirePerson } from '../people/guard';
 import { register, type Api } from '../people/register';
 import { previewRulebook } from './previewRulebook';
 import { rulesOfVisit } from '../rules/rulesOfVisit';
 import { findVisit } from '../inspections/findVisit';
 import { visitsBefore } from '../inspections/sheetOfVisit';
+import type { Pdfs } from './pdfs';
 
 /** The report of a visit, and what proposed rules would change. */
 export function reportRoutes(
   api: Api,
-  { engine, fleet }: { readonly engine: Engine; readonly fleet: FleetBook },
+  { engine, fleet, pdfs }: { readonly engine: Engine; readonly fleet: FleetBook; readonly pdfs: Pdfs },
 ): void {
+  api.app.get(PDF_PATH, requirePerson(api), async (request, response) => {
+    const id = idSchema.safeParse(request.params['id']);
+    if (!id.success) throw new NotFound('inspection');
+    const { name, pdf } = await pdfs.make(id.data, paperStyleSchema.parse({ ...request.query }));
+    response.set('Cache-Control', 'no-store').attachment(name).type('application/pdf').send(Buffer.from(pdf));
+  });
+  register(api, ENDPOINTS.pdfProgress, ({ params }) => pdfs.at(params.id));
   register(api, ENDPOINTS.previewRulebook, ({ body }) => previewRulebook(engine, body));
   register(api, ENDPOINTS.report, async ({ params }) => {
     const found = await findVisit(engine, params.id);

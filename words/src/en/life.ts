@@ -90,7 +90,7 @@ export const job = {
   greasing: 'Greasing',
   'wheel-bolts': 'Wheel bolts torqued again',
   own: 'A job of your own',
-} as const satisfies Record<JobCode, string>;
+} satisfies Record<JobCode, string>;
 
 /** Kinds of wear as the score tells them. */
 export const wearKind: Readonly<Record<string, string>> = {

@@ -1,19 +1,18 @@
-import { isWrong, worstFirst, type GradedPoint } from '@weskopos/core';
+import type { GradedPoint } from '@weskopos/core';
 import { useMemo, useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
-import Svg, { Path, Text as SvgText } from 'react-native-svg';
+import Svg, { Text as SvgText } from 'react-native-svg';
 import { Saveable } from '../../kit/Saveable';
 import { FONT, SIZE, SPACE } from '../../kit/tokens';
 import { gradeColours, usePalette } from '../../kit/theme';
 import { Label, Words } from '../../kit/Words';
-import { pointShort, sideWords, unitOf } from '@weskopos/words/show';
+import { figure, pointShort, sideWords, unitOf } from '@weskopos/words/show';
 import { words } from '@weskopos/words/en';
-import { DECKS, isOnDeck, type DeckName } from './deckNames';
-import { placeLabels, pointSpot } from './deckShape';
-import { Floor } from './Floor';
-import { nearestPoint } from './nearestPoint';
-import { DRAWING, vehicleShape, type DrawnVehicle, type VehicleShape } from './vehicleShape';
-import { hasFigures, Wheels } from './Wheels';
+import { DECKS, isOnDeck, type DeckName } from '@weskopos/core/decks/deckNames';
+import { drawDeck, hasFigures } from '@weskopos/core/decks/drawDeck';
+import { nearestPoint } from '@weskopos/core/decks/nearestPoint';
+import { DRAWING, type DrawnVehicle } from '@weskopos/core/decks/vehicleShape';
+import { Shapes } from './Shapes';
 import { decks as say } from '@weskopos/words/en/pages/decks';
 
 interface DecksProps {
@@ -30,11 +29,10 @@ interface DecksProps {
 /** The vehicle from above on three floors: what is under the bonnet, the wheels, the underside. Front to the left. */
 export function Decks({ only = DECKS, ...props }: DecksProps) {
   const { vehicle } = props;
-  const shape = useMemo(() => vehicleShape(vehicle), [vehicle]);
   return (
     <View style={styles.decks}>
       {only.map((deck) => (
-        <Deck key={deck} deck={deck} shape={shape} isFirst={deck === only[0]} {...props} />
+        <Deck key={deck} deck={deck} isFirst={deck === only[0]} {...props} />
       ))}
     </View>
   );
@@ -42,29 +40,18 @@ export function Decks({ only = DECKS, ...props }: DecksProps) {
 
 interface DeckProps extends Omit<DecksProps, 'only'> {
   readonly deck: DeckName;
-  readonly shape: VehicleShape;
   /** Which way the drawings lie is said once. */
   readonly isFirst: boolean;
 }
 
-/** Most names on one deck; the rest is counted. */
-const MOST_NAMED = 5;
-
-function Deck({ deck, shape, isFirst, vehicle, points, onPoint, saveAs }: DeckProps) {
+function Deck({ deck, isFirst, vehicle, points, onPoint, saveAs }: DeckProps) {
   const palette = usePalette();
   const [width, setWidth] = useState(0);
   const here = useMemo(() => points.filter((point) => isOnDeck(deck, point)), [deck, points]);
-  const wrong = useMemo(() => worstFirst(here).filter(({ result }) => isWrong(result.grade)), [here]);
-  const labels = useMemo(() => {
-    const spotOf = (point: GradedPoint) => pointSpot(point, shape);
-    return placeLabels(
-      wrong.slice(0, MOST_NAMED).flatMap((point) => {
-        const at = spotOf(point);
-        return at ? [{ key: point.key, text: pointShort(point.point, point.place, vehicle), at }] : [];
-      }),
-      here.flatMap((point) => spotOf(point) ?? []),
-    );
-  }, [wrong, here, shape, vehicle]);
+  const { shapes, texts, unnamed } = useMemo(
+    () => drawDeck(deck, vehicle, here, { name: ({ point, place }) => pointShort(point, place, vehicle), figure }),
+    [deck, here, vehicle],
+  );
   const drawing = (
     <Svg
       viewBox={`0 0 ${DRAWING.width} ${DRAWING.height}`}
@@ -72,23 +59,14 @@ function Deck({ deck, shape, isFirst, vehicle, points, onPoint, saveAs }: DeckPr
       role="img"
       aria-label={deckWords(deck, here, vehicle)}
     >
-      {deck === 'wheels' ? (
-        <Wheels shape={shape} vehicle={vehicle} points={here} />
-      ) : (
-        <Floor deck={deck} shape={shape} points={here} />
-      )}
-      {/* Which way it goes. */}
-      <Path
-        d={`M9 ${DRAWING.height / 2 - 9}L1 ${DRAWING.height / 2}L9 ${DRAWING.height / 2 + 9}Z`}
-        fill={palette.soft}
-      />
-      {labels.map(({ key, text, x, y, anchor }) => (
+      <Shapes shapes={shapes} />
+      {texts.map(({ text, x, y, anchor, strong }) => (
         <SvgText
-          key={key}
+          key={`${x} ${y} ${text}`}
           {...{ x, y }}
           textAnchor={anchor}
           fill={palette.ink}
-          fontFamily={FONT.labelStrong}
+          fontFamily={strong ? FONT.labelStrong : FONT.label}
           fontSize={SIZE.l}
         >
           {text}
@@ -131,7 +109,7 @@ function Deck({ deck, shape, isFirst, vehicle, points, onPoint, saveAs }: DeckPr
       ) : (
         drawing
       )}
-      <DeckNote wrong={wrong.filter(({ key }) => !labels.some((label) => label.key === key))} {...{ here, vehicle }} />
+      <DeckNote wrong={unnamed} {...{ here, vehicle }} />
     </View>
   );
 }
@@ -143,6 +121,9 @@ interface DeckNoteProps {
   readonly vehicle: DrawnVehicle;
 }
 
+/** Names under a drawing; the rest is counted. */
+const MOST_TOLD = 5;
+
 /** What the drawing had no room to name, and how much nobody has seen. */
 function DeckNote({ wrong, here, vehicle }: DeckNoteProps) {
   const palette = usePalette();
@@ -150,12 +131,12 @@ function DeckNote({ wrong, here, vehicle }: DeckNoteProps) {
   if (wrong.length === 0 && unseen === 0) return null;
   return (
     <Words size="m" soft>
-      {wrong.slice(0, MOST_NAMED).map(({ key, point, place, result }, index) => (
+      {wrong.slice(0, MOST_TOLD).map(({ key, point, place, result }, index) => (
         <Words key={key} size="m" strong colour={gradeColours(palette, result.grade).line}>
           {`${index > 0 ? ', ' : ''}${pointShort(point, place, vehicle)}`}
         </Words>
       ))}
-      {wrong.length > MOST_NAMED ? say.andMore(wrong.length - MOST_NAMED) : ''}
+      {wrong.length > MOST_TOLD ? say.andMore(wrong.length - MOST_TOLD) : ''}
       {unseen > 0 ? say.notSeen(wrong.length > 0 ? ' · ' : '', unseen) : ''}
     </Words>
   );

@@ -3,8 +3,15 @@ import { memo, useMemo } from 'react';
 import { View } from 'react-native';
 import Svg, { Circle, Path, Rect } from 'react-native-svg';
 import { usePalette } from '../../kit/theme';
-import { pointSpot } from './deckShape';
-import { DRAWING, hubSpot, vehicleShape, type DrawnVehicle, type Spot, type VehicleShape } from './vehicleShape';
+import { pointSpot } from '@weskopos/core/decks/deckShape';
+import {
+  DRAWING,
+  hubSpot,
+  vehicleShape,
+  type DrawnVehicle,
+  type Spot,
+  type VehicleShape,
+} from '@weskopos/core/decks/vehicleShape';
 
 interface PointPlaceProps {
   readonly vehicle: DrawnVehicle;

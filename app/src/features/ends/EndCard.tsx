@@ -21,7 +21,7 @@ import { usePalette } from '../../kit/theme';
 import { SPACE } from '../../kit/tokens';
 import { Label, Words } from '../../kit/Words';
 import { words } from '@weskopos/words/en';
-import { endTitle } from '../../visit/endTitle';
+import { endTitle } from '@weskopos/words/endTitle';
 import { amount, dayAndTime } from '@weskopos/words/show';
 import { Filling } from './Filling';
 import { ProofLine, tightnessLine } from './ProofLine';

@@ -11,7 +11,7 @@ import { useVisit, type FoundVisit } from '../../sync/useLife';
 import { dayAndTime } from '@weskopos/words/show';
 import { NotHere } from '../../shell/NotHere';
 import { EndCard } from './EndCard';
-import { endTitle } from '../../visit/endTitle';
+import { endTitle } from '@weskopos/words/endTitle';
 import { OilServiceCard } from './OilServiceCard';
 import { OpenEndCard } from './OpenEndCard';
 import { StateCard } from './StateCard';

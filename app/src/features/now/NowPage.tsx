@@ -22,7 +22,7 @@ import { sheet as say } from '@weskopos/words/en/pages/sheet';
 import { toDoWords } from '@weskopos/words/toDoWords';
 import { RunOutCalendar } from '../charts/lazyCharts';
 import { Decks } from '../decks/Decks';
-import { DECKS, isOnDeck } from '../decks/deckNames';
+import { DECKS, isOnDeck } from '@weskopos/core/decks/deckNames';
 import { DueCard } from '../life/DueCard';
 import { InferredCard } from '../life/InferredCard';
 import { trendPage } from '../sheet/trendPage';

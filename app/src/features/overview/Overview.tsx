@@ -14,7 +14,7 @@ import { useVisit } from '../../sync/useLife';
 import { nowIso } from '../../sync/clock';
 import { record, useWorkshop } from '../../sync/workshop';
 import { NotToDrive } from '../../visit/NotToDrive';
-import { endTitle } from '../../visit/endTitle';
+import { endTitle } from '@weskopos/words/endTitle';
 import { Decks } from '../decks/Decks';
 import { NotHere } from '../../shell/NotHere';
 import { CoverageList } from '../../visit/CoverageList';

@@ -11,7 +11,7 @@ import { useVisit } from '../../sync/useLife';
 import { dueWords } from '@weskopos/words/dueWords';
 import { words } from '@weskopos/words/en';
 import { day, dayAndTime, meterWords } from '@weskopos/words/show';
-import { endTitle } from '../../visit/endTitle';
+import { endTitle } from '@weskopos/words/endTitle';
 import { SpecList } from '../../visit/SpecList';
 import { NotHere } from '../../shell/NotHere';
 import { QrMark } from '../../kit/QrMark';

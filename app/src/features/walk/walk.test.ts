@@ -2,8 +2,8 @@
 import { CAR, contextOf, findingOf, readingOf, rulesWith } from '@weskopos/core/tests/builders';
 import { LAMPS, gradePoint, gradedPoints, nextFinding, walkSteps } from '@weskopos/core';
 import { drawMark } from '../photo/drawMark';
-import { DRAWING } from '../decks/vehicleShape';
-import { nearestPoint } from '../decks/nearestPoint';
+import { DRAWING } from '@weskopos/core/decks/vehicleShape';
+import { nearestPoint } from '@weskopos/core/decks/nearestPoint';
 import { quickLook } from '../../visit/quickLook';
 import { WALK_ACTS, WALK_KEYS, swipeAct, walkAct } from './walkKeys';
 

@@ -1,5 +1,5 @@
 import type { AnswerOf, KeeperLink } from '@weskopos/contract';
-import { LINK_PATH } from '@weskopos/contract/device';
+import { LANGUAGES, LINK_PATH, type Language } from '@weskopos/contract/device';
 import { isClosed, worksOf } from '@weskopos/core/works/worksOf';
 import { useEffect, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -16,7 +16,9 @@ import { nowIso } from '../../sync/clock';
 import { call } from '../../sync/workshop';
 import { putEntry } from '../../visit/putEntry';
 import { keeper as say } from '@weskopos/words/en/pages/keeper';
+import { report as paperSay } from '@weskopos/words/en/pages/report';
 import { keeperLetter } from '@weskopos/words/keeperLetter';
+import { inTongue, told } from '@weskopos/words/tongue';
 import { problemWords } from '../../words/problemWords';
 import { day } from '@weskopos/words/show';
 import type { SheetProps } from '../sheet/VehiclePage';
@@ -35,6 +37,7 @@ export function KeeperCard({ life, onDone }: KeeperCardProps) {
   const works = worksOf(entries).filter((work) => !isClosed(work));
   const [from, setFrom] = useState(readDevice(FROM) ?? '');
   const [days, setDays] = useState<(typeof DAYS)[number]>('30');
+  const [language, setLanguage] = useState<Language>('en');
   const [given, setGiven] = useState<AnswerOf<'giveLink'>>();
   const [links, setLinks] = useState<readonly KeeperLink[]>([]);
   const [problem, setProblem] = useState<string>();
@@ -46,7 +49,8 @@ export function KeeperCard({ life, onDone }: KeeperCardProps) {
   }, [id]);
   const make = async () => {
     setProblem(undefined);
-    const letter = keeperLetter(works, life, vehicle, from.trim());
+    const tongue = language === 'de' ? (await import('@weskopos/words/de')).de : told;
+    const letter = inTongue(tongue, () => keeperLetter(works, life, vehicle, from.trim(), language));
     setGiven(await call('giveLink', { params: { id }, body: { letter, days: Number(days) } }));
     writeDevice(FROM, from.trim());
     for (const { id: refers, state } of works)
@@ -92,6 +96,13 @@ export function KeeperCard({ life, onDone }: KeeperCardProps) {
           <Words>{say.help}</Words>
           <Words strong>{say.told(works.length)}</Words>
           <Field label={say.from} value={from} onChangeText={setFrom} maxLength={120} />
+          <Choice
+            label={paperSay.language}
+            options={LANGUAGES}
+            word={(one) => paperSay.languageName[one]}
+            value={language}
+            onChoose={setLanguage}
+          />
           <Choice label={say.days} options={DAYS} word={(one) => say.daysWord[one]} value={days} onChoose={setDays} />
         </>
       )}

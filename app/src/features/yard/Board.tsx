@@ -11,7 +11,7 @@ import { SPACE } from '../../kit/tokens';
 import { gradeColours, usePalette } from '../../kit/theme';
 import { Heading, Label } from '../../kit/Words';
 import { BoltsDone } from '../../visit/BoltsDone';
-import { endTitle } from '../../visit/endTitle';
+import { endTitle } from '@weskopos/words/endTitle';
 import { changeSentence } from '@weskopos/words/changeSentence';
 import { words } from '@weskopos/words/en';
 import { common } from '@weskopos/words/en/pages/common';

@@ -1,5 +1,3 @@
-import type { WorkCode } from '@weskopos/core';
-
 /** Words of what a keeper is told, and of the card it is made on. */
 export const keeper = {
   put: 'Put to the keeper',
@@ -20,37 +18,4 @@ export const keeper = {
   link: (day: string, by: string, until: string) => `Made ${day} by ${by}, open until ${until}`,
   withdraw: 'Withdraw it',
   withdrawOf: (day: string) => `Withdraw the link made ${day}`,
-
-  verdict: {
-    stops: 'Please do not drive it before the first of these is done.',
-    fail: 'Something has to be put right soon.',
-    advisory: 'It can be driven; something needs attention.',
-    pass: 'It is in order; some work comes up.',
-  },
-  caution:
-    'What the maker and the law of the place ask for holds, whatever is agreed here. If it drives, brakes or sounds unlike before, do not wait for the appointment.',
-  plain: {
-    pads: 'Brake pads press on the disc to slow the vehicle. They wear down as it brakes.',
-    shoes: 'Brake shoes press on the drum to slow the vehicle. They wear down as it brakes.',
-    discs: 'Brake discs are what the pads press on. Below their least thickness they get too hot and can crack.',
-    tyres: 'Tread leads water away and grips. Worn or damaged tyres brake later, above all in the wet.',
-    'engine-oil': 'Oil keeps the engine from wearing. It ages with distance and time.',
-    'oil-filter': 'The filter keeps dirt out of the oil. It is renewed with it.',
-    'air-filter': 'The engine breathes through it. A clogged one costs power and fuel.',
-    'cabin-filter': 'The air you breathe comes through it.',
-    'fuel-filter': 'It keeps dirt and water out of the injection.',
-    'spark-plugs': 'They light the fuel. Worn ones start badly and burn unevenly.',
-    coolant: 'It keeps the engine from freezing and from boiling, and from rust inside.',
-    'brake-fluid':
-      'It carries the force of your foot to the brakes. It takes up water, and can boil on a long descent.',
-    'timing-belt': 'It drives the valves. If it breaks, the engine is most often damaged.',
-    'auxiliary-belt': 'It drives alternator, pump and more. If it breaks you are left standing.',
-    battery: 'It starts the engine. A weak one fails first in the cold.',
-    'key-cell': 'The small battery in the key.',
-    wipers: 'Worn blades smear where you look.',
-    rotation: 'Tyres change places so that they wear evenly.',
-    alignment: 'Wheels out of line eat tyres and pull to one side.',
-    greasing: 'Joints are kept from wearing dry.',
-    'wheel-bolts': 'After wheels were off, bolts are torqued once more.',
-  } satisfies Partial<Record<WorkCode, string>>,
 };

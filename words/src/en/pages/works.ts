@@ -1,14 +1,13 @@
-import type { Urgency, WorkStepKind } from '@weskopos/core';
-import type { WorkState } from '@weskopos/core/works/worksOf';
+import type { WorkStepKind } from '@weskopos/core';
 import type { Opening } from '@weskopos/core/works/groupWorks';
+import { worksTold } from '../worksTold';
 
 /** Words of what is to be done at vehicles. */
 export const works = {
+  ...worksTold,
   title: 'Works',
   nothing: 'Nothing is to be done: nothing stands open, nothing is written down.',
   nothingAll: 'Nothing is written down to be done. Works are taken up on a vehicle’s own page Works.',
-  part: { pads: 'Brake pads', shoes: 'Brake shoes', discs: 'Brake discs' },
-  putRight: (point: string) => `${point}: put right`,
   opening: {
     wheels: 'Wheels off once',
     tray: 'Tray off once',
@@ -17,44 +16,9 @@ export const works = {
     alone: 'By itself',
   } satisfies Record<Exclude<Opening['kind'], 'brakes'>, string>,
   brakes: (axle: string) => `Brakes opened once, ${axle}`,
-  urgency: {
-    'not-driven': 'Not to be driven before it is done',
-    'before-next': 'Before the next long drive',
-    'next-visit': 'At the next visit',
-    watch: 'Watched',
-  } satisfies Record<Exclude<Urgency, 'by'>, string>,
-  between: (from: string, to: string) => `Between ${from} and ${to}`,
-  by: (day: string) => `By ${day}`,
-  due: (day: string) => `falls due ${day}`,
-  mayRunOut: (what: string, from: string) => `${what} may be at its limit from ${from}`,
-  boltsAgain: (from: string, to: string) => `torqued again between ${from} and ${to}`,
-  found: (what: string, grade: string, day: string) => `${what} ${grade}, found ${day}`,
-  plainGrade: { advisory: 'needs attention', fail: 'is not in order' },
-  andMore: (count: number) => `and ${count} more`,
   worse: 'Worse than when it was spoken of',
-  state: {
-    proposed: 'on the list',
-    put: 'put to the keeper',
-    agreed: 'agreed',
-    declined: 'not now',
-    asked: 'asked back',
-    planned: 'planned',
-    done: 'done',
-    withdrawn: 'withdrawn',
-  } satisfies Record<WorkState, string>,
   fresh: 'proposed',
-  plannedFor: (day: string) => `planned ${day}`,
   declinedTimes: (count: number) => `declined ${count} times`,
-  step: {
-    put: 'Put to the keeper',
-    agreed: 'Agreed',
-    declined: 'Not now',
-    asked: 'Asked back',
-    planned: 'Planned',
-    done: 'Done',
-    withdrawn: 'Withdrawn',
-    again: 'Taken up again',
-  } satisfies Record<WorkStepKind, string>,
   /** What somebody does to bring a work there. */
   act: {
     put: 'Put to the keeper',
@@ -69,7 +33,6 @@ export const works = {
   actOn: (act: string, work: string) => `${act}: ${work}`,
   work: (name: string) => `Work: ${name}`,
   told: (work: string, step: string) => `${work}: ${step}`,
-  by_: (words: string, who: string) => `${words}, by ${who}`,
   take: 'Write it down',
   takeAll: 'Write all down',
   takenAll: (count: number) => `${count === 1 ? 'One work' : `${count} works`} written down.`,

@@ -1,7 +1,7 @@
 import type { LeakStage } from '@weskopos/core';
 import Svg, { Path } from 'react-native-svg';
 import { usePalette } from '../../../kit/theme';
-import { LeakDrop } from '../../decks/LeakDrop';
+import { leakDrop } from '@weskopos/core/decks/marks';
 
 /** A stage of a leak as its drop, small; dry is the clean line. */
 export function StageDrop({ stage, chosen }: { readonly stage: LeakStage; readonly chosen: boolean }) {
@@ -12,7 +12,11 @@ export function StageDrop({ stage, chosen }: { readonly stage: LeakStage; readon
       {stage === 'dry' ? (
         <Path d="M8 20H32" stroke={colour} strokeWidth={2.5} />
       ) : (
-        <LeakDrop stage={stage} x={stage === 'run' || stage === 'drip' ? 14 : 20} y={15} colour={colour} size={16} />
+        leakDrop(stage, { x: stage === 'run' || stage === 'drip' ? 14 : 20, y: 15 }, 'ink', 16).map(
+          ({ d, fillOpacity = 1, width }) => (
+            <Path key={d} d={d} fill={colour} fillOpacity={fillOpacity} stroke={colour} strokeWidth={width} />
+          ),
+        )
       )}
     </Svg>
   );

@@ -1,4 +1,5 @@
-import { LEAK_STAGES, type GradedPoint, type LeakStage } from '@weskopos/core';
+import { LEAK_STAGES, type LeakStage } from '../catalogue/leaks';
+import type { GradedPoint } from '../grading/verdict';
 
 /** The furthest stage among a point's leaks; null where nothing leaks. */
 export function worstLeak({ finding }: Pick<GradedPoint, 'finding'>): Exclude<LeakStage, 'dry'> | null {

@@ -2,7 +2,7 @@ import type { WorkStepKind } from '@weskopos/core';
 import type { WorkState } from '@weskopos/core/works/worksOf';
 
 /** Words of the page a keeper sees; what is told of the vehicle itself comes in the letter. */
-export const keeperWords = {
+export const keeperPage = {
   title: 'Your vehicle',
   thanks: 'Thank you: the workshop has your answer.',
   notTaken: 'Nothing was sent yet. What you typed is still here.',

@@ -1,4 +1,5 @@
-import { bodyOf, hubPlaces, tyresAtHub, type Body, type Hub, type Place, type Vehicle } from '@weskopos/core';
+import { bodyOf, type Body } from '../vehicle/makeUp';
+import { hubPlaces, tyresAtHub, type Hub, type Place, type Vehicle } from '../vehicle/vehicle';
 
 /** The picture a vehicle is drawn in, its own units; front to the left, nearside of a right-hand driver on top. */
 export const DRAWING = { width: 420, height: 196 } as const;

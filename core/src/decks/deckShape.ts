@@ -1,4 +1,5 @@
-import { cataloguePoint, type GradedPoint } from '@weskopos/core';
+import { cataloguePoint } from '../catalogue/catalogue';
+import type { GradedPoint } from '../grading/verdict';
 import type { DeckName } from './deckNames';
 import { DRAWING, type Box, type Spot, type VehicleShape } from './vehicleShape';
 

@@ -1,4 +1,5 @@
-import { cataloguePoint, type GradedPoint } from '@weskopos/core';
+import { cataloguePoint } from '../catalogue/catalogue';
+import type { GradedPoint } from '../grading/verdict';
 
 /** The floors of a vehicle's drawing, from above. */
 export const DECKS = ['bonnet', 'wheels', 'under'] as const;

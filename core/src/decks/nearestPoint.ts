@@ -1,4 +1,5 @@
-import { hubPlaces, type GradedPoint } from '@weskopos/core';
+import { hubPlaces } from '../vehicle/vehicle';
+import type { GradedPoint } from '../grading/verdict';
 import type { DeckName } from './deckNames';
 import { isOnDeck } from './deckNames';
 import { pointSpot } from './deckShape';

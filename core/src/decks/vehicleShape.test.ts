@@ -1,6 +1,7 @@
-/** @jest-environment node */
-import { BODIES, gradedPoints, hubPlaces, tyresAtHub, type Axle, type Body } from '@weskopos/core';
-import { CAR, MINIBUS, contextOf, findingOf, leakOf } from '@weskopos/core/tests/builders';
+import { BODIES, type Body } from '../vehicle/makeUp';
+import { gradedPoints } from '../grading/verdict';
+import { hubPlaces, tyresAtHub, type Axle } from '../vehicle/vehicle';
+import { CAR, MINIBUS, contextOf, findingOf, leakOf } from '../tests/builders';
 import fc from 'fast-check';
 import { placeLabels, pointSpot } from './deckShape';
 import { DECKS, isOnDeck } from './deckNames';
