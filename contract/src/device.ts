@@ -1,5 +1,6 @@
 /** What a device needs to start: where to knock, what to send along. A door of its own, so that no shape is loaded for it. */
 export {
+  ALL_WORKS,
   AUDIT_CSV_PATH,
   BUNDLE_PATHS,
   DOCS_PATH,

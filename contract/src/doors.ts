@@ -74,3 +74,5 @@ export const GUARD_HEADER = 'x-weskopos';
 
 /** Server-sent events of one visit; the one answer that is no JSON document. Append the visit's id. */
 export const LIVE_PATH = '/api/live';
+/** Who looks at the works of all vehicles listens under it, instead of under a visit. */
+export const ALL_WORKS = 'works';

@@ -102,6 +102,7 @@ export async function openContext(config: Config, clock: () => Date): Promise<Co
     const photos = new PhotoFiles(path.join(config.dataFolder, 'photos'));
     const { imports: folder, keys } = foldersOf(config.dataFolder);
     const changed = (vehicleId: string) => book.vehicleChanged(vehicleId);
+    const live = new LiveHub();
     const imports = new Imports({ engine, ledger, photos, clock, folder, changed });
     await imports.open();
     const { dataFolder, backupFolder } = config;
@@ -120,12 +121,20 @@ export async function openContext(config: Config, clock: () => Date): Promise<Co
       tokens: new Tokens({ engine, ledger, clock }),
       audit: new Audit({ ledger, clock }),
       pdfs: new Pdfs({ engine, fleet: book, photos, clock }),
-      links: new Links({ engine, ledger, clock, changed }),
+      links: new Links({
+        engine,
+        ledger,
+        clock,
+        changed: (vehicleId) => {
+          changed(vehicleId);
+          live.worksChanged(vehicleId, { device: 'keeper' });
+        },
+      }),
       photos,
       imports,
       sheets: new Sheets({ engine, ledger, clock, folder, keys, changed }),
       backups,
-      live: new LiveHub(),
+      live,
       fleet: book,
       clock,
       log,

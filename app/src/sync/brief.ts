@@ -17,6 +17,7 @@ import {
   type Wait,
 } from '@weskopos/core';
 import { stickerOf, type NextDue } from '@weskopos/core/jobs/stickerOf';
+import { isClosed, worksOf, type Work } from '@weskopos/core/works/worksOf';
 import { meterLog, usualMinutes, type MeterLog } from '@weskopos/core/today';
 import { newestVisits } from './foldLife';
 import { perObject } from './perObject';
@@ -33,6 +34,15 @@ export interface HalfDone {
   readonly ends: readonly LooseEnd[];
   /** What runs by itself and was not heard yet. */
   readonly waits: readonly Wait[];
+}
+
+/** A work that is not closed, as boards tell it. */
+export interface WorkInBrief extends Pick<
+  Work,
+  'id' | 'task' | 'urgency' | 'state' | 'plannedOn' | 'minutes' | 'saidAt' | 'declines'
+> {
+  /** The last word is the keeper's. */
+  readonly answered: boolean;
 }
 
 /** A signature: which visit's, when (ISO 8601), and whose. */
@@ -58,6 +68,8 @@ export interface Brief extends YardEntry {
   readonly halfDone: HalfDone | null;
   /** The last few, oldest first; given up visits are left out. */
   readonly signatures: readonly Signature[];
+  /** Works that are not closed. */
+  readonly works: readonly WorkInBrief[];
   /** Ids of every visit of the life. */
   readonly visits: readonly string[];
 }
@@ -65,7 +77,7 @@ export interface Brief extends YardEntry {
 /** A vehicle is seldom signed so often between two looks at the yard. */
 const SIGNATURES = 4;
 /** Counts the ways a brief was ever made: another one is made again from the life. */
-const FORM = 1;
+const FORM = 2;
 
 /** How a brief is made today. */
 export const briefMaking = (rulebooks: readonly Rulebook[]): Brief['made'] => ({
@@ -96,8 +108,16 @@ export const briefOf = perObject((life: Life, rulebooks: readonly Rulebook[]): B
     minutes: usualMinutes(life, rulebook),
     halfDone: open ? halfDoneOf(vehicle, open, rulebooks) : null,
     signatures: signaturesOf(visits).slice(-SIGNATURES),
+    works: worksOf(entries)
+      .filter((work) => !isClosed(work))
+      .map(workInBrief),
     visits: visits.map(({ inspection }) => inspection.id),
   };
+});
+
+const workInBrief = ({ id, task, urgency, state, plannedOn, minutes, saidAt, declines, steps }: Work): WorkInBrief => ({
+  ...{ id, task, urgency, state, plannedOn, minutes, saidAt, declines },
+  answered: (steps.at(-1)?.keeper ?? '') !== '',
 });
 
 const signaturesOf = (visits: readonly Visit[]): readonly Signature[] =>

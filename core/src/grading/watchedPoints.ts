@@ -28,10 +28,14 @@ const SHOWN_AT: Readonly<Record<string, PointCode>> = {
 const AT_PLACE: readonly PointCode[] = ['close.bolts'];
 
 /**
- * What a return visit looks at again: watched spots, advisories, fails, what was not seen or only carried, and where it
- * shows what was left open. By key.
+ * What a return visit looks at again: watched spots, advisories, fails, what was not seen or only carried, where it shows
+ * what was left open, and what works were to put right. By key.
  */
-export function watchedPoints(last: readonly GradedPoint[], leftOpen: readonly LeftOpen[] = []): string[] {
+export function watchedPoints(
+  last: readonly GradedPoint[],
+  leftOpen: readonly LeftOpen[] = [],
+  works: readonly string[] = [],
+): string[] {
   const watched = last
     .filter(
       ({ result }) =>
@@ -42,5 +46,5 @@ export function watchedPoints(last: readonly GradedPoint[], leftOpen: readonly L
     const point = entryOf<PointCode>(SHOWN_AT, end) ?? 'close.leakcheck';
     return pointKey(point, AT_PLACE.includes(point) ? place : '');
   });
-  return [...new Set([...watched, ...open])];
+  return [...new Set([...watched, ...open, ...works])];
 }

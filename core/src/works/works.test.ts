@@ -4,6 +4,7 @@ import type { WorkStepContent, WorkTask } from '../parts/work';
 import type { ToDo } from '../report/toDo';
 import { CAR, boardPartOf, contextOf, findingOf, readingOf, treadOf } from '../tests/builders';
 import { comesAfter, groupWorks } from './groupWorks';
+import { pointsOfWorks } from './pointsOfWorks';
 import { proposeWorks, worksBoard, type Proposal } from './proposeWorks';
 import { worksOf } from './worksOf';
 
@@ -162,6 +163,19 @@ describe('what is written down', () => {
     expect(worksOf([one, planned, back])[0]).toMatchObject({ state: 'proposed', plannedOn: null });
     expect(worksOf([one, { ...back, refers: one.id }])).toEqual([]);
   });
+});
+
+test('a return visit looks where works that were done or are still wanted were found; not at what it has seen since', () => {
+  const [pads] = proposeWorks([PADS_R, PADS_L]);
+  const [damper] = proposeWorks([found('damper', '2L')]);
+  if (!pads || !damper) throw new Error('nothing is proposed');
+  const [one, other] = [work(pads), work(damper)];
+  const done = said(one, 'done', '2026-11-24T08:00:00.000Z');
+  const gone = said(other, 'withdrawn', '2026-11-24T08:00:00.000Z');
+  const asked = (since: string, entries: LifeEntry[]) => pointsOfWorks(worksOf(entries), since);
+  expect(asked('2026-11-20T08:00:00.000Z', [one, done, other])).toEqual(['pad.inner@1L', 'pad.inner@1R', 'damper@2L']);
+  expect(asked('2026-12-01T08:00:00.000Z', [one, done, other])).toEqual(['damper@2L']);
+  expect(asked('2026-11-20T08:00:00.000Z', [other, gone])).toEqual([]);
 });
 
 describe('what is done in one go', () => {

@@ -1,4 +1,5 @@
 import { ENDPOINTS, type Operation } from '@weskopos/contract';
+import type { LifeEntryKind } from '@weskopos/core';
 import type { Engine } from '../db/engine';
 import type { Ledger } from '../ledger/ledger';
 import type { LiveHub } from '../live/liveHub';
@@ -23,6 +24,8 @@ export function operationRoutes(api: Api, { engine, ledger, clock, live, fleet }
     );
     const touched = new Map(body.operations.map((operation) => [visitOf(operation), operation.device]));
     for (const [visitId, device] of touched) if (visitId) live.changed(visitId, { device });
+    for (const { kind, body: said, device } of body.operations)
+      if (kind === 'entry.put' && OF_WORKS.includes(said.kind)) live.worksChanged(said.vehicleId, { device });
     const applied = new Set(outcomes.flatMap(({ id, status }) => (status === 'applied' ? [id] : [])));
     for (const vehicleId of await vehiclesTouched(
       engine,
@@ -32,6 +35,9 @@ export function operationRoutes(api: Api, { engine, ledger, clock, live, fleet }
     return [...outcomes];
   });
 }
+
+/** Entries who looks at works hears of at once; also of what a work writes into the life. */
+const OF_WORKS: readonly LifeEntryKind[] = ['work', 'work-step', 'undo'];
 
 /** The visit an operation is part of; undefined for those of none. */
 function visitOf(operation: Operation): string | undefined {

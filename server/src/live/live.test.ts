@@ -48,6 +48,24 @@ test('two devices on one visit see each other’s place and changes; one that le
   bay.leave();
 });
 
+test('who looks at works hears what is said of them: at one vehicle, and at all', async () => {
+  const { vehicle } = await openVisit(workshop.client);
+  const { vehicle: other } = await openVisit(workshop.client);
+  const [here, all, elsewhere] = [
+    await listenTo(vehicle.id, 'desk'),
+    await listenTo('works', 'yard'),
+    await listenTo(other.id, 'bay'),
+  ];
+  const task = { code: 'own', point: null, name: 'Tow bar wiring', place: '' } as const;
+  const stamp = { id: randomUUID(), vehicleId: vehicle.id, at: '2026-06-01T08:00:00.000Z', meter: null };
+  const rest = { reasons: [], urgency: 'watch', from: null, to: null, minutes: null, parts: [], note: '' } as const;
+  await workshop.client.operations(operationOf('entry.put', { ...stamp, kind: 'work', task, ...rest }));
+  await here.until(/event: changed/);
+  await all.until(/event: changed/);
+  await expect(elsewhere.until(/event: changed/)).rejects.toThrow('not heard');
+  for (const one of [here, all, elsewhere]) one.leave();
+});
+
 test('a visit that is not there, a listener without a name, and somebody not signed in are refused', async () => {
   const { inspection } = await openVisit(workshop.client);
   const get = (path: string, cookie = workshop.client.cookie) =>

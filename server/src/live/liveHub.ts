@@ -1,4 +1,4 @@
-import type { Changed, LiveEvent, Presence } from '@weskopos/contract';
+import { ALL_WORKS, type Changed, type LiveEvent, type Presence } from '@weskopos/contract';
 
 interface Listener {
   readonly device: string;
@@ -36,6 +36,12 @@ export class LiveHub {
   /** A device has changed something in a visit: whoever else looks fetches it. */
   changed(visitId: string, { device }: Changed): void {
     for (const { send } of this.visits.get(visitId) ?? []) send('changed', { device });
+  }
+
+  /** Something was said of a vehicle's works: who looks at them, or at those of all, fetches it. */
+  worksChanged(vehicleId: string, by: Changed): void {
+    this.changed(vehicleId, by);
+    this.changed(ALL_WORKS, by);
   }
 
   /** Ends every open answer, so that a stop need not wait for them. */

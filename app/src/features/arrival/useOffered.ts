@@ -14,6 +14,8 @@ import type { Life } from '@weskopos/contract';
 import { useMemo } from 'react';
 import { useRulebooks } from '../../sync/useLife';
 import { rulesFor } from '../../sync/workshop';
+import { pointsOfWorks } from '@weskopos/core/works/pointsOfWorks';
+import { worksOf } from '@weskopos/core/works/worksOf';
 import { usualVisit } from '@weskopos/core/today';
 
 /** The inspections a vehicle can be given, and what the chosen one looks at. */
@@ -40,6 +42,7 @@ export function useOffered(life: Life, template: string | null): Offered {
         ? watchedPoints(
             verdictOfVisit(vehicle, lastSigned, rulesFor(rulebooks, lastSigned.inspection)).points,
             openEnds(lastSigned.acts).map(({ opened }) => opened),
+            pointsOfWorks(worksOf(life.entries), lastSigned.inspection.startedAt),
           )
         : null;
     const steps = chosen ? walkSteps({ vehicle, template: chosen, house: rulebook.house, focus }) : [];

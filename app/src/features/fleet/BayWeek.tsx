@@ -13,6 +13,7 @@ import { fleet as say } from '@weskopos/words/en/pages/fleet';
 import { yard } from '@weskopos/words/en/pages/yard';
 import { dateWords, workTime } from '@weskopos/words/show';
 import { toDoWords } from '@weskopos/words/toDoWords';
+import { taskWords } from '@weskopos/words/workWords';
 import { isDue, stops, type AtVehicle } from '../yard/today';
 import { useMinute, useTodayOf } from '../yard/useToday';
 import { bayWeek, endOfBayWeek } from './bayWeek';
@@ -87,14 +88,19 @@ export function BayWeek({ entries, boards }: BayWeekProps) {
 }
 
 /** A vehicle that comes, and the first of what for. */
-function Coming({ at: { entry, list, minutes }, now }: { readonly at: AtVehicle; readonly now: string }) {
+function Coming({ at: { entry, list, minutes, planned }, now }: { readonly at: AtVehicle; readonly now: string }) {
   const { vehicle, standing } = entry;
   const [first, ...more] = list.filter((one) => isDue(one) || stops(one));
-  const what = first
+  const works = planned.map(({ task }) => taskWords(task, vehicle)).join(', ');
+  const due = first
     ? `${toDoWords(first, vehicle, now).name}${more.length > 0 ? yard.andMore(more.length) : ''}`
     : yard.turn;
+  const what = works || due;
   return (
-    <LinkPress href={`/vehicle/${vehicle.id}`} style={styles.coming}>
+    <LinkPress
+      href={planned.length > 0 ? `/vehicle/${vehicle.id}/works` : `/vehicle/${vehicle.id}`}
+      style={styles.coming}
+    >
       <GradeMark grade={standing?.grade ?? 'not-seen'} height={30} />
       <View style={styles.grow}>
         <Label size="l">{vehicle.fleetCode}</Label>

@@ -1,5 +1,6 @@
 import type { Visit } from '@weskopos/contract';
-import { isOpen, isSigned, verdictOfVisit, type LifeEntry } from '@weskopos/core';
+import { isOpen, isSigned, verdictOfVisit, type Vehicle } from '@weskopos/core';
+import type { Work } from '@weskopos/core/works/worksOf';
 import type { ReactNode } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { GradeMark } from '../../kit/GradeMark';
@@ -13,6 +14,8 @@ import { putEntry } from '../../visit/putEntry';
 import { words } from '@weskopos/words/en';
 import { life as about } from '@weskopos/words/en/pages/life';
 import { sheet as say } from '@weskopos/words/en/pages/sheet';
+import { works } from '@weskopos/words/en/pages/works';
+import { stepWords, taskWords } from '@weskopos/words/workWords';
 import { entrySentence } from '@weskopos/words/entrySentence';
 import { capital, dateWords, day, jobWords, meterWords, templateWords } from '@weskopos/words/show';
 import { PhotoStrip } from '../photo/PhotoStrip';
@@ -35,6 +38,7 @@ export function LifeMoment({ mark, life, sheet, marked, onMark }: LifeMomentProp
     ) : (
       <VisitMoment {...{ life, sheet, marked, onMark }} visit={mark.visit} />
     );
+  if (mark.kind === 'work') return <WorkMoment work={mark.work} vehicle={vehicle} />;
   const told = mark.kind === 'job' ? capital(jobWords(mark.job.job)) : entrySentence(mark.entry, vehicle, life.entries);
   const meter = mark.kind === 'job' ? mark.job.meter : mark.entry.meter;
   return (
@@ -47,7 +51,7 @@ export function LifeMoment({ mark, life, sheet, marked, onMark }: LifeMomentProp
           </Words>
         )}
       </View>
-      {mark.kind === 'entry' && !isKeepers(mark.entry) ? (
+      {mark.kind === 'entry' ? (
         <Press
           kind="quiet"
           label={about.takeBack}
@@ -59,8 +63,31 @@ export function LifeMoment({ mark, life, sheet, marked, onMark }: LifeMomentProp
   );
 }
 
-/** What a keeper said is his to say otherwise. */
-const isKeepers = (entry: LifeEntry) => entry.kind === 'work-step' && entry.keeper !== '';
+/** A work, how it stands, and what was said of it last; all of it stands on its own page. */
+function WorkMoment({ work, vehicle }: { readonly work: Work; readonly vehicle: Vehicle }) {
+  const palette = usePalette();
+  const last = work.steps.at(-1);
+  const good = work.state === 'done' || work.state === 'agreed' || work.state === 'planned';
+  return (
+    <Row at={work.saidAt}>
+      <LinkPress href={`/vehicle/${vehicle.id}/works`} style={styles.whole}>
+        <View style={styles.text}>
+          <Words>{works.work(taskWords(work.task, vehicle))}</Words>
+          {last && (last.words !== '' || last.keeper !== '') ? (
+            <Words size="s" soft>
+              {stepWords(last)}
+            </Words>
+          ) : null}
+        </View>
+        <Label size="l" colour={good ? palette.pass : palette.ink}>
+          {work.declines > 1 && work.state === 'declined'
+            ? works.declinedTimes(work.declines)
+            : works.state[work.state]}
+        </Label>
+      </LinkPress>
+    </Row>
+  );
+}
 
 /** Pictures of a visit that stand on the line. */
 const MOST_PHOTOS = 4;
@@ -142,5 +169,5 @@ const styles = StyleSheet.create({
   thread: { position: 'absolute', top: 0, bottom: 0, width: 2 },
   knot: { width: 10, height: 10, borderRadius: 5, borderWidth: 2, marginTop: SPACE.l },
   text: { flex: 1, paddingVertical: SPACE.xs, justifyContent: 'center', gap: SPACE.xs },
-  whole: { minHeight: TOUCH.least, flexDirection: 'row', alignItems: 'center', gap: SPACE.s },
+  whole: { flexGrow: 1, minHeight: TOUCH.least, flexDirection: 'row', alignItems: 'center', gap: SPACE.s },
 });

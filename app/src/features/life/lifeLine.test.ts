@@ -36,4 +36,29 @@ test('a life is one line, newest first; what was taken back is not on it, what w
   expect(line.map(shownUnder)).toEqual(['parts', 'visits', 'jobs', 'fuel', 'visits']);
 });
 
+test('a work is one mark, where the last was said of it', () => {
+  const task = { code: 'pads', point: null, name: '', place: '1' } as const;
+  const work = {
+    ...stamp('w', '2026-05-01'),
+    kind: 'work',
+    task,
+    reasons: [],
+    urgency: 'next-visit',
+    from: null,
+    to: null,
+  } as const;
+  const said = { kind: 'work-step', refers: 'w', words: '', on: null } as const;
+  const told: Life['entries'] = [
+    { ...work, minutes: null, parts: [], note: '' },
+    { ...stamp('s1', '2026-05-02'), ...said, step: 'put', keeper: '' },
+    { ...stamp('s2', '2026-06-03'), ...said, step: 'declined', keeper: 'Greta' },
+  ];
+  const line = lifeLine({ visits: [visit('a', '2026-05-15')], entries: [...entries, ...told] });
+  expect(line.slice(0, 2)).toMatchObject([
+    { kind: 'work', id: 'w', work: { state: 'declined' }, at: '2026-06-03T18:00:00.000Z' },
+    { kind: 'visit', id: 'a' },
+  ]);
+  expect(line.filter(({ kind }) => kind === 'work').map(shownUnder)).toEqual(['jobs']);
+});
+
 test('an empty life is an empty line', () => expect(lifeLine({ visits: [], entries: [] })).toEqual([]));

@@ -39,6 +39,7 @@ const LOOK_MS = 500;
 /** To whom the report speaks, in which language, and on which paper it is made as a file. */
 export function PaperCard({ visitId, name, choice, onChoose }: PaperCardProps) {
   const [size, setSize] = useState<SheetSize>('A4');
+  const [open, setOpen] = useState(false);
   const [making, setMaking] = useState<string | null>(null);
   const [problem, setProblem] = useState<string>();
   const looking = useRef<ReturnType<typeof setInterval>>(undefined);
@@ -63,42 +64,50 @@ export function PaperCard({ visitId, name, choice, onChoose }: PaperCardProps) {
     }
   };
   return (
-    <View {...{ dataSet: { print: 'hide' } }}>
-      <Card>
-        <Choice
-          label={say.toldTo}
-          options={WORDINGS}
-          word={(one) => say.wording[one]}
-          value={choice.wording}
-          onChoose={(wording) => onChoose({ ...choice, wording })}
-        />
-        <Choice
-          label={say.language}
-          options={LANGUAGES}
-          word={(one) => say.languageName[one]}
-          value={choice.language}
-          onChoose={(language) => onChoose({ ...choice, language })}
-        />
-        <View style={styles.row}>
-          <View style={styles.grow}>
-            <Choice
-              label={say.sheet}
-              options={SHEET_SIZES}
-              word={(one) => say.sheetName[one]}
-              value={size}
-              onChoose={setSize}
-            />
+    <View {...{ dataSet: { print: 'hide' } }} style={styles.column}>
+      <Press
+        label={say.told(say.wording[choice.wording], say.languageName[choice.language])}
+        expanded={open}
+        onPress={() => setOpen(!open)}
+      />
+      {open ? (
+        <Card>
+          <Choice
+            label={say.toldTo}
+            options={WORDINGS}
+            word={(one) => say.wording[one]}
+            value={choice.wording}
+            onChoose={(wording) => onChoose({ ...choice, wording })}
+          />
+          <Choice
+            label={say.language}
+            options={LANGUAGES}
+            word={(one) => say.languageName[one]}
+            value={choice.language}
+            onChoose={(language) => onChoose({ ...choice, language })}
+          />
+          <View style={styles.row}>
+            <View style={styles.grow}>
+              <Choice
+                label={say.sheet}
+                options={SHEET_SIZES}
+                word={(one) => say.sheetName[one]}
+                value={size}
+                onChoose={setSize}
+              />
+            </View>
+            <Press label={say.pdf} disabled={making !== null} onPress={() => void make()} />
           </View>
-          <Press label={say.pdf} disabled={making !== null} onPress={() => void make()} />
-        </View>
-        {making === null ? null : <Words role="status">{making}</Words>}
-        <Problem>{problem}</Problem>
-      </Card>
+          {making === null ? null : <Words role="status">{making}</Words>}
+          <Problem>{problem}</Problem>
+        </Card>
+      ) : null}
     </View>
   );
 }
 
 const styles = StyleSheet.create({
+  column: { gap: SPACE.s },
   row: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'flex-end', gap: SPACE.s },
   grow: { flex: 1 },
 });

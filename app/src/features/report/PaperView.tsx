@@ -18,8 +18,14 @@ const WHOLE = { dataSet: { print: 'whole' } };
 /** Photos of what is wrong are shown large, px. */
 const LARGE = 220;
 
+interface PaperPartProps {
+  readonly block: PaperBlock;
+  /** Whether what is said is drawn too; the drawings are named in English. */
+  readonly drawings: boolean;
+}
+
 /** One part of a report in words, on the screen and printed from it. */
-export function PaperPart({ block }: { readonly block: PaperBlock }): ReactNode {
+export function PaperPart({ block, drawings }: PaperPartProps): ReactNode {
   const palette = usePalette();
   switch (block.kind) {
     case 'lines':
@@ -82,7 +88,7 @@ export function PaperPart({ block }: { readonly block: PaperBlock }): ReactNode 
         <Card>
           <Heading level={block.level}>{block.title}</Heading>
           {block.rows.map((row) => (
-            <Row key={row.key} row={row} large={block.level === 2} />
+            <Row key={row.key} row={row} large={block.level === 2} drawings={drawings} />
           ))}
         </Card>
       );
@@ -161,7 +167,13 @@ function Lines({ lines, broken }: { readonly lines: readonly PaperLine[]; readon
   ));
 }
 
-function Row({ row, large }: { readonly row: PaperRow; readonly large: boolean }) {
+interface RowProps {
+  readonly row: PaperRow;
+  readonly large: boolean;
+  readonly drawings: boolean;
+}
+
+function Row({ row, large, drawings }: RowProps) {
   const palette = usePalette();
   const { grade, carried, name, word, why, source, value, photos, graded } = row;
   return (
@@ -198,7 +210,7 @@ function Row({ row, large }: { readonly row: PaperRow; readonly large: boolean }
           ))}
         </View>
       ) : null}
-      {large && graded?.finding && grade !== 'not-seen' ? (
+      {drawings && large && graded?.finding && grade !== 'not-seen' ? (
         <Suspense fallback={null}>
           <SaidDrawings point={graded.point} finding={graded.finding} />
         </Suspense>

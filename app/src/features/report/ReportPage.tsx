@@ -1,3 +1,4 @@
+import { LANGUAGES, WORDINGS } from '@weskopos/contract/device';
 import { composeReport } from '@weskopos/core';
 import { stickerOf } from '@weskopos/core/jobs/stickerOf';
 import { worksOf } from '@weskopos/core/works/worksOf';
@@ -25,14 +26,17 @@ export function ReportPage() {
   return found ? <Report found={found} /> : <NotHere />;
 }
 
-const OWN: PaperChoice = { wording: 'workshop', language: 'en' };
-
 function Report({ found }: { readonly found: FoundVisit }) {
   const { life, visit, earlier, rules, lookAhead } = found;
   const { inspection } = visit;
   const router = useRouter();
   const fleet = useFleet();
-  const [choice, setChoice] = useState(OWN);
+  const asked = useLocalSearchParams<{ to?: string; in?: string }>();
+  // In the address: it stays through a reload, and a link to it can be sent.
+  const choice: PaperChoice = {
+    wording: WORDINGS.find((one) => one === asked.to) ?? 'workshop',
+    language: LANGUAGES.find((one) => one === asked.in) ?? 'en',
+  };
   const tongue = useTongue(choice.language);
   const paper = useMemo(() => {
     const report = composeReport(life.vehicle, visit, earlier, rules, { entries: life.entries, fleet }, lookAhead);
@@ -65,12 +69,12 @@ function Report({ found }: { readonly found: FoundVisit }) {
         visitId={inspection.id}
         name={`${life.vehicle.fleetCode}-${inspection.startedAt.slice(0, 10)}`}
         choice={choice}
-        onChoose={setChoice}
+        onChoose={({ wording, language }) => router.setParams({ to: wording, in: language })}
       />
       {/* What is told in another language is read out in it. */}
       <View {...{ lang: paper.locale }} style={COLUMN}>
         {paper.blocks.map((block, at) => (
-          <PaperPart key={at} block={block} />
+          <PaperPart key={at} block={block} drawings={choice.language === 'en'} />
         ))}
       </View>
       {inspection.signedAt ? <GiveUpCard visit={visit} onGivenUp={() => router.replace(here)} /> : null}

@@ -2,7 +2,7 @@ import type { AnswerOf } from '@weskopos/contract';
 import { URGENCIES, type Vehicle } from '@weskopos/core';
 import { isClosed, worksOf, type Work, type WorkState } from '@weskopos/core/works/worksOf';
 import { groupBy } from '@weskopos/core/sums/groupBy';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { GradeMark } from '../../kit/GradeMark';
 import { Slip } from '../../kit/Slip';
@@ -16,6 +16,7 @@ import { askKept, call, useWorkshop } from '../../sync/workshop';
 import { works as say } from '@weskopos/words/en/pages/works';
 import { day } from '@weskopos/words/show';
 import { gradeOfUrgency, reasonWords, taskWords, urgencyWords } from '@weskopos/words/workWords';
+import { useLiveWorks } from '../../visit/useLiveWorks';
 import { useDesk } from '../fleet/useDesk';
 
 type Told = KeptAnswer<AnswerOf<'works'>>;
@@ -32,7 +33,9 @@ interface OfVehicle {
 /** What is to be done at all vehicles, by how it stands. */
 export function AllWorksPage() {
   const palette = usePalette();
-  const { answer, problem } = useDesk<Told>(askWorks, null);
+  const [again, setAgain] = useState(0);
+  useLiveWorks(null, () => setAgain((before) => before + 1));
+  const { answer, problem } = useDesk<Told>(askWorks, null, again);
   const works = useOpenWorks(answer?.answer);
   return (
     <Page title={say.title} width={760}>

@@ -10,6 +10,7 @@ import { SPACE } from '../../kit/tokens';
 import { Heading, Label, Words } from '../../kit/Words';
 import { nowIso } from '../../sync/clock';
 import { putEntry } from '../../visit/putEntry';
+import { useLiveWorks } from '../../visit/useLiveWorks';
 import { spine } from '@weskopos/words/en/pages/spine';
 import { works as say } from '@weskopos/words/en/pages/works';
 import { workTime } from '@weskopos/words/show';
@@ -72,6 +73,7 @@ function Foot({ onAsk, life: { vehicle, entries } }: FootProps) {
 
 function Works({ life, sheet }: SheetProps) {
   const { vehicle } = life;
+  useLiveWorks(vehicle.id);
   const { proposed, open, closed } = worksBoard(whatToDo(sheet, nowIso()), worksOf(life.entries));
   const lastMeter = sheet.last?.inspection.meter ?? null;
   const [taken, setTaken] = useState<number | null>(null);

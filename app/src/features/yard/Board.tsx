@@ -18,8 +18,18 @@ import { common } from '@weskopos/words/en/pages/common';
 import { yard as say } from '@weskopos/words/en/pages/yard';
 import { day, templateWords, workTime } from '@weskopos/words/show';
 import { dueIn, toDoWords } from '@weskopos/words/toDoWords';
+import { taskWords } from '@weskopos/words/workWords';
 import { clockWords, useNow } from '../../visit/useNow';
-import { isDue, type AtVehicle, type ChangedAt, type NewAt, type OnLift, type Today } from './today';
+import {
+  dueFrom,
+  isDue,
+  type AnsweredAt,
+  type AtVehicle,
+  type ChangedAt,
+  type NewAt,
+  type OnLift,
+  type Today,
+} from './today';
 
 const MARK = 52;
 /** Height of a slip of two lines, px. */
@@ -32,7 +42,7 @@ interface BoardProps extends Omit<Today, 'whole'> {
 }
 
 /** What matters now, most urgent first. Drawn anew only when something of it changed: a letter of a search waits for none of it. */
-export const Board = memo(function Board({ onLift, stopped, due, fresh, changed, now, seen }: BoardProps) {
+export const Board = memo(function Board({ onLift, stopped, answered, due, fresh, changed, now, seen }: BoardProps) {
   return (
     <>
       <Group title={say.onTheLift} list={onLift}>
@@ -40,6 +50,9 @@ export const Board = memo(function Board({ onLift, stopped, due, fresh, changed,
       </Group>
       <Group title={say.notToBeDriven} list={stopped}>
         {(one) => <StoppedSlip at={one} now={now} />}
+      </Group>
+      <Group title={say.answered} list={answered}>
+        {(one) => <AnsweredSlip at={one} />}
       </Group>
       <Later>
         <Group title={say.dueBySunday} list={due}>
@@ -67,7 +80,7 @@ interface GroupProps<T> {
   readonly children: (one: T) => ReactNode;
 }
 
-function Group<T extends ChangedAt | OnLift | AtVehicle>({ title, list, aside, children }: GroupProps<T>) {
+function Group<T extends ChangedAt | OnLift | AtVehicle | AnsweredAt>({ title, list, aside, children }: GroupProps<T>) {
   if (list.length === 0) return null;
   return (
     <View style={styles.group}>
@@ -154,27 +167,47 @@ function StoppedSlip({ at: { entry, list }, now }: AtProps) {
   );
 }
 
+/** What a keeper said to which works. */
+function AnsweredSlip({ at: { entry, works } }: { readonly at: AnsweredAt }) {
+  const palette = usePalette();
+  const { vehicle } = entry;
+  const told = works.map(({ task, state }) => `${taskWords(task, vehicle)}: ${words.worksTold.state[state]}`);
+  const agreed = works.every(({ state }) => state === 'agreed');
+  return (
+    <Slip
+      mark={<GradeMark grade={entry.standing?.grade ?? 'not-seen'} height={MARK} />}
+      name={vehicle.fleetCode}
+      figure={say.answers(works.length)}
+      figureColour={agreed ? palette.pass : palette.ink}
+      why={told.join(' · ')}
+      href={`/vehicle/${vehicle.id}/works`}
+    />
+  );
+}
+
 /** The tick for bolts that want their second torque. */
 function Bolts({ list, vehicle: { id, fleetCode } }: Pick<AtVehicle, 'list'> & Pick<YardEntry, 'vehicle'>) {
   return list.some(({ kind }) => kind === 'bolts') ? <BoltsDone vehicleId={id} fleetCode={fleetCode} /> : null;
 }
 
-function DueSlip({ at: { entry, list, turn, minutes }, now }: AtProps) {
+function DueSlip({ at, now }: AtProps) {
+  const { entry, list, minutes, planned } = at;
   const palette = usePalette();
   const { vehicle } = entry;
   const due = list.filter(isDue);
   const [first, ...more] = due.map((one) => toDoWords(one, vehicle, now));
   const grade = first?.grade ?? 'recorded';
   const names = first ? `${first.name}${more.length > 0 ? say.andMore(more.length) : ''}` : say.turn;
+  const what = planned.length > 0 ? planned.map(({ task }) => taskWords(task, vehicle)).join(', ') : names;
   return (
     <View style={styles.close}>
       <Slip
         mark={<GradeMark grade={entry.standing?.grade ?? 'not-seen'} height={MARK} />}
         name={vehicle.fleetCode}
-        figure={first ? first.figure : dueIn(turn ?? now, now)}
+        figure={planned.length > 0 ? say.planned(day(dueFrom(at))) : first ? first.figure : dueIn(at.turn ?? now, now)}
         figureColour={grade === 'recorded' ? palette.ink : gradeColours(palette, grade).line}
-        why={[...about(entry), names, ...(minutes > 0 ? [workTime(minutes)] : [])].join(' · ')}
-        href={`/vehicle/${vehicle.id}`}
+        why={[...about(entry), what, ...(minutes > 0 ? [workTime(minutes)] : [])].join(' · ')}
+        href={planned.length > 0 ? `/vehicle/${vehicle.id}/works` : `/vehicle/${vehicle.id}`}
       />
       <Bolts {...{ list, vehicle }} />
     </View>

@@ -52,8 +52,8 @@ export function Yard() {
     router.push(href),
   );
   const { whole, ...board } = today;
-  const { onLift, stopped, due, fresh, changed } = board;
-  const quiet = [onLift, stopped, due, fresh, changed].every((list) => list.length === 0);
+  const { onLift, stopped, answered, due, fresh, changed } = board;
+  const quiet = [onLift, stopped, answered, due, fresh, changed].every((list) => list.length === 0);
   // Nothing is told to be well before all of it is known here.
   const told = !whole ? (
     <Words soft role="status">

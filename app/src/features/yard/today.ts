@@ -2,7 +2,7 @@ import type { YardEntry } from '@weskopos/contract';
 import { remainingS, type FleetKnowledge, type Wait } from '@weskopos/core';
 import type { VehicleBoard } from '@weskopos/core/outlook';
 import { meterStand, toDo, type ToDo } from '@weskopos/core/today';
-import type { Brief, HalfDone, Signature } from '../../sync/brief';
+import type { Brief, HalfDone, Signature, WorkInBrief } from '../../sync/brief';
 import { perObject } from '../../sync/perObject';
 
 /** What today's board is told with. */
@@ -30,8 +30,16 @@ export interface AtVehicle {
   readonly list: readonly ToDo[];
   /** It would come again by now if it goes on as it did, ISO 8601; null where it is not its turn. */
   readonly turn: string | null;
-  /** What its visit takes, min. */
+  /** Works that are planned for a day until then. */
+  readonly planned: readonly WorkInBrief[];
+  /** What its visit and its planned works take, min. */
   readonly minutes: number;
+}
+
+/** What a keeper answered since somebody last looked. */
+export interface AnsweredAt {
+  readonly entry: YardEntry;
+  readonly works: readonly WorkInBrief[];
 }
 
 /** A vehicle that no longer wears as it did. */
@@ -48,6 +56,7 @@ export interface NewAt extends ChangedAt {
 export interface Today {
   readonly onLift: readonly OnLift[];
   readonly stopped: readonly AtVehicle[];
+  readonly answered: readonly AnsweredAt[];
   readonly due: readonly AtVehicle[];
   readonly fresh: readonly NewAt[];
   /** Not as before, and told nowhere above. */
@@ -69,15 +78,19 @@ export function todayOf(
   const at = waiting.map((brief) => atVehicle(brief, boards.get(brief.vehicle.id), given));
   const stopped = at.filter(({ list }) => list.some(stops));
   const due = at
-    .filter((one) => !stopped.includes(one) && (one.list.some(isDue) || one.turn !== null))
+    .filter((one) => !stopped.includes(one) && (one.list.some(isDue) || one.turn !== null || one.planned.length > 0))
     .sort((a, b) => dueFrom(a).localeCompare(dueFrom(b)));
   const fresh = waiting.flatMap((brief) => newAt(brief, boards.get(brief.vehicle.id), given) ?? []);
+  const answered = known.flatMap((entry) => {
+    const works = entry.works.filter((work) => work.answered && work.saidAt > given.lookedAt);
+    return works.length > 0 ? [{ entry, works }] : [];
+  });
   const told = new Set([...stopped, ...fresh].map(({ entry }) => entry));
   const changed = waiting.flatMap((entry) => {
     const changes = boards.get(entry.vehicle.id)?.changes ?? [];
     return changes.length > 0 && !told.has(entry) ? [{ entry, changes }] : [];
   });
-  return { onLift, stopped, due, fresh, changed, whole: known.length === entries.length };
+  return { onLift, stopped, answered, due, fresh, changed, whole: known.length === entries.length };
 }
 
 /** It should not be driven with it. */
@@ -87,8 +100,13 @@ export const isDue = (one: ToDo) => one.kind !== 'finding';
 /** The day something falls due, ISO 8601; null where it has none. */
 const dueAt = (one: ToDo): string | null =>
   one.kind === 'job' ? one.when.at : one.kind === 'runs-out' ? one.from : null;
-/** From when on it falls due, ISO 8601: the first of what does; empty where it has no day, as with bolts. */
-export const dueFrom = ({ list, turn }: AtVehicle): string => {
+/**
+ * From when on it falls due, ISO 8601: the day it is planned for; else the first of what does, empty where that has no day,
+ * as with bolts.
+ */
+export const dueFrom = ({ list, turn, planned }: AtVehicle): string => {
+  const [day] = planned.flatMap(({ plannedOn }) => plannedOn ?? []).sort();
+  if (day !== undefined) return day;
   const first = list.find(isDue);
   const at = first ? (dueAt(first) ?? '') : '9';
   return turn !== null && turn < at ? turn : at;
@@ -101,11 +119,14 @@ function liftOf(entry: YardEntry, halfDone: HalfDone, { now }: TodayGiven): OnLi
 
 function atVehicle(brief: Brief, board: VehicleBoard | undefined, { fleet, now, until }: TodayGiven): AtVehicle {
   const turn = board?.nextVisit ?? null;
+  const planned = brief.works.filter(({ plannedOn }) => plannedOn !== null && plannedOn <= until);
+  const atWork = planned.reduce((sum, { minutes }) => sum + (minutes ?? 0), 0);
   return {
     entry: brief,
     list: everToDo(brief, board, fleet, hourOf(now)).filter((one) => (dueAt(one) ?? '') <= until),
     turn: turn !== null && turn <= until ? turn : null,
-    minutes: brief.minutes,
+    planned,
+    minutes: brief.minutes + atWork,
   };
 }
 

@@ -73,13 +73,34 @@ describe('today’s board', () => {
     expect(bad.stopped).toHaveLength(1);
     expect(bad.due).toEqual([]);
     const well = today(lifeOf([visit('a', '2026-10-01', [SOUND])]));
-    expect(well).toEqual({ onLift: [], stopped: [], due: [], fresh: [], changed: [], whole: true });
+    expect(well).toEqual({ onLift: [], stopped: [], answered: [], due: [], fresh: [], changed: [], whole: true });
     // Before its life is known nothing is told of it, nor that there is nothing.
     expect(todayOf([briefOf(lifeOf([]), [])], new Map(), new Map(), given)).toMatchObject({
       stopped: [],
       whole: false,
     });
     expect(today(lifeOf([])).due).toEqual([]);
+  });
+
+  test('what a keeper answered since one looked is told, and what is planned this week comes on its day', () => {
+    const stamp = (id: string, at: string) => ({ id, by: 'Isla', vehicleId: CAR.id, at, meter: null });
+    const task = { code: 'pads', point: null, name: '', place: '1' } as const;
+    const work = { kind: 'work', task, reasons: [], urgency: 'by', from: null, to: null, parts: [], note: '' } as const;
+    const said = { kind: 'work-step', refers: 'w', words: '' } as const;
+    const entries: Life['entries'] = [
+      { ...stamp('w', '2026-11-20T08:00:00.000Z'), ...work, minutes: 90 },
+      { ...stamp('s', '2026-11-28T08:00:00.000Z'), ...said, step: 'agreed', on: null, keeper: 'Greta' },
+    ];
+    const life = lifeOf([visit('a', '2026-10-01', [SOUND])], { entries });
+    expect(today(life).answered).toMatchObject([{ works: [{ id: 'w', state: 'agreed' }] }]);
+    expect(today(life, undefined, { lookedAt: '2026-11-29T08:00:00.000Z' }).answered).toEqual([]);
+    const planned = { ...stamp('p', '2026-11-29T08:00:00.000Z'), ...said, step: 'planned', keeper: '' } as const;
+    const at = (on: string) => today({ ...life, entries: [...entries, { ...planned, on }] });
+    expect(at('2026-12-03').answered).toEqual([]);
+    const [one] = at('2026-12-03').due;
+    expect(one).toMatchObject({ planned: [{ id: 'w', plannedOn: '2026-12-03' }] });
+    expect(one?.minutes).toBeGreaterThanOrEqual(90);
+    expect(at('2027-02-03').due).toEqual([]);
   });
 
   test('due by Sunday: a job that is over, a visit whose turn it is, and not what comes later', () => {
