@@ -8,7 +8,7 @@ const LAYERS = {
   core: 'units sums vehicle catalogue house parts inspection limits rules grading plausibility sheets acts route wear calculators jobs trends score states fleet outlook report works decks simulator tests',
   contract: 'records',
   server:
-    'config db signing ledger http audit people rules photos vehicles inspections fleet trends reports live changes lines keeper links tables bundle sheets verify backup openapi tests',
+    'config db signing ledger http audit people rules photos vehicles inspections fleet trends reports live changes lines keeper links calendars tables bundle sheets verify backup openapi tests',
   app: 'sync words workers kit controls shell visit features',
 };
 const pattern = (group, message) => ({ group: [group], message });

@@ -9,7 +9,7 @@ const { count, size, warnings } = await generateSW({
   globPatterns: ['index.html', '*.{css,json,svg}', '_expo/**/*.js', 'assets/**/*.ttf'],
   swDest: path.join(dist, 'service-worker.js'),
   navigateFallback: '/index.html',
-  navigateFallbackDenylist: [/^\/api\//, /^\/healthz/, /^\/k\//],
+  navigateFallbackDenylist: [/^\/api\//, /^\/healthz/, /^\/k\//, /^\/calendar\//],
   maximumFileSizeToCacheInBytes: 5 * 1024 * 1024,
   clientsClaim: true,
   skipWaiting: true,

@@ -19,6 +19,8 @@ export const AUDITED = [
   'keeper.blank',
   'link.give',
   'link.end',
+  'calendar.give',
+  'calendar.end',
   'override',
   'gate-override',
   'signed-over',

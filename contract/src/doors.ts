@@ -41,6 +41,9 @@ export const DOORS = {
   links: { method: 'get', path: '/api/vehicles/:id/links' },
   giveLink: { method: 'post', path: '/api/vehicles/:id/links' },
   endLink: { method: 'delete', path: '/api/links/:id' },
+  calendars: { method: 'get', path: '/api/calendars' },
+  giveCalendar: { method: 'post', path: '/api/calendars' },
+  endCalendar: { method: 'delete', path: '/api/calendars/:id' },
   blankKeeper: { method: 'post', path: '/api/vehicles/:id/keeper' },
   verify: { method: 'post', path: '/api/verify' },
   storage: { method: 'get', path: '/api/storage' },
@@ -63,6 +66,8 @@ export const BUNDLE_PATHS = {
 
 /** Where a keeper's page lies; append the link's token. */
 export const LINK_PATH = '/k';
+/** Where calendars lie; append the token and `.ics`. */
+export const CALENDAR_PATH = '/calendar';
 
 /** The audit list as CSV. */
 export const AUDIT_CSV_PATH = '/api/audit.csv';

@@ -1,5 +1,6 @@
 import { givenLinkSchema, linksSchema, newLinkSchema } from './links';
 import { storedLifeEntrySchema } from './records/lifeEntry';
+import { calendarsSchema, givenCalendarSchema, newCalendarSchema } from './calendars';
 import { paperProgressSchema } from './paper';
 import { z } from 'zod';
 import {
@@ -352,6 +353,29 @@ export const ENDPOINTS = {
     params: byId,
     body: newLinkSchema,
     answer: givenLinkSchema,
+  }),
+  /** Calendars other programs may read, newest first. */
+  calendars: endpoint({
+    ...DOORS.calendars,
+    access: 'signed-in',
+    params: nothing,
+    body: noBody,
+    answer: calendarsSchema,
+  }),
+  /** Lets other programs read a calendar; what opens it is told this once. */
+  giveCalendar: endpoint({
+    ...DOORS.giveCalendar,
+    access: 'signed-in',
+    params: nothing,
+    body: newCalendarSchema,
+    answer: givenCalendarSchema,
+  }),
+  endCalendar: endpoint({
+    ...DOORS.endCalendar,
+    access: 'signed-in',
+    params: byId,
+    body: noBody,
+    answer: nothing,
   }),
   endLink: endpoint({ ...DOORS.endLink, access: 'signed-in', params: byId, body: noBody, answer: nothing }),
   /** Takes out what is told of a vehicle's keeper: plate, VIN, what he said; all that was found stays. */

@@ -74,6 +74,7 @@ export {
   DOORS,
   GUARD_HEADER,
   ALL_WORKS,
+  CALENDAR_PATH,
   LIVE_PATH,
   MOST_OPERATIONS,
   OPERATION_VERSIONS,
@@ -120,6 +121,7 @@ export {
   type Token,
   type TokenScope,
 } from './audit';
+export { CALENDARS_OF, newCalendarSchema, type Calendar, type CalendarOf } from './calendars';
 export { paperStyleSchema, type PaperStyle } from './paper';
 export { LANGUAGES, PDF_PATH, SHEET_SIZES, WORDINGS, type Language, type SheetSize, type Wording } from './paperNames';
 export { LINK_DAYS, MOST_ANSWER, letterSchema, type KeeperLink, type Letter } from './links';

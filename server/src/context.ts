@@ -15,6 +15,7 @@ import { foldersOf, openLedger, type OpenedLedger } from './ledger/openLedger';
 import { Backups } from './backup/backups';
 import { Imports } from './bundle/imports';
 import { Sheets } from './sheets/sheets';
+import { Calendars } from './calendars/calendars';
 import { Links } from './links/links';
 import { Pdfs } from './reports/pdfs';
 import { LiveHub } from './live/liveHub';
@@ -35,6 +36,7 @@ export interface Context {
   readonly tokens: Tokens;
   readonly audit: Audit;
   readonly links: Links;
+  readonly calendars: Calendars;
   readonly pdfs: Pdfs;
   readonly photos: PhotoFiles;
   readonly imports: Imports;
@@ -120,6 +122,7 @@ export async function openContext(config: Config, clock: () => Date): Promise<Co
       sessions: new Sessions(engine, clock),
       tokens: new Tokens({ engine, ledger, clock }),
       audit: new Audit({ ledger, clock }),
+      calendars: new Calendars({ engine, ledger, clock }),
       pdfs: new Pdfs({ engine, fleet: book, photos, clock }),
       links: new Links({
         engine,

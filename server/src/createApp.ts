@@ -9,6 +9,7 @@ import { storageRoutes } from './backup/routes';
 import { bundleRoutes } from './bundle/routes';
 import { sheetRoutes } from './sheets/routes';
 import { auditRoutes } from './tables/auditRoutes';
+import { calendarRoutes } from './calendars/routes';
 import { linkRoutes } from './links/routes';
 import { keeperRoutes } from './keeper/routes';
 import { tableRoutes } from './tables/routes';
@@ -90,6 +91,7 @@ export function createApp(context: Context): Express {
   auditRoutes(api, context);
   keeperRoutes(api, context);
   linkRoutes(api, context);
+  calendarRoutes(api, context);
   verifyRoutes(api, context);
   storageRoutes(api, context);
   apiRoutes(app);

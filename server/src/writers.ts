@@ -11,6 +11,7 @@ import type { Writers } from './ledger/settle';
 import { addPerson, changePerson, setSecret } from './people/personWriter';
 import { addSignature } from './bundle/addSignature';
 import { noteAudit } from './audit/audit';
+import { endCalendar, giveCalendar } from './calendars/calendarWriters';
 import { endLink, giveLink } from './links/linkWriters';
 import { blankKeeper } from './keeper/blankKeeper';
 import { endToken, giveToken } from './people/tokens';
@@ -46,6 +47,8 @@ const BY_KIND: { readonly [K in Exclude<Kind, 'bundle.take'>]: Writer<BodyOf<K>>
   'keeper.blank': blankKeeper,
   'link.give': giveLink,
   'link.end': endLink,
+  'calendar.give': giveCalendar,
+  'calendar.end': endCalendar,
 };
 
 /**

@@ -28,6 +28,16 @@ let house: HouseRules = USUAL_HOUSE_RULES;
 export function speakByHouse(rules: HouseRules): void {
   house = rules;
 }
+/** Tells something by a house's rules, at once: nothing may be waited for in between. */
+export function tellByHouse<T extends string | object>(rules: HouseRules, tell: () => T): T {
+  const before = house;
+  house = rules;
+  try {
+    return tell();
+  } finally {
+    house = before;
+  }
+}
 /** The rules figures and positions are told by now. */
 export function houseRules(): HouseRules {
   return house;

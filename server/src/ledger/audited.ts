@@ -31,6 +31,10 @@ export function auditedOf({ operation }: Change): AuditRow | null {
       return { kind: 'link.give', subject: operation.body.vehicleId, about: '' };
     case 'link.end':
       return { kind: 'link.end', subject: null, about: '' };
+    case 'calendar.give':
+      return { kind: 'calendar.give', subject: operation.body.vehicleId, about: operation.body.of };
+    case 'calendar.end':
+      return { kind: 'calendar.end', subject: null, about: '' };
     case 'keeper.blank':
       return { kind: 'keeper.blank', subject: operation.body.vehicleId, about: operation.body.why };
     case 'bundle.take':

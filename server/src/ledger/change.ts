@@ -1,4 +1,13 @@
-import type { Audited, Letter, Operation, PersonState, Refusal, Role, TokenScope } from '@weskopos/contract';
+import type {
+  Audited,
+  CalendarOf,
+  Letter,
+  Operation,
+  PersonState,
+  Refusal,
+  Role,
+  TokenScope,
+} from '@weskopos/contract';
 import type { FleetKnowledge } from '@weskopos/core';
 import type { StoredForecast } from '@weskopos/core/score/storedForecast';
 import type { Tx } from '../db/engine';
@@ -64,6 +73,14 @@ export interface NewLink {
   /** When it ends, ISO 8601. */
   readonly until: string;
 }
+/** A calendar that other programs may read, with its hash. */
+export interface NewCalendar {
+  readonly id: string;
+  readonly of: CalendarOf;
+  /** Of a vehicle's calendar; null for all others. */
+  readonly vehicleId: string | null;
+  readonly tokenHash: string;
+}
 /** A vehicle whose keeper's data is taken out, and why. */
 export interface Blanking {
   readonly vehicleId: string;
@@ -84,6 +101,8 @@ export type OwnOperation =
   | (Stamp & { readonly kind: 'token.end'; readonly body: { readonly id: string } })
   | (Stamp & { readonly kind: 'link.give'; readonly body: NewLink })
   | (Stamp & { readonly kind: 'link.end'; readonly body: { readonly id: string } })
+  | (Stamp & { readonly kind: 'calendar.give'; readonly body: NewCalendar })
+  | (Stamp & { readonly kind: 'calendar.end'; readonly body: { readonly id: string } })
   | (Stamp & { readonly kind: 'keeper.blank'; readonly body: Blanking })
   | (Stamp & { readonly kind: 'audit.note'; readonly body: AuditNote })
   | (Stamp & { readonly kind: 'photo.add'; readonly body: NewPhoto })

@@ -12,6 +12,7 @@ export const EXAMPLES: Readonly<Partial<Record<EndpointName, unknown>>> = {
   changePerson: { state: 'suspended' },
   changeSecret: { secret: '246810', fresh: '135797' },
   giveToken: { name: 'Office program', scope: 'read' },
+  giveCalendar: { of: 'vehicle', vehicleId: VEHICLE },
   giveLink: {
     days: 30,
     letter: {

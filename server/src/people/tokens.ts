@@ -88,6 +88,7 @@ const CLOSED = [
   '/api/sessions',
   '/api/tokens',
   '/api/audit',
+  '/api/calendars',
   '/api/storage',
   '/api/setup',
 ];

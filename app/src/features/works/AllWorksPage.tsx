@@ -5,6 +5,7 @@ import { groupBy } from '@weskopos/core/sums/groupBy';
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { GradeMark } from '../../kit/GradeMark';
+import { Press } from '../../kit/Press';
 import { Slip } from '../../kit/Slip';
 import { SPACE } from '../../kit/tokens';
 import { gradeColours, usePalette } from '../../kit/theme';
@@ -13,11 +14,13 @@ import { Page } from '../../shell/Page';
 import type { KeptAnswer } from '../../sync/createWorkshop';
 import { useBriefs } from '../../sync/useLife';
 import { askKept, call, useWorkshop } from '../../sync/workshop';
+import { calendar } from '@weskopos/words/en/pages/calendar';
 import { works as say } from '@weskopos/words/en/pages/works';
 import { day } from '@weskopos/words/show';
 import { gradeOfUrgency, reasonWords, taskWords, urgencyWords } from '@weskopos/words/workWords';
 import { useLiveWorks } from '../../visit/useLiveWorks';
 import { useDesk } from '../fleet/useDesk';
+import { CalendarCard } from './CalendarCard';
 
 type Told = KeptAnswer<AnswerOf<'works'>>;
 const askWorks = () => askKept('works', () => call('works'));
@@ -33,12 +36,18 @@ interface OfVehicle {
 /** What is to be done at all vehicles, by how it stands. */
 export function AllWorksPage() {
   const palette = usePalette();
+  const [asked, setAsked] = useState(false);
   const [again, setAgain] = useState(0);
   useLiveWorks(null, () => setAgain((before) => before + 1));
   const { answer, problem } = useDesk<Told>(askWorks, null, again);
   const works = useOpenWorks(answer?.answer);
   return (
-    <Page title={say.title} width={760}>
+    <Page
+      title={say.title}
+      width={760}
+      foot={<Press label={calendar.name} expanded={asked} onPress={() => setAsked(!asked)} style={styles.grow} />}
+    >
+      {asked ? <CalendarCard vehicleId={null} onDone={() => setAsked(false)} /> : null}
       {problem || answer?.problem ? <Words role="status">{say.notReached}</Words> : null}
       {answer && works.length === 0 ? <Words soft>{say.nothingAll}</Words> : null}
       {SECTIONS.map((state) => {
@@ -89,4 +98,4 @@ function useOpenWorks(told: AnswerOf<'works'> | undefined): readonly OfVehicle[]
   }, [told, briefs, pending]);
 }
 
-const styles = StyleSheet.create({ section: { gap: SPACE.s } });
+const styles = StyleSheet.create({ section: { gap: SPACE.s }, grow: { flex: 1 } });

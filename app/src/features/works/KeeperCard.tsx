@@ -8,7 +8,6 @@ import { Choice } from '../../kit/Choice';
 import { Field } from '../../kit/Field';
 import { Press } from '../../kit/Press';
 import { Problem } from '../../kit/Problem';
-import { QrMark } from '../../kit/QrMark';
 import { SPACE } from '../../kit/tokens';
 import { Heading, Words } from '../../kit/Words';
 import { readDevice, writeDevice } from '../../sync/deviceNotes';
@@ -22,10 +21,10 @@ import { inTongue, told } from '@weskopos/words/tongue';
 import { problemWords } from '../../words/problemWords';
 import { day } from '@weskopos/words/show';
 import type { SheetProps } from '../sheet/VehiclePage';
+import { SecretAddress } from './SecretAddress';
 
 const DAYS = ['7', '30', '90'] as const;
 const FROM = 'weskopos.keeperFrom';
-const CODE = 220;
 
 interface KeeperCardProps extends Pick<SheetProps, 'life'> {
   readonly onDone: () => void;
@@ -41,7 +40,6 @@ export function KeeperCard({ life, onDone }: KeeperCardProps) {
   const [given, setGiven] = useState<AnswerOf<'giveLink'>>();
   const [links, setLinks] = useState<readonly KeeperLink[]>([]);
   const [problem, setProblem] = useState<string>();
-  const [copied, setCopied] = useState(false);
   const failed = (error: unknown) => setProblem(problemWords(error));
   const id = vehicle.id;
   useEffect(() => {
@@ -73,24 +71,12 @@ export function KeeperCard({ life, onDone }: KeeperCardProps) {
     <Card>
       <Heading level={2}>{say.put}</Heading>
       {given ? (
-        <View role="status" aria-live="polite" style={styles.given}>
-          <Words strong>{say.once}</Words>
-          <QrMark text={url} size={CODE} label={say.code} />
-          <Words selectable style={BROKEN}>
-            {url}
-          </Words>
-          {copied ? <Words>{say.copied}</Words> : null}
-          <View style={styles.row}>
-            {'share' in navigator ? (
-              <Press kind="main" label={say.share} onPress={() => void navigator.share({ url }).catch(dismissed)} />
-            ) : null}
-            <Press
-              label={say.copy}
-              onPress={() => void navigator.clipboard.writeText(url).then(() => setCopied(true), failed)}
-            />
-            <Press label={say.look} role="link" onPress={() => window.open(url, '_blank', 'noopener')} />
-          </View>
-        </View>
+        <SecretAddress url={url} words={say} onFailed={failed}>
+          {'share' in navigator ? (
+            <Press kind="main" label={say.share} onPress={() => void navigator.share({ url }).catch(dismissed)} />
+          ) : null}
+          <Press label={say.look} role="link" onPress={() => window.open(url, '_blank', 'noopener')} />
+        </SecretAddress>
       ) : (
         <>
           <Words>{say.help}</Words>
@@ -138,10 +124,7 @@ export function KeeperCard({ life, onDone }: KeeperCardProps) {
 
 /** Who closes the sheet of the phone shares nothing: no fault. */
 const dismissed = () => undefined;
-/** Letters without a gap are broken, not pushed out; a style of the web that React Native does not name. */
-const BROKEN: object = { wordBreak: 'break-all' };
 const styles = StyleSheet.create({
-  given: { gap: SPACE.s, alignItems: 'flex-start' },
   row: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s },
   line: { flexDirection: 'row', alignItems: 'center', gap: SPACE.s },
   grow: { flex: 1 },

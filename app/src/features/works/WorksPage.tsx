@@ -11,6 +11,7 @@ import { Heading, Label, Words } from '../../kit/Words';
 import { nowIso } from '../../sync/clock';
 import { putEntry } from '../../visit/putEntry';
 import { useLiveWorks } from '../../visit/useLiveWorks';
+import { calendar } from '@weskopos/words/en/pages/calendar';
 import { spine } from '@weskopos/words/en/pages/spine';
 import { works as say } from '@weskopos/words/en/pages/works';
 import { workTime } from '@weskopos/words/show';
@@ -18,6 +19,7 @@ import { openingWords, taskWords } from '@weskopos/words/workWords';
 import { VehiclePage, type SheetProps } from '../sheet/VehiclePage';
 import { whatToDo } from '../sheet/whatToDo';
 import { ByHand } from './ByHand';
+import { CalendarCard } from './CalendarCard';
 import { KeeperCard } from './KeeperCard';
 import { WorkCard, WorkSlip } from './WorkCard';
 
@@ -30,17 +32,22 @@ const writeDown = (vehicleId: string, { task, reasons, urgency, from, to }: Prop
     { kind: 'work', task, reasons, urgency, from, to, minutes: null, parts: [], note: '' },
   );
 
+/** What is asked on top of the page. */
+type Asked = 'work' | 'keeper' | 'calendar';
+
 /** What is to be done at a vehicle, by what is opened once for it: written down, and what follows from what is known. */
 export function WorksPage() {
-  const [asked, setAsked] = useState<'work' | 'keeper' | null>(null);
+  const [asked, setAsked] = useState<Asked | null>(null);
   const close = () => setAsked(null);
   return (
     <VehiclePage page={spine.page.works} foot={({ life }) => <Foot life={life} onAsk={setAsked} />}>
       {(given) => (
         <>
           {asked === 'work' ? <ByHand vehicleId={given.life.vehicle.id} onDone={close} /> : null}
+          {asked === 'calendar' ? <CalendarCard vehicleId={given.life.vehicle.id} onDone={close} /> : null}
           {asked === 'keeper' ? <KeeperCard life={given.life} onDone={close} /> : null}
           <Works {...given} />
+          <Press kind="quiet" label={calendar.name} onPress={() => setAsked('calendar')} />
         </>
       )}
     </VehiclePage>
@@ -48,7 +55,7 @@ export function WorksPage() {
 }
 
 interface FootProps extends Pick<SheetProps, 'life'> {
-  readonly onAsk: (what: 'work' | 'keeper') => void;
+  readonly onAsk: (what: Asked) => void;
 }
 
 function Foot({ onAsk, life: { vehicle, entries } }: FootProps) {

@@ -30,6 +30,8 @@ export const audit = {
     'bundle.take': 'Brought in',
     'link.give': 'Link given to a keeper',
     'link.end': 'Link withdrawn',
+    'calendar.give': 'Calendar given',
+    'calendar.end': 'Calendar ended',
     'keeper.blank': 'Keeper’s data taken out',
     override: 'Graded by hand',
     'gate-override': 'Started over a no',
