@@ -30,6 +30,8 @@ export const letterSchema = z.strictObject({
         why: lineSchema,
         when: lineSchema,
         photos: z.array(photoSchema).max(6),
+        /** How it looked before, and when; null where nobody took a picture then. */
+        before: photoSchema.extend({ at: instantSchema }).nullable().default(null),
       }),
     )
     .min(1)

@@ -1,7 +1,7 @@
 import type { Language, Letter, Life } from '@weskopos/contract';
-import type { Vehicle } from '@weskopos/core';
-import { entryOf, type Urgency } from '@weskopos/core';
+import { entryOf, isSigned, type FindingPhoto, type Urgency, type Vehicle } from '@weskopos/core';
 import type { Work } from '@weskopos/core/works/worksOf';
+import { photosBefore } from './photosBefore';
 import { reasonWords, taskWords, urgencyWords } from './workWords';
 import { told, type Tongue } from './tongue';
 
@@ -16,17 +16,31 @@ const verdictOf = (works: readonly Pick<Work, 'urgency'>[]): keyof Tongue['works
   return any('by') || any('next-visit') ? 'advisory' : 'pass';
 };
 
-/** Photos of the findings a work grew from, as they were taken. */
-function photosOf({ reasons }: Work, { visits }: Pick<Life, 'visits'>): Letter['works'][number]['photos'] {
-  return reasons
-    .flatMap((reason) => {
-      if (reason.kind !== 'finding') return [];
-      const visit = visits.find(({ inspection }) => inspection.id === reason.inspectionId);
-      const found = visit?.findings.filter(({ point, place }) => point === reason.point && place === reason.place);
-      return found?.flatMap(({ photos }) => photos) ?? [];
-    })
-    .slice(0, MOST_PHOTOS)
-    .map(({ id, caption }) => ({ id, caption: caption.slice(0, 200) }));
+type Told = Letter['works'][number];
+const captioned = ({ id, caption }: FindingPhoto) => ({ id, caption: caption.slice(0, 200) });
+
+/** Photos of the findings a work grew from, as they were taken, and how the first of them looked before. */
+function photosOf({ reasons }: Work, { visits }: Pick<Life, 'visits'>): Pick<Told, 'photos' | 'before'> {
+  const found = reasons.flatMap((reason) => {
+    if (reason.kind !== 'finding') return [];
+    const visit = visits.find(({ inspection }) => inspection.id === reason.inspectionId);
+    const here = visit?.findings.filter(({ point, place }) => point === reason.point && place === reason.place) ?? [];
+    return here.filter(({ photos }) => photos.length > 0).map((finding) => ({ visit, finding }));
+  });
+  const [first] = found;
+  const earlier = visits.filter(
+    ({ inspection }) =>
+      isSigned(inspection) && first?.visit !== undefined && inspection.startedAt < first.visit.inspection.startedAt,
+  );
+  const before = first ? photosBefore(first.finding, earlier) : null;
+  const [then] = before?.photos ?? [];
+  return {
+    photos: found
+      .flatMap(({ finding }) => finding.photos)
+      .slice(0, MOST_PHOTOS)
+      .map(captioned),
+    before: before && then ? { ...captioned(then), at: before.at } : null,
+  };
 }
 
 /** What a keeper is told of works, in plain words, most urgent first. @param from who asks; may be empty @param language in whose tongue it is called */
@@ -51,7 +65,7 @@ export function keeperLetter(
       plain: entryOf<string>(told.worksTold.plain, work.task.code) ?? work.note.slice(0, MOST_LINE),
       why: reasonWords(work.reasons, vehicle, 'keeper').slice(0, MOST_LINE),
       when: urgencyWords(work.urgency, work.from, work.to),
-      photos: photosOf(work, life),
+      ...photosOf(work, life),
     })),
     cautions: [told.worksTold.caution],
   };

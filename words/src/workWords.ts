@@ -6,7 +6,6 @@ import type {
   Urgency,
   Vehicle,
   WorkReason,
-  WorkStepKind,
   WorkTask,
 } from '@weskopos/core';
 import type { Opening } from '@weskopos/core/works/groupWorks';

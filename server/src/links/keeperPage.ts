@@ -2,6 +2,7 @@ import { LINK_PATH, MOST_ANSWER, type Letter } from '@weskopos/contract';
 import type { Work } from '@weskopos/core/works/worksOf';
 import escapeHtml from 'escape-html';
 import type { OpenedLink } from './links';
+import { SLIDER_PATH } from './slider';
 import { day } from '@weskopos/words/show';
 import { inTongue, told } from '@weskopos/words/tongue';
 import { TONGUES } from '@weskopos/words/tongues';
@@ -58,7 +59,7 @@ ${works}
 ${asked.length > 0 ? sendHtml(typed) : `<p>${told.keeperPage.nothingAsked}</p>`}
 </form>
 ${letter.cautions.map((one) => `<p class="soft">${escapeHtml(one)}</p>`).join('')}
-<p class="soft">${told.keeperPage.until(day(until))}</p>`,
+<p class="soft">${told.keeperPage.until(day(until))}</p>${letter.works.some(({ before }) => before) ? `<script src="${SLIDER_PATH}" defer></script>` : ''}`,
   );
 }
 
@@ -66,8 +67,9 @@ const isAsked = (standing: Standing): boolean =>
   standing !== undefined && standing.state !== 'done' && standing.state !== 'withdrawn';
 
 function workHtml(token: string, work: Letter['works'][number], standing: Standing, typed: Typed | null): string {
-  const { id, name, plain, why, when, photos } = work;
-  const pictures = photos
+  const { id, name, plain, why, when, photos, before } = work;
+  const [first, ...rest] = photos;
+  const pictures = (before && first ? rest : photos)
     .map(({ id: photo, caption }) => {
       const at = `${LINK_PATH}/${encodeURIComponent(token)}/photos/${photo}`;
       return `<a href="${at}"><img loading="lazy" src="${at}/thumb" alt="${escapeHtml(caption || name)}"></a>`;
@@ -75,9 +77,24 @@ function workHtml(token: string, work: Letter['works'][number], standing: Standi
     .join('');
   return `<section><h2>${escapeHtml(name)}</h2>
 ${plain ? `<p>${escapeHtml(plain)}</p>` : ''}<p class="soft">${escapeHtml(why)}</p><p><strong>${escapeHtml(when)}</strong></p>
+${before && first ? pairHtml(token, name, first, before) : ''}
 ${pictures ? `<p class="photos">${pictures}</p>` : ''}
 ${standing ? saidHtml(standing) : ''}
 ${isAsked(standing) ? choicesHtml(id, name, typed) : `<p class="soft">${told.keeperPage.closed(standing?.state)}</p>`}</section>`;
+}
+
+/** How it looks now and how it did before: beside each other, or over each other where the page's program runs. */
+function pairHtml(
+  token: string,
+  name: string,
+  now: Letter['works'][number]['photos'][number],
+  before: NonNullable<Letter['works'][number]['before']>,
+): string {
+  const at = (photo: string) => `${LINK_PATH}/${encodeURIComponent(token)}/photos/${photo}/thumb`;
+  const { then, now: today, pair } = told.keeperPage;
+  const image = (photo: string, when: string, kind: string) =>
+    `<img loading="lazy" class="${kind}" src="${at(photo)}" alt="${escapeHtml(`${name}, ${when}`)}">`;
+  return `<div class="pair" role="group" aria-label="${escapeHtml(pair(name))}">${image(now.id, today, 'now')}${image(before.id, then(day(before.at)), 'then')}</div><p class="soft ends"><span>${escapeHtml(then(day(before.at)))}</span><span>${escapeHtml(today)}</span></p>`;
 }
 
 function saidHtml({ steps, plannedOn }: NonNullable<Standing>): string {
@@ -129,5 +146,5 @@ section{background:var(--card);border:1px solid var(--rule);border-radius:10px;p
 fieldset{border:0;margin:10px 0 0;padding:0}legend{font-weight:600;padding:0}label{display:flex;flex-wrap:wrap;align-items:center;gap:10px;min-height:48px}
 input[type=radio]{width:24px;height:24px;accent-color:var(--way)}textarea,input:not([type=radio]){width:100%;min-height:48px;font:inherit;color:inherit;background:var(--ground);border:1px solid var(--soft);border-radius:8px;padding:8px}
 button{display:block;width:100%;min-height:56px;margin:12px 0;font:inherit;font-weight:600;color:var(--on);background:var(--way);border:2px solid var(--way);border-radius:10px}.plain{color:var(--ink);background:none}
-.photos{display:flex;flex-wrap:wrap;gap:8px}.photos img{width:120px;height:120px;object-fit:cover;border-radius:8px}.wrong{color:var(--bad);font-weight:600}.thanks{font-weight:600}
+.photos{display:flex;flex-wrap:wrap;gap:8px}.photos img{width:120px;height:120px;object-fit:cover;border-radius:8px}.pair{display:grid;grid-template-columns:1fr 1fr;gap:4px}.pair img{width:100%;aspect-ratio:4/3;object-fit:cover;border-radius:8px}.pair .then{order:-1}.slid{grid-template-columns:1fr}.slid img{grid-area:1/1}.slid .then{order:0}.slid input{min-height:48px;padding:0;border:0;accent-color:var(--way)}.ends{display:flex;justify-content:space-between}.wrong{color:var(--bad);font-weight:600}.thanks{font-weight:600}
 .hidden{position:absolute;clip-path:inset(50%);width:1px;height:1px;overflow:hidden}:focus-visible{outline:3px solid var(--way);outline-offset:2px}`;

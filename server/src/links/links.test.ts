@@ -17,6 +17,8 @@ let maren: Client;
 let vehicleId: string;
 let works: string[];
 let photo: string;
+/** Of the same thing, taken at a visit before. */
+let earlier: string;
 let secret: string;
 
 const workOf = (name: string) =>
@@ -44,6 +46,7 @@ const letter = (): Letter => ({
     why: 'worn',
     when: 'soon',
     photos: at === 0 ? [{ id: photo, caption: 'inner pad' }] : [],
+    before: at === 0 ? { id: earlier, caption: '', at: '2026-03-01T08:00:00.000Z' } : null,
   })),
   cautions: [],
 });
@@ -80,8 +83,8 @@ beforeAll(async () => {
   await maren.setUp(workshop.context.setupCode);
   const { vehicle, inspection } = await openVisit(maren);
   vehicleId = vehicle.id;
-  [photo, secret] = [randomUUID(), randomUUID()];
-  for (const id of [photo, secret])
+  [photo, secret, earlier] = [randomUUID(), randomUUID(), randomUUID()];
+  for (const id of [photo, secret, earlier])
     await maren.send('POST', `/api/photos/${id}`, await drawPhoto('leak', 0.4, 7), { 'content-type': 'image/jpeg' });
   await maren.operations(
     operationOf('finding.put', newFinding(inspection.id, { photos: [{ id: photo, caption: '', marks: [] }] })),
@@ -103,7 +106,12 @@ test('whoever has the link sees what he is told, and its photos; nobody else doe
   expect(page.status).toBe(200);
   expect(page.text).toContain('Brake pads');
   expect(page.text).toContain('FH 07 &lt;b&gt;quarry&lt;/b&gt;');
-  expect(page.text).not.toContain('<script');
+  // Its one program is ours, and it does without: both pictures stand there by themselves.
+  expect(page.text.match(/<script[^]*?<\/script>/g)).toEqual(['<script src="/keeper-photos.js" defer></script>']);
+  expect(page.text).toContain('Before, 1 Mar 2026');
+  expect((await open(token, `/photos/${earlier}/thumb`)).status).toBe(200);
+  const program = await fetch(`${maren.base}/keeper-photos.js`);
+  expect(program.headers.get('content-type')).toContain('text/javascript');
   expect(page.headers.get('cache-control')).toBe('no-store');
   expect(page.headers.get('referrer-policy')).toBe('no-referrer');
   expect((await open(token, `/photos/${photo}/thumb`)).status).toBe(200);
@@ -188,6 +196,28 @@ test('a link that is withdrawn or expired opens nothing, by any way; who gave it
   const list = (await maren.get(`/api/vehicles/${vehicleId}/links`)).body as { id: string; endedAt: string | null }[];
   expect(list.find((one) => one.id === id)?.endedAt).not.toBeNull();
   expect(JSON.stringify(list)).not.toContain(token);
+});
+
+test('a keeper who reads German is spoken to in German, also where he is asked again', async () => {
+  const german = { ...letter(), language: 'de' as const };
+  const { body } = await maren.send('POST', `/api/vehicles/${vehicleId}/links`, { letter: german, days: 30 });
+  const page = await open(body.token);
+  expect(page.text).toContain('<html lang="de">');
+  for (const said of ['Ja, bitte machen', 'Jetzt nicht', 'Vorher, 1. März 2026']) expect(page.text).toContain(said);
+  expect(page.text).not.toContain('Not now');
+  expect((await answer(body.token, { for: 'all' })).text).toContain('Bitte geben Sie Ihren Namen an.');
+});
+
+test('a letter that was told before there was a second language is English, and shows no picture of before', async () => {
+  const { token, id } = await give();
+  await workshop.context.engine.query(
+    `update keeper_link set letter = (letter - 'language') || jsonb_build_object('works',
+       (select jsonb_agg(work - 'before') from jsonb_array_elements(letter->'works') work)) where id = $1::uuid`,
+    [id],
+  );
+  const page = await open(token);
+  expect(page.text).toContain('Yes, do it');
+  expect(page.text).not.toContain('class="pair"');
 });
 
 test('a letter that says too much or nothing is refused by its field; so is a vehicle that is not here', async () => {

@@ -1,7 +1,8 @@
-import type { KeeperLink, Letter, Person } from '@weskopos/contract';
+import { letterSchema, type KeeperLink, type Letter, type Person } from '@weskopos/contract';
 import type { WorkStepKind } from '@weskopos/core';
 import { addDays } from 'date-fns/addDays';
 import { randomBytes, randomUUID } from 'node:crypto';
+import type { z } from 'zod';
 import type { Engine } from '../db/engine';
 import { NotFound, Refused } from '../http/problems';
 import type { Change } from '../ledger/change';
@@ -97,7 +98,7 @@ export class Links {
     const [row] = await this.needs.engine.query<{
       id: string;
       vehicle_id: string;
-      letter: Omit<Letter, 'language'> & Partial<Pick<Letter, 'language'>>;
+      letter: z.input<typeof letterSchema>;
       until: string;
       ended_at: string | null;
       given_by: string;
@@ -108,8 +109,8 @@ export class Links {
       row && {
         id: row.id,
         vehicleId: row.vehicle_id,
-        // What was told before there was a second language is English.
-        letter: { ...row.letter, language: row.letter.language ?? 'en' },
+        // Told before there was a second language, it is English.
+        letter: letterSchema.parse(row.letter),
         until: iso(row.until),
         over: row.ended_at !== null || iso(row.until) < this.needs.clock().toISOString(),
         givenBy: row.given_by,

@@ -9,6 +9,7 @@ import type { PhotoFiles, PhotoSize } from '../photos/photoFiles';
 import { readLifeEntries } from '../vehicles/readLifeEntries';
 import { TONGUES } from '@weskopos/words/tongues';
 import { CHOICES, NAME, choiceOf, keeperPage, noPage, wordsOf, type Standing, type Typed } from './keeperPage';
+import { SLIDER, SLIDER_PATH } from './slider';
 import type { Answer, Links, OpenedLink } from './links';
 
 interface LinkRouteNeeds {
@@ -50,6 +51,10 @@ export function linkRoutes(api: Api, { engine, links, photos }: LinkRouteNeeds):
     // The address is the key: it is not kept, not told on, not listed.
     response.set({ 'Cache-Control': 'no-store', 'Referrer-Policy': 'no-referrer', 'X-Robots-Tag': 'noindex' });
     next();
+  });
+
+  app.get(SLIDER_PATH, (_request, response) => {
+    response.set('Cache-Control', 'public, max-age=86400').type('text/javascript').send(SLIDER);
   });
 
   const opened = async (request: Request, response: Response): Promise<OpenedLink | null> => {
@@ -102,7 +107,9 @@ export function linkRoutes(api: Api, { engine, links, photos }: LinkRouteNeeds):
       const link = await opened(request, response);
       if (!link) return;
       const photo = idSchema.safeParse(request.params['photo']);
-      const isTold = link.letter.works.some((work) => work.photos.some(({ id }) => id === photo.data));
+      const isTold = link.letter.works.some((work) =>
+        [...work.photos, work.before].some((one) => one?.id === photo.data),
+      );
       const [row] =
         photo.success && isTold
           ? await engine.query<{ sha256: string }>('select sha256 from photo where id = $1::uuid', [photo.data])

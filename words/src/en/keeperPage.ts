@@ -30,6 +30,9 @@ export const keeperPage = {
   planned: (day: string) => `Planned for ${day}.`,
   closed: (state: WorkState | undefined): string =>
     state === 'done' ? 'This is done.' : 'The workshop does not ask for this any more.',
+  pair: (name: string) => `${name}, before and now`,
+  then: (day: string) => `Before, ${day}`,
+  now: 'Now',
   nameNeeded: 'Please type your name.',
   nameLong: 'At most 60 letters.',
   answerNeeded: 'Please choose an answer for at least one of them.',

@@ -22,6 +22,7 @@ import { endTitle } from '../endTitle';
 import { figuresOf } from '../figuresOf';
 import { forecastSentence, lookAgainSentence } from '../forecastSentence';
 import { gradeSentence, reasonSource } from '../reasonSentence';
+import { photosBefore } from '../photosBefore';
 import { readingsWords } from '../readingsWords';
 import {
   amount,
@@ -224,16 +225,8 @@ function photosOf(finding: Finding | undefined, name: string, earlier: readonly 
   const labelled = (all: Finding['photos']) => all.map((one, at) => ({ ...one, label: paper.photo(name, at + 1) }));
   if (!finding || finding.photos.length === 0) return [];
   const now = { when: paper.now, photos: labelled(finding.photos) };
-  for (const { findings, inspection } of [...earlier].reverse()) {
-    const then = findings.findLast(
-      ({ point, place, photos }) => point === finding.point && place === finding.place && photos.length > 0,
-    );
-    if (then)
-      return [
-        now,
-        { when: paper.before(day(inspection.startedAt)), photos: labelled(then.photos).slice(0, MOST_BEFORE) },
-      ];
-  }
+  const then = photosBefore(finding, earlier);
+  if (then) return [now, { when: paper.before(day(then.at)), photos: labelled(then.photos).slice(0, MOST_BEFORE) }];
   return [now];
 }
 

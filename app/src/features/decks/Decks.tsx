@@ -28,7 +28,6 @@ interface DecksProps {
 
 /** The vehicle from above on three floors: what is under the bonnet, the wheels, the underside. Front to the left. */
 export function Decks({ only = DECKS, ...props }: DecksProps) {
-  const { vehicle } = props;
   return (
     <View style={styles.decks}>
       {only.map((deck) => (
