@@ -5,10 +5,10 @@ import tseslint from 'typescript-eslint';
 const FORBIDDEN = 'The arrows between workspaces go one way; see docs/layout.md.';
 /** Folders of a workspace, lowest first: each may use those before it. */
 const LAYERS = {
-  core: 'units sums vehicle catalogue house parts inspection limits rules grading plausibility sheets acts route wear calculators jobs trends score states fleet outlook report works decks simulator tests',
+  core: 'units sums vehicle catalogue house parts inspection limits rules grading plausibility sheets acts route wear calculators jobs trends score states fleet outlook report works prices decks simulator tests',
   contract: 'records',
   server:
-    'config db signing ledger http audit people rules photos vehicles inspections fleet trends reports live changes lines keeper links calendars tables bundle sheets verify backup openapi tests',
+    'config db signing ledger http audit people rules photos vehicles inspections fleet trends prices reports live changes lines keeper links calendars tables bundle sheets verify backup openapi tests',
   app: 'sync words workers kit controls shell visit features',
 };
 const pattern = (group, message) => ({ group: [group], message });

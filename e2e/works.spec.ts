@@ -99,7 +99,8 @@ test('works grow from what is known, the keeper answers on a phone of his own, w
   await expect(page.getByRole('heading', { name: 'Done and withdrawn' })).toBeVisible();
   await toPage(page, 'Life');
   await expect(page.getByText(/New: pads .*P 4471/).first()).toBeVisible();
-  await expect(page.getByText(/Brake pads, front axle: Agreed, by Greta/)).toBeVisible();
+  await expect(page.getByRole('link', { name: /Work: Brake pads, front axle.*done/ })).toBeVisible();
+  await expect(page.getByRole('link', { name: /Work: Auxiliary belt.*Not now, by Greta/ })).toBeVisible();
 
   // What was found of the old pads is settled; a late answer changes nothing.
   await toPage(page, 'Works');
@@ -142,4 +143,66 @@ test('without a network works are written down all the same, and go out when it 
   await page.getByLabel('Why').fill('sold');
   await page.getByRole('button', { name: 'Withdraw …', exact: true }).click();
   await expect(work(page, 'Seat cover')).toContainText('withdrawn');
+});
+
+test('a lead brings in prices, parts and time are said of a work, and the keeper is told what it comes to', async ({
+  page,
+  browser,
+}) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto(demo.url);
+  await signIn(page, 'Maren', '112358');
+  await toPlace(page, 'Works');
+  await page.getByRole('button', { name: 'Prices' }).click();
+  await page.getByLabel('Tax, %').fill('60');
+  await expect(page.getByText('0 to 50.')).toBeVisible();
+  await page.getByLabel('Tax, %').fill('20');
+  await page.getByLabel('An hour of work, without tax').fill('60');
+  const [chooser] = await Promise.all([
+    page.waitForEvent('filechooser'),
+    page.getByRole('button', { name: 'Choose the file' }).click(),
+  ]);
+  const csv = 'Number;Name;Price;Minutes\nP-100;Seal kit;1.234;\nP-200;Hose;12,50 €;\n;Coolant;;30\nP-300;Free;ask;\n';
+  await chooser.setFiles({ name: 'prices.csv', mimeType: 'text/csv', buffer: Buffer.from(csv) });
+  await expect(page.getByText('Read: 2 parts, 1 times.')).toBeVisible();
+  await expect(page.getByText('Row 5, ask: the figure cannot be read')).toBeVisible();
+  await page.getByRole('button', { name: '2 parts, 1 usual time.' }).click();
+  await expect(page.getByText('P-100 · €1,234.00')).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Keep the list' }).click();
+  await expect(page.getByText('Kept.')).toBeVisible();
+
+  await toVehicle(page, 'FH 01');
+  await toPage(page, 'Works');
+  await page.getByRole('button', { name: 'Add a work' }).click();
+  await page.getByLabel('What is to be done?').fill('Heater hose');
+  await page.getByRole('button', { name: 'Add it' }).click();
+  await work(page, 'Heater hose').click();
+  await page.getByRole('button', { name: 'Parts and time: Heater hose' }).click();
+  await page.getByLabel('Minutes').fill('30');
+  await page.getByLabel('Number').fill('P-200');
+  await page.getByLabel('How many').fill('2');
+  // Two hoses and half an hour, with a fifth of tax.
+  await expect(page.getByText('€66.00, with €11.00 tax.')).toBeVisible();
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(page.getByText('2 × P-200 P-200 · 30 min')).toBeVisible();
+  await expectAccessible(page);
+
+  await page.getByRole('button', { name: 'To the keeper', exact: true }).click();
+  await page.getByRole('radio', { name: 'Deutsch' }).click();
+  await page.getByRole('button', { name: 'Make the link' }).click();
+  const url = (await page.getByText(/\/k\/[\w-]{22}$/).textContent()) ?? '';
+  const phone = await keepersPhone(browser);
+  await phone.goto(url);
+  await expect(phone.getByText('66,00 €, darin 11,00 € Steuer.')).toBeVisible();
+  await expect(phone.locator('html')).toHaveAttribute('lang', 'de');
+  await expectAccessible(phone);
+  // What he answers stands on the page that is open, without a reload.
+  await question(phone, 'Heater hose').getByLabel('Ja, bitte machen').check();
+  await phone.getByLabel('Ihr Name').fill('Greta');
+  await phone.getByRole('button', { name: 'Meine Antworten senden' }).click();
+  await expect(phone.getByText('Danke: die Werkstatt hat Ihre Antwort.')).toBeVisible();
+  await expect(work(page, 'Heater hose')).toContainText('agreed');
+  await toPlace(page, 'Yard');
+  await expect(page.getByRole('heading', { name: 'The keeper answered' })).toBeVisible();
 });

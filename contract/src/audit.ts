@@ -19,6 +19,7 @@ export const AUDITED = [
   'keeper.blank',
   'link.give',
   'link.end',
+  'prices.put',
   'calendar.give',
   'calendar.end',
   'override',

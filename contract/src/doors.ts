@@ -41,6 +41,8 @@ export const DOORS = {
   links: { method: 'get', path: '/api/vehicles/:id/links' },
   giveLink: { method: 'post', path: '/api/vehicles/:id/links' },
   endLink: { method: 'delete', path: '/api/links/:id' },
+  prices: { method: 'get', path: '/api/prices' },
+  putPrices: { method: 'post', path: '/api/prices' },
   calendars: { method: 'get', path: '/api/calendars' },
   giveCalendar: { method: 'post', path: '/api/calendars' },
   endCalendar: { method: 'delete', path: '/api/calendars/:id' },

@@ -2,6 +2,7 @@ import { givenLinkSchema, linksSchema, newLinkSchema } from './links';
 import { storedLifeEntrySchema } from './records/lifeEntry';
 import { calendarsSchema, givenCalendarSchema, newCalendarSchema } from './calendars';
 import { paperProgressSchema } from './paper';
+import { newPricesSchema, pricesSchema } from './prices';
 import { z } from 'zod';
 import {
   auditAnswerSchema,
@@ -353,6 +354,15 @@ export const ENDPOINTS = {
     params: byId,
     body: newLinkSchema,
     answer: givenLinkSchema,
+  }),
+  /** What the workshop asks for parts and work. */
+  prices: endpoint({ ...DOORS.prices, access: 'signed-in', params: nothing, body: noBody, answer: pricesSchema }),
+  putPrices: endpoint({
+    ...DOORS.putPrices,
+    access: 'lead',
+    params: nothing,
+    body: newPricesSchema,
+    answer: pricesSchema,
   }),
   /** Calendars other programs may read, newest first. */
   calendars: endpoint({

@@ -122,6 +122,7 @@ export {
   type TokenScope,
 } from './audit';
 export { CALENDARS_OF, newCalendarSchema, type Calendar, type CalendarOf } from './calendars';
+export { priceListSchema } from './prices';
 export { paperStyleSchema, type PaperStyle } from './paper';
 export { LANGUAGES, PDF_PATH, SHEET_SIZES, WORDINGS, type Language, type SheetSize, type Wording } from './paperNames';
 export { LINK_DAYS, MOST_ANSWER, letterSchema, type KeeperLink, type Letter } from './links';

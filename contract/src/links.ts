@@ -29,6 +29,8 @@ export const letterSchema = z.strictObject({
         plain: lineSchema,
         why: lineSchema,
         when: lineSchema,
+        /** What it comes to, where the workshop has a list of prices; empty otherwise. */
+        price: lineSchema.default(''),
         photos: z.array(photoSchema).max(6),
         /** How it looked before, and when; null where nobody took a picture then. */
         before: photoSchema.extend({ at: instantSchema }).nullable().default(null),

@@ -325,6 +325,7 @@ export {
   type WorkContent,
   type WorkPart,
   type WorkReason,
+  type WorkCostContent,
   type WorkStepContent,
   type WorkStepKind,
   type WorkTask,
@@ -403,3 +404,4 @@ export type { AgeForecast } from './states/ageForecast';
 export { aheadNotes, lookAheadOf } from './outlook/lookAhead';
 export type { AheadNote, LookAhead } from './inspection/aheadNote';
 export { peersRate } from './trends/partHistory';
+export type { PriceList, PricedPart, UsualTime, WorkCost } from './prices/priceList';

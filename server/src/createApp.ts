@@ -20,6 +20,7 @@ import { inspectionRoutes } from './inspections/routes';
 import { liveRoutes } from './live/routes';
 import { operationRoutes } from './changes/routes';
 import { peopleRoutes } from './people/routes';
+import { priceRoutes } from './prices/routes';
 import { photoRoutes } from './photos/routes';
 import { reportRoutes } from './reports/routes';
 import { ruleRoutes } from './rules/routes';
@@ -92,6 +93,7 @@ export function createApp(context: Context): Express {
   keeperRoutes(api, context);
   linkRoutes(api, context);
   calendarRoutes(api, context);
+  priceRoutes(api, context);
   verifyRoutes(api, context);
   storageRoutes(api, context);
   apiRoutes(app);

@@ -12,6 +12,7 @@ import { addPerson, changePerson, setSecret } from './people/personWriter';
 import { addSignature } from './bundle/addSignature';
 import { noteAudit } from './audit/audit';
 import { endCalendar, giveCalendar } from './calendars/calendarWriters';
+import { putPrices } from './prices/priceWriter';
 import { endLink, giveLink } from './links/linkWriters';
 import { blankKeeper } from './keeper/blankKeeper';
 import { endToken, giveToken } from './people/tokens';
@@ -47,6 +48,7 @@ const BY_KIND: { readonly [K in Exclude<Kind, 'bundle.take'>]: Writer<BodyOf<K>>
   'keeper.blank': blankKeeper,
   'link.give': giveLink,
   'link.end': endLink,
+  'prices.put': putPrices,
   'calendar.give': giveCalendar,
   'calendar.end': endCalendar,
 };

@@ -37,6 +37,10 @@ export function entrySentence(entry: LifeEntry, vehicle: Vehicle, entries: reado
       return `Coming trip: ${meterWords(entry.distance, unit)} over what is usual, by ${day(entry.until)}`;
     case 'work':
       return say.work(taskWords(entry.task, vehicle));
+    case 'work-cost': {
+      const work = entries.find(({ id }) => id === entry.refers);
+      return work?.kind === 'work' ? say.told(taskWords(work.task, vehicle), say.costSaid) : say.costSaid;
+    }
     case 'work-step': {
       const work = entries.find(({ id }) => id === entry.refers);
       const told = stepWords(entry);

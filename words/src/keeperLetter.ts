@@ -1,7 +1,9 @@
 import type { Language, Letter, Life } from '@weskopos/contract';
-import { entryOf, isSigned, type FindingPhoto, type Urgency, type Vehicle } from '@weskopos/core';
+import { entryOf, isSigned, type FindingPhoto, type PriceList, type Urgency, type Vehicle } from '@weskopos/core';
 import type { Work } from '@weskopos/core/works/worksOf';
+import { costOf } from '@weskopos/core/prices/priceList';
 import { photosBefore } from './photosBefore';
+import { costWords } from './priceWords';
 import { reasonWords, taskWords, urgencyWords } from './workWords';
 import { told, type Tongue } from './tongue';
 
@@ -15,6 +17,12 @@ const verdictOf = (works: readonly Pick<Work, 'urgency'>[]): keyof Tongue['works
   if (any('before-next')) return 'fail';
   return any('by') || any('next-visit') ? 'advisory' : 'pass';
 };
+
+/** What a work comes to, in the language told in; empty where nothing of it has a price. */
+function priceOf(work: Work, list: PriceList | null): string {
+  const cost = list && costOf(work, list);
+  return cost && list ? costWords(cost, list.currency) : '';
+}
 
 type Told = Letter['works'][number];
 const captioned = ({ id, caption }: FindingPhoto) => ({ id, caption: caption.slice(0, 200) });
@@ -50,6 +58,7 @@ export function keeperLetter(
   vehicle: Vehicle,
   from: string,
   language: Language = 'en',
+  list: PriceList | null = null,
 ): Letter {
   const verdict = verdictOf(works);
   const named = [vehicle.fleetCode, `${vehicle.make} ${vehicle.model}`.trim(), vehicle.plate].filter(Boolean);
@@ -65,6 +74,7 @@ export function keeperLetter(
       plain: entryOf<string>(told.worksTold.plain, work.task.code) ?? work.note.slice(0, MOST_LINE),
       why: reasonWords(work.reasons, vehicle, 'keeper').slice(0, MOST_LINE),
       when: urgencyWords(work.urgency, work.from, work.to),
+      price: priceOf(work, list).slice(0, MOST_LINE),
       ...photosOf(work, life),
     })),
     cautions: [told.worksTold.caution],

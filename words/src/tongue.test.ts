@@ -88,7 +88,7 @@ const paperOf = (wording: 'workshop' | 'keeper', findings: readonly Finding[] = 
   const dues = [
     { job: { code: 'brake-fluid', name: '' }, doneAt: '2025-01-01', meter: null, by: '2027-01-01', capped: false },
   ] as const;
-  return reportPaper({ report, visit, earlier: [], works: worksOf([pads]), dues, wording });
+  return reportPaper({ report, visit, earlier: [], works: worksOf([pads]), dues, wording, prices: null });
 };
 
 /** Every text of a paper that a person reads; sources are the limit sheet's own words. */

@@ -1,13 +1,4 @@
-import type {
-  Grade,
-  LifeEntryOf,
-  Place,
-  PointCode,
-  Urgency,
-  Vehicle,
-  WorkReason,
-  WorkTask,
-} from '@weskopos/core';
+import type { Grade, LifeEntryOf, Place, PointCode, Urgency, Vehicle, WorkReason, WorkTask } from '@weskopos/core';
 import type { Opening } from '@weskopos/core/works/groupWorks';
 import { works as say } from './en/pages/works';
 import { capital, day, inSentence, jobWords, meterWords, placeWords, pointShort, pointWords } from './show';

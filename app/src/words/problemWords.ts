@@ -9,6 +9,7 @@ const WORDS: Record<string, string> = {
   'wrong-own-secret': 'The PIN or password now is not right. Nothing was changed.',
   'choose-secret': 'Choose one of your own, not the code.',
   'last-lead': 'This is the last lead who is here. Make somebody else a lead first.',
+  'prices-changed': 'Somebody else has changed the prices meanwhile.',
   forbidden: 'Only a workshop lead may do this.',
 };
 

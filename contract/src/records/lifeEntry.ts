@@ -66,6 +66,17 @@ const reasonSchema = z.discriminatedUnion('kind', [
   }),
 ]);
 
+const minutesSchema = z.number().int().min(1).max(10_000).nullable();
+const partsSchema = z
+  .array(
+    z.strictObject({
+      name: textSchema(120).trim().min(1),
+      number: textSchema(60),
+      count: z.number().positive().max(1000),
+    }),
+  )
+  .max(40);
+
 const kinds = [
   z.strictObject({
     ...common,
@@ -127,19 +138,18 @@ const kinds = [
       urgency: z.enum(URGENCIES),
       from: dateSchema.nullable(),
       to: dateSchema.nullable(),
-      minutes: z.number().int().min(1).max(10_000).nullable(),
-      parts: z
-        .array(
-          z.strictObject({
-            name: textSchema(120).trim().min(1),
-            number: textSchema(60),
-            count: z.number().positive().max(1000),
-          }),
-        )
-        .max(40),
+      minutes: minutesSchema,
+      parts: partsSchema,
       note: textSchema(500),
     })
     .refine(({ from, to }) => from === null || to === null || to >= from, { path: ['to'], message: 'not before from' }),
+  z.strictObject({
+    ...common,
+    kind: z.literal('work-cost'),
+    refers: idSchema,
+    minutes: minutesSchema,
+    parts: partsSchema,
+  }),
   z
     .strictObject({
       ...common,

@@ -4,7 +4,7 @@ import type { PointCode } from '../catalogue/catalogue';
 import type { Spot } from '../catalogue/points/point';
 import type { Job } from '../vehicle/jobs';
 import type { Place } from '../vehicle/vehicle';
-import type { WorkContent, WorkStepContent } from './work';
+import type { WorkContent, WorkCostContent, WorkStepContent } from './work';
 
 /** What has an identity of its own on a vehicle. */
 export const PART_KINDS = ['tyre', 'pads', 'shoes', 'disc', 'battery', 'belt', 'filter'] as const;
@@ -61,6 +61,8 @@ export type LifeEntryContent =
   | ({ readonly kind: 'work' } & WorkContent)
   /** What became of it. */
   | ({ readonly kind: 'work-step' } & WorkStepContent)
+  /** How long it takes, and what. */
+  | ({ readonly kind: 'work-cost' } & WorkCostContent)
   | { readonly kind: 'undo'; readonly refers: string };
 
 /** What a life entry is, by its kind. */

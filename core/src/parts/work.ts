@@ -90,6 +90,12 @@ export const WORK_STEPS = ['put', 'agreed', 'declined', 'asked', 'planned', 'don
  */
 export type WorkStepKind = (typeof WORK_STEPS)[number];
 
+/** How long a work takes and what it takes, said anew: the last word counts. */
+export interface WorkCostContent extends Pick<WorkContent, 'minutes' | 'parts'> {
+  /** The work, by its id. */
+  readonly refers: string;
+}
+
 /** One thing said of a work. */
 export interface WorkStepContent {
   /** The work, by its id. */

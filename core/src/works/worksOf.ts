@@ -50,10 +50,12 @@ export function worksOf(entries: readonly LifeEntry[]): Work[] {
   const steps = groupBy(entriesOf(standing, 'work-step'), ({ refers }) => refers);
   return entriesOf(standing, 'work').map((work) => {
     const said = steps.get(work.id) ?? [];
+    const cost = entriesOf(standing, 'work-cost').findLast(({ refers }) => refers === work.id);
     const counting = said.filter((step, at) => step.keeper === '' || !wasClosed(said.slice(0, at)));
     const last = counting.at(-1);
     return {
       ...work,
+      ...(cost ? { minutes: cost.minutes, parts: cost.parts } : {}),
       state: last ? STATE_AFTER[last.step] : 'proposed',
       steps: said,
       declines: said.filter(({ step }) => step === 'declined').length,

@@ -37,7 +37,7 @@ export function operationRoutes(api: Api, { engine, ledger, clock, live, fleet }
 }
 
 /** Entries who looks at works hears of at once; also of what a work writes into the life. */
-const OF_WORKS: readonly LifeEntryKind[] = ['work', 'work-step', 'undo'];
+const OF_WORKS: readonly LifeEntryKind[] = ['work', 'work-step', 'work-cost', 'undo'];
 
 /** The visit an operation is part of; undefined for those of none. */
 function visitOf(operation: Operation): string | undefined {

@@ -12,7 +12,10 @@ afterAll(() => workshop.stop());
 const JOB = { code: 'coolant', name: '' } as const;
 /** One of every kind there is. */
 const EVERY: {
-  readonly [K in Exclude<LifeEntryKind, 'misread' | 'undo' | 'work-step'>]: Extract<LifeEntryContent, { kind: K }>;
+  readonly [K in Exclude<LifeEntryKind, 'misread' | 'undo' | 'work-step' | 'work-cost'>]: Extract<
+    LifeEntryContent,
+    { kind: K }
+  >;
 } = {
   fit: { kind: 'fit', what: 'battery', place: '', fresh: null, note: '' },
   rotate: {
@@ -66,7 +69,9 @@ test('an entry of every kind is kept as it was told, and comes back with who tol
   const undo = told({ kind: 'undo', refers: entries[0]?.id ?? '' });
   const work = entries.find(({ kind }) => kind === 'work')?.id ?? '';
   const step = { kind: 'work-step', refers: work, step: 'planned', words: '', on: '2026-09-01', keeper: '' } as const;
-  const all = [...entries, undo, told(step)];
+  const parts = [{ name: 'Pad set', number: 'P 5', count: 1 }];
+  const cost = told({ kind: 'work-cost', refers: work, minutes: null, parts });
+  const all = [...entries, undo, told(step), cost];
   // What is said of something that is no work is said of nothing.
   const astray = told({ ...step, refers: entries[0]?.id ?? '' });
   const outcomes = await workshop.client.operations(...all.map((entry) => operationOf('entry.put', entry)));
@@ -74,7 +79,7 @@ test('an entry of every kind is kept as it was told, and comes back with who tol
   const [refused] = await workshop.client.operations(operationOf('entry.put', astray));
   expect(refused).toMatchObject({ status: 'refused', refusal: 'no-entry' });
   const works = (await workshop.client.get('/api/works')).body as { kind: string }[];
-  expect(works.map(({ kind }) => kind).sort()).toEqual(['undo', 'work', 'work-step']);
+  expect(works.map(({ kind }) => kind).sort()).toEqual(['undo', 'work', 'work-cost', 'work-step']);
   const { body } = await workshop.client.get(`/api/vehicles/${vehicle.id}/life`);
   const byId = (list: readonly { readonly id: string }[]) => [...list].sort((a, b) => a.id.localeCompare(b.id));
   expect(byId(body.entries)).toEqual(byId(all.map((entry) => ({ ...entry, by: 'Maren' }))));

@@ -20,7 +20,7 @@ export const putLifeEntry: Writer<LifeEntry, Standing> = {
       `select exists (select 1 from vehicle where id = $1::uuid) as vehicle, exists (select 1 from life_entry where id = $2::uuid) as there,
          exists (select 1 from life_entry where id = $3::uuid and vehicle_id = $1::uuid
            and ($4::text is null or kind = $4::text)) as named`,
-      [entry.vehicleId, entry.id, refers, entry.kind === 'work-step' ? 'work' : null],
+      [entry.vehicleId, entry.id, refers, entry.kind === 'work-step' || entry.kind === 'work-cost' ? 'work' : null],
     );
     if (!facts?.vehicle) return refused('no-vehicle');
     if (facts.there) return refused('already-there');

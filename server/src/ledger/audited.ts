@@ -31,6 +31,8 @@ export function auditedOf({ operation }: Change): AuditRow | null {
       return { kind: 'link.give', subject: operation.body.vehicleId, about: '' };
     case 'link.end':
       return { kind: 'link.end', subject: null, about: '' };
+    case 'prices.put':
+      return { kind: 'prices.put', subject: null, about: String(operation.body.version) };
     case 'calendar.give':
       return { kind: 'calendar.give', subject: operation.body.vehicleId, about: operation.body.of };
     case 'calendar.end':

@@ -8,7 +8,7 @@ import type {
   Role,
   TokenScope,
 } from '@weskopos/contract';
-import type { FleetKnowledge } from '@weskopos/core';
+import type { FleetKnowledge, PriceList } from '@weskopos/core';
 import type { StoredForecast } from '@weskopos/core/score/storedForecast';
 import type { Tx } from '../db/engine';
 import type { Sealed } from '../signing/signature';
@@ -73,6 +73,11 @@ export interface NewLink {
   /** When it ends, ISO 8601. */
   readonly until: string;
 }
+/** What the workshop asks from then on. */
+export interface NewPrices {
+  readonly version: number;
+  readonly list: PriceList;
+}
 /** A calendar that other programs may read, with its hash. */
 export interface NewCalendar {
   readonly id: string;
@@ -101,6 +106,7 @@ export type OwnOperation =
   | (Stamp & { readonly kind: 'token.end'; readonly body: { readonly id: string } })
   | (Stamp & { readonly kind: 'link.give'; readonly body: NewLink })
   | (Stamp & { readonly kind: 'link.end'; readonly body: { readonly id: string } })
+  | (Stamp & { readonly kind: 'prices.put'; readonly body: NewPrices })
   | (Stamp & { readonly kind: 'calendar.give'; readonly body: NewCalendar })
   | (Stamp & { readonly kind: 'calendar.end'; readonly body: { readonly id: string } })
   | (Stamp & { readonly kind: 'keeper.blank'; readonly body: Blanking })

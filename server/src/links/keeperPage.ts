@@ -67,7 +67,7 @@ const isAsked = (standing: Standing): boolean =>
   standing !== undefined && standing.state !== 'done' && standing.state !== 'withdrawn';
 
 function workHtml(token: string, work: Letter['works'][number], standing: Standing, typed: Typed | null): string {
-  const { id, name, plain, why, when, photos, before } = work;
+  const { id, name, plain, why, when, price, photos, before } = work;
   const [first, ...rest] = photos;
   const pictures = (before && first ? rest : photos)
     .map(({ id: photo, caption }) => {
@@ -76,7 +76,7 @@ function workHtml(token: string, work: Letter['works'][number], standing: Standi
     })
     .join('');
   return `<section><h2>${escapeHtml(name)}</h2>
-${plain ? `<p>${escapeHtml(plain)}</p>` : ''}<p class="soft">${escapeHtml(why)}</p><p><strong>${escapeHtml(when)}</strong></p>
+${plain ? `<p>${escapeHtml(plain)}</p>` : ''}<p class="soft">${escapeHtml(why)}</p><p><strong>${escapeHtml(when)}</strong></p>${price ? `<p>${escapeHtml(price)}</p>` : ''}
 ${before && first ? pairHtml(token, name, first, before) : ''}
 ${pictures ? `<p class="photos">${pictures}</p>` : ''}
 ${standing ? saidHtml(standing) : ''}

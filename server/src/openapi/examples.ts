@@ -12,6 +12,16 @@ export const EXAMPLES: Readonly<Partial<Record<EndpointName, unknown>>> = {
   changePerson: { state: 'suspended' },
   changeSecret: { secret: '246810', fresh: '135797' },
   giveToken: { name: 'Office program', scope: 'read' },
+  putPrices: {
+    from: 0,
+    list: {
+      currency: 'EUR',
+      taxPercent: 19,
+      hourRate: 80,
+      parts: [{ number: 'P-100', name: 'Pad set, front', price: 42.5 }],
+      times: [{ code: 'pads', minutes: 90 }],
+    },
+  },
   giveCalendar: { of: 'vehicle', vehicleId: VEHICLE },
   giveLink: {
     days: 30,

@@ -42,6 +42,8 @@ export const SUMMARIES: Readonly<Record<EndpointName, string>> = {
   links: 'Links the keeper of a vehicle was given',
   giveLink: 'Give the keeper a link, told this once',
   endLink: 'Withdraw a link',
+  prices: 'What the workshop asks for parts and work',
+  putPrices: 'Change what the workshop asks',
   calendars: 'Calendars other programs may read',
   giveCalendar: 'Let other programs read a calendar, its address told this once',
   endCalendar: 'End a calendar',

@@ -11,6 +11,7 @@ import { NotFound } from '../http/problems';
 import { findVisit } from '../inspections/findVisit';
 import { visitsBefore } from '../inspections/sheetOfVisit';
 import type { PhotoFiles } from '../photos/photoFiles';
+import { readPrices } from '../prices/readPrices';
 import { readRulebooks } from '../rules/readRulebooks';
 import { rulesOfVisit } from '../rules/rulesOfVisit';
 import type { PdfReply, PdfRequest } from './pdfWorker';
@@ -72,6 +73,7 @@ export class Pdfs {
       works: worksOf(entries),
       dues: stickerOf(vehicle, [...before, visit], entries, rules.house).dues,
       wording: style.wording,
+      prices: (await readPrices(engine)).list,
     };
     const photos = await this.filesOf(given);
     const pdf = await this.inThread(inspectionId, { given, house, style, photos, madeAt: clock().toISOString() });

@@ -347,6 +347,8 @@ function whatOf(entry: EntryLine['entry']): string | null {
       return listed(entry.moves.map(({ from, to }) => `${from}>${to}`));
     case 'work':
       return taskKey(entry.task).trim();
+    case 'work-cost':
+      return entry.refers;
     case 'work-step':
       return `${entry.step} ${entry.refers}`;
     case 'misread':

@@ -10,7 +10,7 @@ export const readLifeEntries = (db: Queries, vehicleId: string): Promise<StoredL
 export const readWorkEntries = (db: Queries): Promise<StoredLifeEntry[]> =>
   entriesWhere(
     db,
-    `e.kind in ('work', 'work-step', 'undo') and e.vehicle_id in (select vehicle_id from life_entry where kind = 'work')`,
+    `e.kind in ('work', 'work-step', 'work-cost', 'undo') and e.vehicle_id in (select vehicle_id from life_entry where kind = 'work')`,
     [],
   );
 

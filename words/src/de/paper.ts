@@ -41,7 +41,7 @@ export const paper: Tongue['paper'] = {
   amended: 'Seit der Unterschrift ergänzt',
   signedAs: (was, now) =>
     was === now ? `Unterschrieben als ${was}, und noch immer so.` : `Unterschrieben als ${was}, jetzt ${now}.`,
-  wasNow: (point, was, now) => `${point}. Unterschrieben: ${was || 'nichts'}. Jetzt: ${now || 'nichts'}.`,
+  wasNow: (was, now) => `Unterschrieben: ${was || 'nichts'}. Jetzt: ${now || 'nichts'}.`,
   amendedBy: (by, when, why) => `${by}, ${when}: „${why}“`,
   notYetSent: 'Noch nicht gesendet.',
   works: 'Was zu tun ist',
@@ -104,6 +104,9 @@ export const paper: Tongue['paper'] = {
   photo: (of, number) => `${of}, Foto ${number}`,
   photoGone: 'Das Foto ist nicht mehr da.',
   page: (number, of) => `Seite ${number} von ${of}`,
+  total: (total, tax) => `${total}, darin ${tax} Steuer.`,
+  without: (names) => `Ohne ${names}: nicht auf der Liste.`,
+  withoutLabour: 'Ohne Arbeit: keine Zeit oder kein Preis dafür.',
   plainSystem: {
     tyres: 'Reifen tragen das Fahrzeug und halten es auf der Straße.',
     brakes: 'Bremsen müssen es anhalten, auch beladen und bei Nässe.',

@@ -61,6 +61,7 @@ export const entryKind = {
   plan: 'Coming trip',
   work: 'Work',
   'work-step': 'Work',
+  'work-cost': 'Work',
   undo: 'Taken back',
 } satisfies Record<LifeEntryKind, string>;
 

@@ -37,8 +37,7 @@ export const paper = {
   amended: 'Amended since it was signed',
   signedAs: (was: string, now: string) =>
     was === now ? `Signed as ${was}, and still that.` : `Signed as ${was}, now ${now}.`,
-  wasNow: (point: string, was: string, now: string) =>
-    `${point}. Signed: ${was || 'nothing'}. Now: ${now || 'nothing'}.`,
+  wasNow: (was: string, now: string) => `Signed: ${was || 'nothing'}. Now: ${now || 'nothing'}.`,
   amendedBy: (by: string, when: string, why: string) => `${by}, ${when}: “${why}”`,
   notYetSent: 'Not yet sent.',
   works: 'What is to be done',
@@ -105,6 +104,9 @@ export const paper = {
   photo: (of: string, number: number) => `${of}, photo ${number}`,
   photoGone: 'The photo is no longer there.',
   page: (number: number, of: number) => `Page ${number} of ${of}`,
+  total: (total: string, tax: string) => `${total}, with ${tax} tax.`,
+  without: (names: string) => `Without ${names}: not on the list.`,
+  withoutLabour: 'Without work: no time or no price for it.',
   /** What a keeper need not know the trade for, by the point's system. */
   plainSystem: {
     tyres: 'Tyres carry and hold the vehicle on the road.',

@@ -10,6 +10,9 @@ export interface PaperLine {
 
 /** A photo with what it is of. */
 export interface PaperPhoto extends FindingPhoto {
+  /** What it is of. */
+  readonly of: string;
+  /** With its number among those of the same. */
   readonly label: string;
 }
 

@@ -10,6 +10,7 @@ import {
   type EndProof,
   type Finding,
   type GradedPoint,
+  type PriceList,
   type QuantityRow,
   type Verdict,
   type composeReport,
@@ -17,11 +18,13 @@ import {
 import { DECKS, isOnDeck } from '@weskopos/core/decks/deckNames';
 import { drawDeck } from '@weskopos/core/decks/drawDeck';
 import type { NextDue } from '@weskopos/core/jobs/stickerOf';
+import { costOf } from '@weskopos/core/prices/priceList';
 import { isClosed, type Work } from '@weskopos/core/works/worksOf';
 import { endTitle } from '../endTitle';
 import { figuresOf } from '../figuresOf';
 import { forecastSentence, lookAgainSentence } from '../forecastSentence';
 import { gradeSentence, reasonSource } from '../reasonSentence';
+import { costWords, money } from '../priceWords';
 import { photosBefore } from '../photosBefore';
 import { readingsWords } from '../readingsWords';
 import {
@@ -57,6 +60,8 @@ export interface ReportGiven {
   /** What falls due, soonest first. */
   readonly dues: readonly NextDue[];
   readonly wording: Wording;
+  /** What the workshop asks; null where it has no list. */
+  readonly prices: PriceList | null;
 }
 
 /** Of what runs out, only the soonest are worth the keeper's time. */
@@ -117,7 +122,13 @@ export function reportPaper(given: ReportGiven): Paper {
             {
               kind: 'photos' as const,
               title: paper.asItCame,
-              photos: inspection.corners.map((id) => ({ id, caption: '', marks: [], label: paper.corner })),
+              photos: inspection.corners.map((id) => ({
+                id,
+                caption: '',
+                marks: [],
+                of: paper.corner,
+                label: paper.corner,
+              })),
             },
           ]
         : []),
@@ -195,7 +206,8 @@ function amendmentsOf({ report: { asSigned, verdict, vehicle }, visit }: ReportG
       const key = pointKey(finding.point, finding.place);
       const name = pointWords(finding.point, finding.place, vehicle);
       return [
-        line(paper.wasNow(name, pointTold(at(asSigned, key)), pointTold(at(verdict, key)))),
+        line(name, 'strong'),
+        line(paper.wasNow(pointTold(at(asSigned, key)), pointTold(at(verdict, key)))),
         line(
           `${paper.amendedBy(one.by, dayAndTime(one.at), one.why)}${one.points === null ? ` ${paper.notYetSent}` : ''}`,
           'soft',
@@ -222,7 +234,8 @@ function systemsOf({ systems }: Verdict): PaperBlock {
 /** Photos of a finding, with those of the last visit that has some of the same point beside them. */
 function photosOf(finding: Finding | undefined, name: string, earlier: readonly Visit[]): PaperPhotos[] {
   const { paper } = told;
-  const labelled = (all: Finding['photos']) => all.map((one, at) => ({ ...one, label: paper.photo(name, at + 1) }));
+  const labelled = (all: Finding['photos']) =>
+    all.map((one, at) => ({ ...one, of: name, label: paper.photo(name, at + 1) }));
   if (!finding || finding.photos.length === 0) return [];
   const now = { when: paper.now, photos: labelled(finding.photos) };
   const then = photosBefore(finding, earlier);
@@ -261,10 +274,11 @@ function rowOf(
 }
 
 /** Works that are not closed, as they stand, with what was last said of each. */
-function worksOfPaper({ works, report: { vehicle, inspection }, wording }: ReportGiven): PaperRow[] {
+function worksOfPaper({ works, report: { vehicle, inspection }, wording, prices }: ReportGiven): PaperRow[] {
   const known = works.filter((work) => !isClosed(work) && inspection.startedAt <= work.saidAt);
   return known.map((work) => {
     const last = work.steps.at(-1);
+    const cost = prices && costOf(work, prices);
     const plain = told.worksTold.plain[work.task.code as keyof typeof told.worksTold.plain];
     return {
       key: work.id,
@@ -280,12 +294,13 @@ function worksOfPaper({ works, report: { vehicle, inspection }, wording }: Repor
         `${urgencyWords(work.urgency, work.from, work.to)}.`,
         reasonWords(work.reasons, vehicle, wording),
         work.note,
+        cost && prices ? costWords(cost, prices.currency) : '',
         last?.keeper ? `${stepWords(last)}.` : '',
       ]
         .filter(Boolean)
         .join(' '),
       source: '',
-      value: '',
+      value: cost && prices ? money(cost.total, prices.currency) : '',
       // Its pictures stand with its finding.
       photos: [],
       graded: null,

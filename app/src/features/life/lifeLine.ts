@@ -35,8 +35,9 @@ export const shownUnder = (mark: LifeMark): LifeShown =>
       : ENTRY_SHOWN[mark.entry.kind];
 
 /** What is no mark of its own: a work is one, with all that was said of it. */
-type EntryMark = Exclude<LifeEntry, { kind: 'work' | 'work-step' }>;
-const isMark = (entry: LifeEntry): entry is EntryMark => entry.kind !== 'work' && entry.kind !== 'work-step';
+type EntryMark = Exclude<LifeEntry, { kind: 'work' | 'work-step' | 'work-cost' }>;
+const isMark = (entry: LifeEntry): entry is EntryMark =>
+  entry.kind !== 'work' && entry.kind !== 'work-step' && entry.kind !== 'work-cost';
 
 /**
  * A life as one line of time, newest first: its visits, the jobs done in them, works where the last was said of them, and

@@ -220,8 +220,7 @@ function Row({ row, large, drawings }: RowProps) {
 }
 
 function Photos({ photos, large }: { readonly photos: readonly PaperPhoto[]; readonly large?: boolean }) {
-  const label = photos[0]?.label.replace(/ 1$/, '') ?? '';
-  return <PhotoStrip photos={photos} label={label} {...(large ? { size: LARGE } : {})} />;
+  return <PhotoStrip photos={photos} label={photos[0]?.of ?? ''} {...(large ? { size: LARGE } : {})} />;
 }
 
 function PaperTable({ title, head, rows }: Extract<PaperBlock, { kind: 'table' }>) {

@@ -13,6 +13,7 @@ import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
 import { Page } from '../../shell/Page';
 import { NotHere } from '../../shell/NotHere';
+import { usePrices } from '../../sync/usePrices';
 import { useFleet, useVisit, type FoundVisit } from '../../sync/useLife';
 import { GivenUpNote } from '../../visit/GivenUpNote';
 import { GiveUpCard } from '../../visit/GiveUpCard';
@@ -31,6 +32,7 @@ function Report({ found }: { readonly found: FoundVisit }) {
   const { inspection } = visit;
   const router = useRouter();
   const fleet = useFleet();
+  const prices = usePrices()?.list ?? null;
   const asked = useLocalSearchParams<{ to?: string; in?: string }>();
   // In the address: it stays through a reload, and a link to it can be sent.
   const choice: PaperChoice = {
@@ -41,9 +43,9 @@ function Report({ found }: { readonly found: FoundVisit }) {
   const paper = useMemo(() => {
     const report = composeReport(life.vehicle, visit, earlier, rules, { entries: life.entries, fleet }, lookAhead);
     const { dues } = stickerOf(life.vehicle, [...earlier, visit], life.entries, rules.house);
-    const given = { report, visit, earlier, works: worksOf(life.entries), dues, wording: choice.wording };
+    const given = { report, visit, earlier, works: worksOf(life.entries), dues, wording: choice.wording, prices };
     return inTongue(tongue, () => reportPaper(given));
-  }, [life, visit, earlier, rules, lookAhead, fleet, choice.wording, tongue]);
+  }, [life, visit, earlier, rules, lookAhead, fleet, choice.wording, tongue, prices]);
   const here = `/vehicle/${life.vehicle.id}` as const;
   return (
     <Page

@@ -13,7 +13,9 @@ import { Heading, Words } from '../../kit/Words';
 import { Page } from '../../shell/Page';
 import type { KeptAnswer } from '../../sync/createWorkshop';
 import { useBriefs } from '../../sync/useLife';
+import { usePrices } from '../../sync/usePrices';
 import { askKept, call, useWorkshop } from '../../sync/workshop';
+import { prices as priceWords } from '@weskopos/words/en/pages/prices';
 import { calendar } from '@weskopos/words/en/pages/calendar';
 import { works as say } from '@weskopos/words/en/pages/works';
 import { day } from '@weskopos/words/show';
@@ -21,6 +23,7 @@ import { gradeOfUrgency, reasonWords, taskWords, urgencyWords } from '@weskopos/
 import { useLiveWorks } from '../../visit/useLiveWorks';
 import { useDesk } from '../fleet/useDesk';
 import { CalendarCard } from './CalendarCard';
+import { PricesCard } from './PricesCard';
 
 type Told = KeptAnswer<AnswerOf<'works'>>;
 const askWorks = () => askKept('works', () => call('works'));
@@ -36,7 +39,10 @@ interface OfVehicle {
 /** What is to be done at all vehicles, by how it stands. */
 export function AllWorksPage() {
   const palette = usePalette();
-  const [asked, setAsked] = useState(false);
+  const [asked, setAsked] = useState<'calendar' | 'prices' | null>(null);
+  const [kept, setKept] = useState(0);
+  const prices = usePrices(kept);
+  const isLead = useWorkshop((state) => state.person?.role === 'lead');
   const [again, setAgain] = useState(0);
   useLiveWorks(null, () => setAgain((before) => before + 1));
   const { answer, problem } = useDesk<Told>(askWorks, null, again);
@@ -45,9 +51,19 @@ export function AllWorksPage() {
     <Page
       title={say.title}
       width={760}
-      foot={<Press label={calendar.name} expanded={asked} onPress={() => setAsked(!asked)} style={styles.grow} />}
+      foot={
+        <>
+          <Press label={calendar.name} onPress={() => setAsked('calendar')} style={styles.grow} />
+          {isLead && prices ? (
+            <Press label={priceWords.name} onPress={() => setAsked('prices')} style={styles.grow} />
+          ) : null}
+        </>
+      }
     >
-      {asked ? <CalendarCard vehicleId={null} onDone={() => setAsked(false)} /> : null}
+      {asked === 'calendar' ? <CalendarCard vehicleId={null} onDone={() => setAsked(null)} /> : null}
+      {asked === 'prices' && prices ? (
+        <PricesCard prices={prices} onKept={() => setKept((before) => before + 1)} onDone={() => setAsked(null)} />
+      ) : null}
       {problem || answer?.problem ? <Words role="status">{say.notReached}</Words> : null}
       {answer && works.length === 0 ? <Words soft>{say.nothingAll}</Words> : null}
       {SECTIONS.map((state) => {

@@ -1,6 +1,9 @@
-import type { LifeEntryContent, Vehicle, WorkStepKind } from '@weskopos/core';
+import type { LifeEntryContent, PriceList, Vehicle, WorkStepKind } from '@weskopos/core';
+import { costOf } from '@weskopos/core/prices/priceList';
 import type { OpenWork, Proposal } from '@weskopos/core/works/proposeWorks';
-import type { Work } from '@weskopos/core/works/worksOf';
+import { isClosed, type Work } from '@weskopos/core/works/worksOf';
+import { prices } from '@weskopos/words/en/pages/prices';
+import { costWords } from '@weskopos/words/priceWords';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { GradeMark } from '../../kit/GradeMark';
@@ -11,8 +14,9 @@ import { gradeColours, usePalette } from '../../kit/theme';
 import { Words } from '../../kit/Words';
 import { putEntry } from '../../visit/putEntry';
 import { works as say } from '@weskopos/words/en/pages/works';
-import { capital, day } from '@weskopos/words/show';
+import { capital, day, workTime } from '@weskopos/words/show';
 import { gradeOfUrgency, reasonWords, stepWords, taskWords, urgencyWords } from '@weskopos/words/workWords';
+import { CostForm } from './CostForm';
 import { DoneForm } from './DoneForm';
 import { PlanDay } from './PlanDay';
 import { SayForm } from './SayForm';
@@ -42,13 +46,18 @@ interface WorkCardProps {
   readonly lastMeter: number | null;
   /** What has to be done before it, where both are. */
   readonly after?: string | undefined;
+  /** What the workshop asks; null where it has no list. */
+  readonly list: PriceList | null;
+  /** What went in the last time the same was done; empty where nobody wrote it. */
+  readonly lastNumbers: string;
 }
 
 /** One work: what, why, how soon, how it stands; opened it shows what was said and what can be done. */
-export function WorkCard({ work, vehicle, lastMeter, after }: WorkCardProps) {
+export function WorkCard({ work, vehicle, lastMeter, after, list, lastNumbers }: WorkCardProps) {
   const [open, setOpen] = useState(false);
-  const [asking, setAsking] = useState<Asking | null>(null);
+  const [asking, setAsking] = useState<Asking | 'cost' | null>(null);
   const name = taskWords(work.task, vehicle);
+  const cost = list ? costOf(work, list) : null;
   const step = (kind: WorkStepKind, change: Partial<Omit<LifeEntryContent & { kind: 'work-step' }, 'kind'>> = {}) => {
     setAsking(null);
     void putEntry(
@@ -70,6 +79,8 @@ export function WorkCard({ work, vehicle, lastMeter, after }: WorkCardProps) {
       {open ? (
         <View style={styles.inside}>
           {work.note ? <Words>{work.note}</Words> : null}
+          {partsOf(work) ? <Words size="m">{partsOf(work)}</Words> : null}
+          {cost && list ? <Words strong>{costWords(cost, list.currency)}</Words> : null}
           {work.steps.map((said) => (
             <Words key={said.id} size="m" soft>
               {`${day(said.at)}  ${stepWords(said)}`}
@@ -85,6 +96,9 @@ export function WorkCard({ work, vehicle, lastMeter, after }: WorkCardProps) {
                   onPress={() => act(kind)}
                 />
               ))}
+              {isClosed(work) ? null : (
+                <Press label={prices.cost} hint={prices.costOf(name)} onPress={() => setAsking('cost')} />
+              )}
               {work.steps.length === 0 ? (
                 <Press
                   kind="quiet"
@@ -96,6 +110,7 @@ export function WorkCard({ work, vehicle, lastMeter, after }: WorkCardProps) {
               ) : null}
             </View>
           ) : null}
+          {asking === 'cost' ? <CostForm {...{ work, list, lastNumbers }} onLeave={() => setAsking(null)} /> : null}
           {asking === 'planned' ? (
             <PlanDay onDay={(on) => step('planned', { on })} onLeave={() => setAsking(null)} />
           ) : null}
@@ -114,6 +129,15 @@ export function WorkCard({ work, vehicle, lastMeter, after }: WorkCardProps) {
     </View>
   );
 }
+
+/** Parts as they are told: `2 × Pad set P-100`. */
+const partsOf = ({ parts, minutes }: Work): string =>
+  [
+    ...parts.map(({ name, number, count }) => `${count} × ${[name, number].filter(Boolean).join(' ')}`),
+    minutes === null ? '' : workTime(minutes),
+  ]
+    .filter(Boolean)
+    .join(' · ');
 
 const stateOf = ({ state, plannedOn, declines }: Work): string =>
   plannedOn !== null ? say.plannedFor(day(plannedOn)) : declines > 1 ? say.declinedTimes(declines) : say.state[state];

@@ -1,4 +1,6 @@
-import type { Vehicle } from '@weskopos/core';
+import type { PriceList, Vehicle } from '@weskopos/core';
+import { costOf } from '@weskopos/core/prices/priceList';
+import { money } from '@weskopos/words/priceWords';
 import { comesAfter, groupWorks } from '@weskopos/core/works/groupWorks';
 import { worksBoard, type OpenWork, type Proposal } from '@weskopos/core/works/proposeWorks';
 import { isClosed, taskKey, worksOf } from '@weskopos/core/works/worksOf';
@@ -9,6 +11,7 @@ import { Press } from '../../kit/Press';
 import { SPACE } from '../../kit/tokens';
 import { Heading, Label, Words } from '../../kit/Words';
 import { nowIso } from '../../sync/clock';
+import { usePrices } from '../../sync/usePrices';
 import { putEntry } from '../../visit/putEntry';
 import { useLiveWorks } from '../../visit/useLiveWorks';
 import { calendar } from '@weskopos/words/en/pages/calendar';
@@ -21,6 +24,7 @@ import { whatToDo } from '../sheet/whatToDo';
 import { ByHand } from './ByHand';
 import { CalendarCard } from './CalendarCard';
 import { KeeperCard } from './KeeperCard';
+import { usedLast } from './usedLast';
 import { WorkCard, WorkSlip } from './WorkCard';
 
 type Row = OpenWork | Proposal;
@@ -82,6 +86,7 @@ function Works({ life, sheet }: SheetProps) {
   const { vehicle } = life;
   useLiveWorks(vehicle.id);
   const { proposed, open, closed } = worksBoard(whatToDo(sheet, nowIso()), worksOf(life.entries));
+  const list = usePrices()?.list ?? null;
   const lastMeter = sheet.last?.inspection.meter ?? null;
   const [taken, setTaken] = useState<number | null>(null);
   const rows: Row[] = [...open, ...proposed];
@@ -98,12 +103,17 @@ function Works({ life, sheet }: SheetProps) {
         <View key={openingWords(opening, vehicle)} style={styles.group}>
           <View style={styles.line}>
             <Heading level={2}>{openingWords(opening, vehicle)}</Heading>
-            <Label soft>{minutesOf(works)}</Label>
+            <Label soft>{[minutesOf(works), list ? sumOf(works, list) : ''].filter(Boolean).join(' · ')}</Label>
           </View>
           {works.map((row) => {
             const after = afterWords(row, rows, vehicle);
             return isWritten(row) ? (
-              <WorkCard key={row.id} work={row} {...{ vehicle, lastMeter, after }} />
+              <WorkCard
+                key={row.id}
+                work={row}
+                lastNumbers={usedLast(row.task, life.entries)?.numbers ?? ''}
+                {...{ vehicle, lastMeter, after, list }}
+              />
             ) : (
               <Proposed key={taskKey(row.task)} proposal={row} vehicle={vehicle} after={after} />
             );
@@ -114,7 +124,7 @@ function Works({ life, sheet }: SheetProps) {
         <View style={styles.group}>
           <Heading level={2}>{say.closed}</Heading>
           {closed.map((work) => (
-            <WorkCard key={work.id} work={work} {...{ vehicle, lastMeter }} />
+            <WorkCard key={work.id} work={work} lastNumbers="" {...{ vehicle, lastMeter, list }} />
           ))}
         </View>
       ) : null}
@@ -125,6 +135,17 @@ function Works({ life, sheet }: SheetProps) {
 function minutesOf(rows: readonly Row[]): string {
   const minutes = rows.reduce((sum, row) => sum + (isWritten(row) ? (row.minutes ?? 0) : 0), 0);
   return minutes > 0 ? workTime(minutes) : '';
+}
+
+/** What the written ones of a group come to together, as far as they have a price. */
+function sumOf(rows: readonly Row[], list: PriceList): string {
+  const costs = rows.flatMap((row) => (isWritten(row) ? (costOf(row, list) ?? []) : []));
+  return costs.length > 0
+    ? money(
+        costs.reduce((sum, { total }) => sum + total, 0),
+        list.currency,
+      )
+    : '';
 }
 
 function afterWords(row: Row, rows: readonly Row[], vehicle: Vehicle): string | undefined {

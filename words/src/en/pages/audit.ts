@@ -30,6 +30,7 @@ export const audit = {
     'bundle.take': 'Brought in',
     'link.give': 'Link given to a keeper',
     'link.end': 'Link withdrawn',
+    'prices.put': 'Prices changed',
     'calendar.give': 'Calendar given',
     'calendar.end': 'Calendar ended',
     'keeper.blank': 'Keeper’s data taken out',

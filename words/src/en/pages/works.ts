@@ -77,5 +77,6 @@ export const works = {
     proposed: 'On the list',
   },
   minutes: (count: number) => `${count} min`,
+  costSaid: 'what it takes',
   notReached: 'The workshop is not reached: this is what was told last.',
 };
