@@ -172,6 +172,7 @@ test('a lead brings in prices, parts and time are said of a work, and the keeper
   await page.getByRole('button', { name: 'Keep the list' }).click();
   await expect(page.getByText('Kept.')).toBeVisible();
 
+  await toPlace(page, 'Yard');
   await toVehicle(page, 'FH 01');
   await toPage(page, 'Works');
   await page.getByRole('button', { name: 'Add a work' }).click();

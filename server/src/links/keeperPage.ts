@@ -50,7 +50,7 @@ function pageHtml(
   const wrong = typed && typed.problems.size > 0;
   return whole(
     `${told.keeperPage.title}: ${letter.vehicle}`,
-    `<header><h1>${escapeHtml(letter.vehicle)}</h1><p>${escapeHtml(letter.from)}</p></header>
+    `<header><h1>${escapeHtml(letter.vehicle)}</h1>${letter.from ? `<p>${escapeHtml(letter.from)}</p>` : ''}</header>
 <p class="verdict${letter.stops ? ' stops' : ''}">${escapeHtml(letter.verdict)}</p>
 ${thanked ? `<p role="status" class="thanks">${told.keeperPage.thanks}</p>` : ''}
 ${wrong ? `<p role="alert" class="wrong">${told.keeperPage.notTaken}</p>` : ''}
@@ -76,7 +76,7 @@ function workHtml(token: string, work: Letter['works'][number], standing: Standi
     })
     .join('');
   return `<section><h2>${escapeHtml(name)}</h2>
-${plain ? `<p>${escapeHtml(plain)}</p>` : ''}<p class="soft">${escapeHtml(why)}</p><p><strong>${escapeHtml(when)}</strong></p>${price ? `<p>${escapeHtml(price)}</p>` : ''}
+${plain ? `<p>${escapeHtml(plain)}</p>` : ''}${why ? `<p class="soft">${escapeHtml(why)}</p>` : ''}<p><strong>${escapeHtml(when)}</strong></p>${price ? `<p>${escapeHtml(price)}</p>` : ''}
 ${before && first ? pairHtml(token, name, first, before) : ''}
 ${pictures ? `<p class="photos">${pictures}</p>` : ''}
 ${standing ? saidHtml(standing) : ''}

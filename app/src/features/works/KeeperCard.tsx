@@ -12,7 +12,7 @@ import { SPACE } from '../../kit/tokens';
 import { Heading, Words } from '../../kit/Words';
 import { readDevice, writeDevice } from '../../sync/deviceNotes';
 import { nowIso } from '../../sync/clock';
-import { usePrices } from '../../sync/usePrices';
+import { askPrices } from '../../sync/usePrices';
 import { call } from '../../sync/workshop';
 import { putEntry } from '../../visit/putEntry';
 import { keeper as say } from '@weskopos/words/en/pages/keeper';
@@ -37,7 +37,6 @@ export function KeeperCard({ life, onDone }: KeeperCardProps) {
   const works = worksOf(entries).filter((work) => !isClosed(work));
   const [from, setFrom] = useState(readDevice(FROM) ?? '');
   const [days, setDays] = useState<(typeof DAYS)[number]>('30');
-  const list = usePrices()?.list ?? null;
   const [language, setLanguage] = useState<Language>('en');
   const [given, setGiven] = useState<AnswerOf<'giveLink'>>();
   const [links, setLinks] = useState<readonly KeeperLink[]>([]);
@@ -50,6 +49,8 @@ export function KeeperCard({ life, onDone }: KeeperCardProps) {
   const make = async () => {
     setProblem(undefined);
     const tongue = language === 'de' ? (await import('@weskopos/words/de')).de : told;
+    // Asked for now: a link made in a hurry tells its prices too.
+    const { list } = await askPrices();
     const letter = inTongue(tongue, () => keeperLetter(works, life, vehicle, from.trim(), language, list));
     setGiven(await call('giveLink', { params: { id }, body: { letter, days: Number(days) } }));
     writeDevice(FROM, from.trim());
