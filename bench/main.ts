@@ -9,6 +9,7 @@ import { benchChanges, benchWorlds } from './forecast/worlds';
 import { benchKills } from './kills';
 import { benchLedger } from './ledger';
 import { benchPointChange } from './pointChange';
+import { benchReport } from './report';
 import { benchRoute } from './route';
 import { benchSaving } from './saving';
 import { benchScreens } from './screens';
@@ -27,6 +28,7 @@ const BENCHES: Readonly<Record<string, () => void | Promise<void>>> = {
   'large-archive': benchLargeArchive,
   sheet: benchSheet,
   bundle: benchBundle,
+  report: benchReport,
   route: benchRoute,
   forecast: () => benchWorlds(),
   budget: () => benchBudget(),

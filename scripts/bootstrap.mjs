@@ -1,5 +1,5 @@
 /** What every command needs on a fresh checkout: dependencies, the built app, a browser. Plain Node, nothing installed. */
-import { execFileSync, spawn } from 'node:child_process';
+import { execFileSync, spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import fs from 'node:fs';
 import path from 'node:path';
