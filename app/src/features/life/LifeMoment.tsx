@@ -70,21 +70,23 @@ function WorkMoment({ work, vehicle }: { readonly work: Work; readonly vehicle: 
   const good = work.state === 'done' || work.state === 'agreed' || work.state === 'planned';
   return (
     <Row at={work.saidAt}>
-      <LinkPress href={`/vehicle/${vehicle.id}/works`} style={styles.whole}>
-        <View style={styles.text}>
-          <Words>{works.work(taskWords(work.task, vehicle))}</Words>
-          {last && (last.words !== '' || last.keeper !== '') ? (
-            <Words size="s" soft>
-              {stepWords(last)}
-            </Words>
-          ) : null}
-        </View>
-        <Label size="l" colour={good ? palette.pass : palette.ink}>
-          {work.declines > 1 && work.state === 'declined'
-            ? works.declinedTimes(work.declines)
-            : works.state[work.state]}
-        </Label>
-      </LinkPress>
+      <View style={styles.text}>
+        <LinkPress href={`/vehicle/${vehicle.id}/works`} style={styles.whole}>
+          <View style={styles.told}>
+            <Words>{works.work(taskWords(work.task, vehicle))}</Words>
+            {last && (last.words !== '' || last.keeper !== '') ? (
+              <Words size="s" soft>
+                {stepWords(last)}
+              </Words>
+            ) : null}
+          </View>
+          <Label size="l" colour={good ? palette.pass : palette.ink} style={styles.state}>
+            {work.declines > 1 && work.state === 'declined'
+              ? works.declinedTimes(work.declines)
+              : works.state[work.state]}
+          </Label>
+        </LinkPress>
+      </View>
     </Row>
   );
 }
@@ -169,5 +171,7 @@ const styles = StyleSheet.create({
   thread: { position: 'absolute', top: 0, bottom: 0, width: 2 },
   knot: { width: 10, height: 10, borderRadius: 5, borderWidth: 2, marginTop: SPACE.l },
   text: { flex: 1, paddingVertical: SPACE.xs, justifyContent: 'center', gap: SPACE.xs },
-  whole: { flexGrow: 1, minHeight: TOUCH.least, flexDirection: 'row', alignItems: 'center', gap: SPACE.s },
+  told: { flex: 1 },
+  state: { maxWidth: 120, textAlign: 'right' },
+  whole: { minHeight: TOUCH.least, flexDirection: 'row', alignItems: 'center', gap: SPACE.s },
 });

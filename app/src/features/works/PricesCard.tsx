@@ -2,6 +2,7 @@ import type { PricedPart, PriceList, WorkCode } from '@weskopos/core';
 import { WORK_CODES } from '@weskopos/core';
 import { readPrice, type DecimalSign } from '@weskopos/core/prices/readPrice';
 import { readPriceTable, type PriceTableRead } from '@weskopos/core/prices/readPriceTable';
+import { common } from '@weskopos/words/en/pages/common';
 import { prices as say } from '@weskopos/words/en/pages/prices';
 import { money } from '@weskopos/words/priceWords';
 import { taskWords } from '@weskopos/words/workWords';
@@ -245,7 +246,7 @@ function PartLine({ part: { name, number, price }, currency, onTakeOut }: PartLi
           {[number, money(price, currency)].filter(Boolean).join(' · ')}
         </Words>
       </View>
-      <Press kind="quiet" label={say.takeOut(name)} onPress={onTakeOut} />
+      <Press kind="quiet" label={common.takeOut} hint={say.takeOut(name)} onPress={onTakeOut} />
     </View>
   );
 }
