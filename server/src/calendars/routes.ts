@@ -2,9 +2,9 @@ import { CALENDAR_PATH, ENDPOINTS } from '@weskopos/contract';
 import { newestRulebook } from '@weskopos/core';
 import { calendar as say } from '@weskopos/words/en/pages/calendar';
 import { tellByHouse } from '@weskopos/words/show';
-import { rateLimit } from 'express-rate-limit';
 import type { Engine } from '../db/engine';
 import { NotFound } from '../http/problems';
+import { slowGuessing } from '../http/slowGuessing';
 import { register, type Api } from '../people/register';
 import { readRulebooks } from '../rules/readRulebooks';
 import { readVehicle } from '../vehicles/readVehicle';
@@ -17,10 +17,6 @@ interface CalendarRouteNeeds {
   readonly clock: () => Date;
 }
 
-const QUARTER_HOUR_MS = 15 * 60 * 1000;
-/** Addresses that open nothing, from one network in a quarter of an hour. */
-const MOST_GUESSES = 60;
-
 /** Calendars are given and ended by the workshop; each is open to who has its address. */
 export function calendarRoutes(api: Api, { engine, calendars, clock }: CalendarRouteNeeds): void {
   register(api, ENDPOINTS.calendars, () => calendars.list());
@@ -30,16 +26,7 @@ export function calendarRoutes(api: Api, { engine, calendars, clock }: CalendarR
     return {};
   });
 
-  api.app.use(
-    CALENDAR_PATH,
-    rateLimit({
-      windowMs: QUARTER_HOUR_MS,
-      limit: MOST_GUESSES,
-      skipSuccessfulRequests: true,
-      standardHeaders: 'draft-8',
-      legacyHeaders: false,
-    }),
-  );
+  api.app.use(CALENDAR_PATH, slowGuessing());
   api.app.get(`${CALENDAR_PATH}/:token.ics`, async (request, response) => {
     const opened = await calendars.open(String(request.params['token'] ?? '').slice(0, 100));
     if (!opened) throw new NotFound('calendar');

@@ -1,9 +1,9 @@
 import { ENDPOINTS, LINK_PATH, MOST_ANSWER, idSchema } from '@weskopos/contract';
 import { worksOf } from '@weskopos/core/works/worksOf';
 import express, { type Request, type Response } from 'express';
-import { rateLimit } from 'express-rate-limit';
 import type { Engine } from '../db/engine';
 import { NotFound } from '../http/problems';
+import { slowGuessing } from '../http/slowGuessing';
 import { register, type Api } from '../people/register';
 import type { PhotoFiles, PhotoSize } from '../photos/photoFiles';
 import { readLifeEntries } from '../vehicles/readLifeEntries';
@@ -18,9 +18,6 @@ interface LinkRouteNeeds {
   readonly photos: PhotoFiles;
 }
 
-const QUARTER_HOUR_MS = 15 * 60 * 1000;
-/** Addresses that open nothing, from one network in a quarter of an hour. */
-const MOST_GUESSES = 60;
 /** Longest form: forty works with full words, as a browser encodes letters of any script. */
 const MOST_FORM = '1mb';
 const MOST_NAME = 60;
@@ -37,16 +34,7 @@ export function linkRoutes(api: Api, { engine, links, photos }: LinkRouteNeeds):
   });
 
   const { app } = api;
-  app.use(
-    LINK_PATH,
-    rateLimit({
-      windowMs: QUARTER_HOUR_MS,
-      limit: MOST_GUESSES,
-      skipSuccessfulRequests: true,
-      standardHeaders: 'draft-8',
-      legacyHeaders: false,
-    }),
-  );
+  app.use(LINK_PATH, slowGuessing());
   app.use(LINK_PATH, (_request, response, next) => {
     // The address is the key: it is not kept, not told on, not listed.
     response.set({ 'Cache-Control': 'no-store', 'Referrer-Policy': 'no-referrer', 'X-Robots-Tag': 'noindex' });

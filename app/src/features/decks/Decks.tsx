@@ -1,9 +1,8 @@
 import type { GradedPoint } from '@weskopos/core';
 import { useMemo, useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
-import Svg, { Text as SvgText } from 'react-native-svg';
 import { Saveable } from '../../kit/Saveable';
-import { FONT, SIZE, SPACE } from '../../kit/tokens';
+import { SPACE } from '../../kit/tokens';
 import { gradeColours, usePalette } from '../../kit/theme';
 import { Label, Words } from '../../kit/Words';
 import { figure, pointShort, sideWords, unitOf } from '@weskopos/words/show';
@@ -12,7 +11,7 @@ import { DECKS, isOnDeck, type DeckName } from '@weskopos/core/decks/deckNames';
 import { drawDeck, hasFigures } from '@weskopos/core/decks/drawDeck';
 import { nearestPoint } from '@weskopos/core/decks/nearestPoint';
 import { DRAWING, type DrawnVehicle } from '@weskopos/core/decks/vehicleShape';
-import { Shapes } from './Shapes';
+import { DrawnDeck } from './DrawnDeck';
 import { decks as say } from '@weskopos/words/en/pages/decks';
 
 interface DecksProps {
@@ -44,35 +43,13 @@ interface DeckProps extends Omit<DecksProps, 'only'> {
 }
 
 function Deck({ deck, isFirst, vehicle, points, onPoint, saveAs }: DeckProps) {
-  const palette = usePalette();
   const [width, setWidth] = useState(0);
   const here = useMemo(() => points.filter((point) => isOnDeck(deck, point)), [deck, points]);
   const { shapes, texts, unnamed } = useMemo(
     () => drawDeck(deck, vehicle, here, { name: ({ point, place }) => pointShort(point, place, vehicle), figure }),
     [deck, here, vehicle],
   );
-  const drawing = (
-    <Svg
-      viewBox={`0 0 ${DRAWING.width} ${DRAWING.height}`}
-      style={styles.drawing}
-      role="img"
-      aria-label={deckWords(deck, here, vehicle)}
-    >
-      <Shapes shapes={shapes} />
-      {texts.map(({ text, x, y, anchor, strong }) => (
-        <SvgText
-          key={`${x} ${y} ${text}`}
-          {...{ x, y }}
-          textAnchor={anchor}
-          fill={palette.ink}
-          fontFamily={strong ? FONT.labelStrong : FONT.label}
-          fontSize={SIZE.l}
-        >
-          {text}
-        </SvgText>
-      ))}
-    </Svg>
-  );
+  const drawing = <DrawnDeck drawing={{ shapes, texts }} alt={deckWords(deck, here, vehicle)} />;
   return (
     <View style={styles.deck}>
       <View style={styles.head}>
@@ -157,7 +134,6 @@ const styles = StyleSheet.create({
   decks: { gap: SPACE.m },
   deck: { gap: SPACE.xs },
   head: { flexDirection: 'row', flexWrap: 'wrap', justifyContent: 'space-between', columnGap: SPACE.s },
-  drawing: { width: '100%', aspectRatio: DRAWING.width / DRAWING.height },
   // Places are told by the deck, not by the mark under the finger.
   through: { pointerEvents: 'none' },
 });

@@ -1,15 +1,13 @@
 import type { PaperBlock, PaperLine, PaperPhoto, PaperRow } from '@weskopos/words/paper/paper';
-import { DRAWING } from '@weskopos/core/decks/vehicleShape';
 import { Suspense, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
-import Svg, { Text as SvgText } from 'react-native-svg';
 import { Card } from '../../kit/Card';
 import { GradeMark } from '../../kit/GradeMark';
 import { QrMark } from '../../kit/QrMark';
-import { FONT, SIZE, SPACE } from '../../kit/tokens';
+import { SPACE } from '../../kit/tokens';
 import { gradeColours, usePalette } from '../../kit/theme';
 import { Heading, Label, Words } from '../../kit/Words';
-import { Shapes } from '../decks/Shapes';
+import { DrawnDeck } from '../decks/DrawnDeck';
 import { SaidDrawings } from '../help/lazyHelp';
 import { PhotoStrip } from '../photo/PhotoStrip';
 
@@ -103,26 +101,7 @@ export function PaperPart({ block, drawings }: PaperPartProps): ReactNode {
               <Label size="m" soft>
                 {name}
               </Label>
-              <Svg
-                viewBox={`0 0 ${DRAWING.width} ${DRAWING.height}`}
-                style={styles.drawing}
-                role="img"
-                aria-label={alt}
-              >
-                <Shapes shapes={drawing.shapes} />
-                {drawing.texts.map(({ text, x, y, anchor, strong }) => (
-                  <SvgText
-                    key={`${x} ${y} ${text}`}
-                    {...{ x, y }}
-                    textAnchor={anchor}
-                    fill={palette.ink}
-                    fontFamily={strong ? FONT.labelStrong : FONT.label}
-                    fontSize={SIZE.l}
-                  >
-                    {text}
-                  </SvgText>
-                ))}
-              </Svg>
+              <DrawnDeck drawing={drawing} alt={alt} />
             </View>
           ))}
         </View>
@@ -259,7 +238,6 @@ const styles = StyleSheet.create({
   line: { flexDirection: 'row', alignItems: 'center', gap: SPACE.s },
   value: { textAlign: 'right', maxWidth: 110 },
   beside: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.m },
-  drawing: { width: '100%', aspectRatio: DRAWING.width / DRAWING.height },
   row: { flexDirection: 'row', gap: SPACE.s, paddingVertical: SPACE.xs },
   wide: { flex: 2 },
   narrow: { flex: 1 },
