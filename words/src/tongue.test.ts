@@ -58,7 +58,12 @@ const visitOf = (findings: readonly Finding[]): Visit => ({
   voidedBy: null,
   seal: { hash: 'ab'.repeat(32), key: 'abcdef', value: 'x' },
 });
-const paperOf = (wording: 'workshop' | 'keeper', findings: readonly Finding[] = FOUND): Paper => {
+const paperOf = (
+  wording: 'workshop' | 'keeper',
+  findings: readonly Finding[] = FOUND,
+  isNewest = true,
+  fromHere = true,
+): Paper => {
   const visit = visitOf(findings);
   const report = composeReport(CAR, visit, [], rulesWith());
   const pads = {
@@ -71,7 +76,7 @@ const paperOf = (wording: 'workshop' | 'keeper', findings: readonly Finding[] = 
     reasons: [
       {
         kind: 'finding',
-        inspectionId: visit.inspection.id,
+        inspectionId: fromHere ? visit.inspection.id : 'another',
         point: 'pad.inner',
         place: '1L',
         grade: 'fail',
@@ -88,7 +93,7 @@ const paperOf = (wording: 'workshop' | 'keeper', findings: readonly Finding[] = 
   const dues = [
     { job: { code: 'brake-fluid', name: '' }, doneAt: '2025-01-01', meter: null, by: '2027-01-01', capped: false },
   ] as const;
-  return reportPaper({ report, visit, earlier: [], works: worksOf([pads]), dues, wording, prices: null });
+  return reportPaper({ report, visit, earlier: [], isNewest, works: worksOf([pads]), dues, wording, prices: null });
 };
 
 /** Every text of a paper that a person reads; sources are the limit sheet's own words. */
@@ -191,6 +196,19 @@ describe('to a keeper', () => {
     const worst = paperOf('keeper').blocks.find((one) => one.kind === 'rows' && one.title === 'Worst first');
     expect(JSON.stringify(worst)).toContain('Brakes have to stop it');
     expect(JSON.stringify(paperOf('workshop'))).not.toContain('Brakes have to stop it');
+  });
+
+  test('works are told with the visit they grew from, and all of them with the newest', () => {
+    const told = (isNewest: boolean, fromHere: boolean) =>
+      paperOf('keeper', FOUND, isNewest, fromHere).blocks.some(
+        (one) => one.kind === 'rows' && one.title === 'What is to be done',
+      );
+    expect([told(true, true), told(true, false), told(false, true), told(false, false)]).toEqual([
+      true,
+      true,
+      true,
+      false,
+    ]);
   });
 
   test('a visit at which nothing was seen says so, and no empty heading stands there', () => {

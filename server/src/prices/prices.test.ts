@@ -1,5 +1,5 @@
 import type { PriceList } from '@weskopos/core';
-import { inspectorIn, startWorkshop, type Client, type TestWorkshop } from '../tests/workshop';
+import { blankDatabase, inspectorIn, startWorkshop, type Client, type TestWorkshop } from '../tests/workshop';
 
 let workshop: TestWorkshop;
 let maren: Client;
@@ -40,6 +40,7 @@ test('a lead says what the workshop asks, everybody reads it; nobody overwrites 
 test('it is there after a start, also from the journal alone', async () => {
   const before = (await maren.get('/api/prices')).body;
   await workshop.pause();
+  await blankDatabase(workshop.folder);
   workshop = await startWorkshop({ dataFolder: workshop.folder });
   maren = workshop.client;
   await maren.send('POST', '/api/session', { name: 'Maren', secret: '112358' });

@@ -70,6 +70,7 @@ export class Pdfs {
       visit,
       // Of what was before only the pictures are told beside today's.
       earlier: before.map((one) => ({ ...one, acts: [], sheet: null, findings: one.findings.filter(hasPhotos) })),
+      isNewest: !life.visits.some(({ inspection }) => inspection.startedAt > visit.inspection.startedAt),
       works: worksOf(entries),
       dues: stickerOf(vehicle, [...before, visit], entries, rules.house).dues,
       wording: style.wording,

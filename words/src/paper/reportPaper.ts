@@ -55,6 +55,8 @@ export interface ReportGiven {
   readonly visit: Visit;
   /** Signed visits before it. */
   readonly earlier: readonly Visit[];
+  /** No visit of the vehicle came later: what is to be done now is told with it. */
+  readonly isNewest: boolean;
   /** Works of the vehicle. */
   readonly works: readonly Work[];
   /** What falls due, soonest first. */
@@ -273,9 +275,14 @@ function rowOf(
   };
 }
 
-/** Works that are not closed, as they stand, with what was last said of each. */
-function worksOfPaper({ works, report: { vehicle, inspection }, wording, prices }: ReportGiven): PaperRow[] {
-  const known = works.filter((work) => !isClosed(work) && inspection.startedAt <= work.saidAt);
+/**
+ * Works that are not closed, as they stand, with what was last said of each: those that grew from this visit; with the newest
+ * visit all of them.
+ */
+function worksOfPaper({ works, isNewest, report: { vehicle, inspection }, wording, prices }: ReportGiven): PaperRow[] {
+  const grewHere = ({ reasons }: Work) =>
+    reasons.some((one) => one.kind === 'finding' && one.inspectionId === inspection.id);
+  const known = works.filter((work) => !isClosed(work) && (isNewest || grewHere(work)));
   return known.map((work) => {
     const last = work.steps.at(-1);
     const cost = prices && costOf(work, prices);

@@ -43,7 +43,17 @@ function Report({ found }: { readonly found: FoundVisit }) {
   const paper = useMemo(() => {
     const report = composeReport(life.vehicle, visit, earlier, rules, { entries: life.entries, fleet }, lookAhead);
     const { dues } = stickerOf(life.vehicle, [...earlier, visit], life.entries, rules.house);
-    const given = { report, visit, earlier, works: worksOf(life.entries), dues, wording: choice.wording, prices };
+    const isNewest = !life.visits.some((one) => one.inspection.startedAt > visit.inspection.startedAt);
+    const given = {
+      report,
+      visit,
+      earlier,
+      isNewest,
+      works: worksOf(life.entries),
+      dues,
+      wording: choice.wording,
+      prices,
+    };
     return inTongue(tongue, () => reportPaper(given));
   }, [life, visit, earlier, rules, lookAhead, fleet, choice.wording, tongue, prices]);
   const here = `/vehicle/${life.vehicle.id}` as const;
