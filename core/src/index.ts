@@ -6,7 +6,7 @@ export { asksOfGlitter } from './grading/gradeGlitter';
 export { GAUGE_STEPS } from './catalogue/gauges';
 export { MEASURES, MEASURE_CODES, namedSteps, type Measure, type MeasureCode } from './catalogue/measures';
 export { VOCABULARIES, VOCABULARY_NAMES, WORDS, type Vocabulary, type Word } from './catalogue/words';
-export { CRANK_STANDARDS, type CrankStandard } from './vehicle/specSheet';
+export { CRANK_STANDARDS, type CrankStandard, type DashCode } from './vehicle/specSheet';
 export {
   CODE_STATES,
   COUNTED_ITEMS,

@@ -15,6 +15,7 @@ import { usePrices } from '../../sync/usePrices';
 import { putEntry } from '../../visit/putEntry';
 import { useLiveWorks } from '../../visit/useLiveWorks';
 import { calendar } from '@weskopos/words/en/pages/calendar';
+import { dash } from '@weskopos/words/en/pages/dash';
 import { spine } from '@weskopos/words/en/pages/spine';
 import { works as say } from '@weskopos/words/en/pages/works';
 import { workTime } from '@weskopos/words/show';
@@ -23,6 +24,7 @@ import { VehiclePage, type SheetProps } from '../sheet/VehiclePage';
 import { whatToDo } from '../sheet/whatToDo';
 import { ByHand } from './ByHand';
 import { CalendarCard } from './CalendarCard';
+import { DashCard } from './DashCard';
 import { KeeperCard } from './KeeperCard';
 import { usedLast } from './usedLast';
 import { WorkCard, WorkSlip } from './WorkCard';
@@ -37,7 +39,7 @@ const writeDown = (vehicleId: string, { task, reasons, urgency, from, to }: Prop
   );
 
 /** What is asked on top of the page. */
-type Asked = 'work' | 'keeper' | 'calendar';
+type Asked = 'work' | 'keeper' | 'calendar' | 'dash';
 
 /** What is to be done at a vehicle, by what is opened once for it: written down, and what follows from what is known. */
 export function WorksPage() {
@@ -48,9 +50,13 @@ export function WorksPage() {
       {(given) => (
         <>
           {asked === 'work' ? <ByHand vehicleId={given.life.vehicle.id} onDone={close} /> : null}
+          {asked === 'dash' ? <DashCard {...given} onDone={close} /> : null}
           {asked === 'calendar' ? <CalendarCard vehicleId={given.life.vehicle.id} onDone={close} /> : null}
           {asked === 'keeper' ? <KeeperCard life={given.life} onDone={close} /> : null}
           <Works {...given} />
+          {given.life.vehicle.spec.dashCodes.length > 0 ? (
+            <Press kind="quiet" label={dash.title} onPress={() => setAsked('dash')} />
+          ) : null}
           <Press kind="quiet" label={calendar.name} onPress={() => setAsked('calendar')} />
         </>
       )}
