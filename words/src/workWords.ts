@@ -4,15 +4,19 @@ import { works as say } from './en/pages/works';
 import { capital, day, inSentence, jobWords, meterWords, placeWords, pointShort, pointWords } from './show';
 import { told } from './tongue';
 
+/** What is done, whatever vehicle it is at: `Brake pads`. @param code of anything but what is put right at a point */
+export function workName({ code, name }: Pick<WorkTask, 'code' | 'name'>): string {
+  if (code === 'put-right') return '';
+  return code === 'pads' || code === 'shoes' || code === 'discs'
+    ? told.worksTold.part[code]
+    : capital(jobWords({ code, name }));
+}
+
 /** What is done and where: `Brake pads, front axle`. */
 export function taskWords({ code, point, name, place }: WorkTask, vehicle: Vehicle): string {
   if (code === 'put-right')
     return point === null ? '' : told.worksTold.putRight(capital(pointWords(point, place, vehicle)));
-  const what =
-    code === 'pads' || code === 'shoes' || code === 'discs'
-      ? told.worksTold.part[code]
-      : capital(jobWords({ code, name }));
-  return [what, placeWords(place, vehicle)].filter(Boolean).join(', ');
+  return [workName({ code, name }), placeWords(place, vehicle)].filter(Boolean).join(', ');
 }
 
 /** How soon, in a few words. */

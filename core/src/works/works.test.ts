@@ -155,6 +155,26 @@ describe('what is written down', () => {
       }
   });
 
+  test('what a work takes is said anew as often as one likes: the last word counts, until it is taken back', () => {
+    const one = work(pads);
+    const cost = (at: string, minutes: number | null, name: string): LifeEntry => ({
+      ...stamp(at),
+      kind: 'work-cost',
+      refers: one.id,
+      minutes,
+      parts: [{ name, number: '', count: 1 }],
+    });
+    const [first, second] = [cost('2026-11-24T08:00:00.000Z', 60, 'a'), cost('2026-11-25T08:00:00.000Z', null, 'b')];
+    expect(worksOf([one])[0]).toMatchObject({ minutes: null, parts: [] });
+    expect(worksOf([one, second, first])[0]).toMatchObject({
+      minutes: null,
+      parts: [{ name: 'b' }],
+      state: 'proposed',
+    });
+    const back: LifeEntry = { ...stamp('2026-11-26T08:00:00.000Z'), kind: 'undo', refers: second.id };
+    expect(worksOf([one, second, first, back])[0]).toMatchObject({ minutes: 60, parts: [{ name: 'a' }] });
+  });
+
   test('what was taken back is gone; a plan tells its day until something else is said', () => {
     const one = work(pads);
     const planned = said(one, 'planned', '2026-11-24T08:00:00.000Z', { on: '2026-12-03' });

@@ -1,5 +1,5 @@
 import type { Calendar, CalendarOf, Person } from '@weskopos/contract';
-import { countedVisits, newestRulebook, type LifeEntryOf, type Vehicle } from '@weskopos/core';
+import { countedVisits, newestRulebook, type Vehicle } from '@weskopos/core';
 import { stickerOf } from '@weskopos/core/jobs/stickerOf';
 import { worksOf } from '@weskopos/core/works/worksOf';
 import { randomBytes, randomUUID } from 'node:crypto';
@@ -91,11 +91,12 @@ export class Calendars {
       const vehicle = await readVehicle(engine, id);
       if (vehicle) vehicles.set(id, vehicle);
     }
+    const writtenBy = new Map(entries.map((entry) => [entry.id, entry.by]));
     const byDay = new Map<string, CalendarDay & { readonly kind: 'works' }>();
     for (const work of worksOf(entries)) {
       const vehicle = vehicles.get(work.vehicleId);
       if (!vehicle || work.plannedOn === null) continue;
-      if (of === 'person' && plannedBy(work.steps.at(-1)) !== by) continue;
+      if (of === 'person' && writtenBy.get(work.steps.at(-1)?.id ?? '') !== by) continue;
       const key = `${vehicle.id} ${work.plannedOn}`;
       const before = byDay.get(key);
       byDay.set(key, { kind: 'works', vehicle, on: work.plannedOn, works: [...(before?.works ?? []), work] });
@@ -114,7 +115,3 @@ export class Calendars {
     );
   }
 }
-
-/** Who said the last thing of a work, by name. */
-const plannedBy = (step: LifeEntryOf<'work-step'> | undefined): string | null =>
-  step && 'by' in step && typeof step.by === 'string' ? step.by : null;

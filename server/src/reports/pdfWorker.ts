@@ -1,6 +1,7 @@
 import type { PaperStyle } from '@weskopos/contract';
 import type { HouseRules } from '@weskopos/core';
-import { reportPaper, type ReportGiven } from '@weskopos/words/paper/reportPaper';
+import type { ReportGiven } from '@weskopos/words/paper/reportGiven';
+import { reportPaper } from '@weskopos/words/paper/reportPaper';
 import { speakByHouse } from '@weskopos/words/show';
 import { speak } from '@weskopos/words/tongue';
 import { TONGUES } from '@weskopos/words/tongues';

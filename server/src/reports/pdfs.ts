@@ -2,7 +2,7 @@ import type { PaperStyle } from '@weskopos/contract';
 import { composeReport, newestRulebook, type Finding } from '@weskopos/core';
 import { stickerOf } from '@weskopos/core/jobs/stickerOf';
 import { worksOf } from '@weskopos/core/works/worksOf';
-import type { ReportGiven } from '@weskopos/words/paper/reportPaper';
+import type { ReportGiven } from '@weskopos/words/paper/reportGiven';
 import pLimit from 'p-limit';
 import type { Engine } from '../db/engine';
 import { startThread } from '../db/startThread';

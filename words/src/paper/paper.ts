@@ -42,6 +42,18 @@ export interface PaperRow {
   readonly graded: GradedPoint | null;
 }
 
+/** One floor of the vehicle. */
+export interface PaperDeck {
+  readonly deck: DeckName;
+  /** What it is, and how it is read. */
+  readonly name: string;
+  readonly drawing: DeckDrawing;
+  /** What the drawing had no room to name, and how much nobody has seen; may be empty. */
+  readonly note: string;
+  /** The drawing in words, for who does not see it. */
+  readonly alt: string;
+}
+
 /** One part of a report, in the order they are told. */
 export type PaperBlock =
   | { readonly kind: 'lines'; readonly title: string | null; readonly lines: readonly PaperLine[] }
@@ -76,12 +88,7 @@ export type PaperBlock =
   | {
       readonly kind: 'decks';
       readonly title: string;
-      readonly decks: readonly {
-        readonly deck: DeckName;
-        readonly name: string;
-        readonly drawing: DeckDrawing;
-        readonly alt: string;
-      }[];
+      readonly decks: readonly PaperDeck[];
     }
   | { readonly kind: 'photos'; readonly title: string; readonly photos: readonly PaperPhoto[] }
   | {

@@ -96,12 +96,17 @@ export function PaperPart({ block, drawings }: PaperPartProps): ReactNode {
       return (
         <View style={styles.group} {...WHOLE}>
           <Heading level={2}>{block.title}</Heading>
-          {block.decks.map(({ deck, name, drawing, alt }) => (
+          {block.decks.map(({ deck, name, drawing, note, alt }) => (
             <View key={deck}>
               <Label size="m" soft>
                 {name}
               </Label>
               <DrawnDeck drawing={drawing} alt={alt} />
+              {note ? (
+                <Words size="m" soft>
+                  {note}
+                </Words>
+              ) : null}
             </View>
           ))}
         </View>
@@ -134,9 +139,9 @@ export function PaperPart({ block, drawings }: PaperPartProps): ReactNode {
 }
 
 function Lines({ lines, broken }: { readonly lines: readonly PaperLine[]; readonly broken?: boolean }) {
-  return lines.map(({ text, weight }) => (
+  return lines.map(({ text, weight }, at) => (
     <Words
-      key={text}
+      key={at}
       strong={weight === 'strong'}
       soft={weight === 'soft'}
       {...(broken ? { size: 's', style: BROKEN } : {})}
@@ -219,8 +224,8 @@ function PaperTable({ title, head, rows }: Extract<PaperBlock, { kind: 'table' }
         <View role="row" style={styles.row}>
           {cells(head, true)}
         </View>
-        {rows.map((row) => (
-          <View key={row.join()} role="row" style={[styles.row, { borderTopWidth: 1, borderColor: palette.rule }]}>
+        {rows.map((row, at) => (
+          <View key={at} role="row" style={[styles.row, { borderTopWidth: 1, borderColor: palette.rule }]}>
             {cells(row, false)}
           </View>
         ))}

@@ -17,6 +17,7 @@ import { usePrices } from '../../sync/usePrices';
 import { useFleet, useVisit, type FoundVisit } from '../../sync/useLife';
 import { GivenUpNote } from '../../visit/GivenUpNote';
 import { GiveUpCard } from '../../visit/GiveUpCard';
+import { fetchTongue } from '../../words/fetchTongue';
 import { PaperCard, type PaperChoice } from './PaperCard';
 import { PaperPart } from './PaperView';
 
@@ -94,14 +95,12 @@ function Report({ found }: { readonly found: FoundVisit }) {
   );
 }
 
-/** A language to tell in; English is here, another is fetched once it is asked for, from the device itself. */
+/** A language to tell in; until another is here, English. */
 function useTongue(language: PaperChoice['language']): Tongue {
   const [tongue, setTongue] = useState<Tongue>(told);
   useEffect(() => {
     let left = false;
-    void (language === 'de' ? import('@weskopos/words/de').then(({ de }) => de) : Promise.resolve(told)).then(
-      (next) => left || setTongue(next),
-    );
+    void fetchTongue(language).then((next) => left || setTongue(next));
     return () => {
       left = true;
     };

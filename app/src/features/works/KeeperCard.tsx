@@ -18,7 +18,8 @@ import { putEntry } from '../../visit/putEntry';
 import { keeper as say } from '@weskopos/words/en/pages/keeper';
 import { report as paperSay } from '@weskopos/words/en/pages/report';
 import { keeperLetter } from '@weskopos/words/keeperLetter';
-import { inTongue, told } from '@weskopos/words/tongue';
+import { inTongue } from '@weskopos/words/tongue';
+import { fetchTongue } from '../../words/fetchTongue';
 import { problemWords } from '../../words/problemWords';
 import { day } from '@weskopos/words/show';
 import type { SheetProps } from '../sheet/VehiclePage';
@@ -48,10 +49,11 @@ export function KeeperCard({ life, onDone }: KeeperCardProps) {
   }, [id]);
   const make = async () => {
     setProblem(undefined);
-    const tongue = language === 'de' ? (await import('@weskopos/words/de')).de : told;
     // Asked for now: a link made in a hurry tells its prices too.
     const { list } = await askPrices();
-    const letter = inTongue(tongue, () => keeperLetter(works, life, vehicle, from.trim(), language, list));
+    const letter = inTongue(await fetchTongue(language), () =>
+      keeperLetter(works, life, vehicle, from.trim(), language, list),
+    );
     setGiven(await call('giveLink', { params: { id }, body: { letter, days: Number(days) } }));
     writeDevice(FROM, from.trim());
     for (const { id: refers, state } of works)

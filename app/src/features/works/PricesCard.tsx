@@ -1,27 +1,22 @@
-import type { PricedPart, PriceList, WorkCode } from '@weskopos/core';
-import { WORK_CODES } from '@weskopos/core';
-import { readPrice, type DecimalSign } from '@weskopos/core/prices/readPrice';
-import { readPriceTable, type PriceTableRead } from '@weskopos/core/prices/readPriceTable';
+import type { PricedPart, PriceList } from '@weskopos/core';
+import { readPrice } from '@weskopos/core/prices/readPrice';
 import { common } from '@weskopos/words/en/pages/common';
 import { prices as say } from '@weskopos/words/en/pages/prices';
 import { money } from '@weskopos/words/priceWords';
-import { taskWords } from '@weskopos/words/workWords';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Card } from '../../kit/Card';
-import { Choice } from '../../kit/Choice';
 import { Field } from '../../kit/Field';
 import { Press } from '../../kit/Press';
 import { Problem } from '../../kit/Problem';
 import { SPACE } from '../../kit/tokens';
 import { Heading, Words } from '../../kit/Words';
-import { pickFile } from '../../kit/pickFile';
 import { ServerProblem } from '../../sync/transport';
 import type { Prices } from '../../sync/usePrices';
 import { call } from '../../sync/workshop';
 import { problemWords } from '../../words/problemWords';
+import { PriceFile } from './PriceFile';
 
-const SIGNS = ['point', 'comma'] as const satisfies readonly DecimalSign[];
 const MOST_TAX = 50;
 const MOST_MONEY = 1_000_000;
 /** Rows that are told one by one; a list of thousands is searched, not scrolled. */
@@ -34,16 +29,7 @@ function figureOf(text: string, most: number): number | null {
   return read.status === 'price' && read.price <= most ? read.price : null;
 }
 
-const NO_AXLES = { axles: [] } as unknown as Parameters<typeof taskWords>[1];
 const plain = (text: string) => text.trim().toLowerCase();
-/** The work a row of a table means: by its code or by its name. */
-const workNamed = (name: string): WorkCode | null =>
-  WORK_CODES.find(
-    (code) =>
-      code !== 'put-right' &&
-      code !== 'own' &&
-      (plain(name) === code || plain(name) === plain(taskWords({ code, point: null, name: '', place: '' }, NO_AXLES))),
-  ) ?? null;
 
 interface PricesCardProps {
   readonly prices: Prices;
@@ -58,8 +44,6 @@ export function PricesCard({ prices, onKept, onDone }: PricesCardProps) {
   const [currency, setCurrency] = useState(list.currency);
   const [tax, setTax] = useState(String(list.taxPercent));
   const [rate, setRate] = useState(list.hourRate === null ? '' : String(list.hourRate));
-  const [rows, setRows] = useState<readonly (readonly string[])[] | null>(null);
-  const [decimal, setDecimal] = useState<DecimalSign | null>(null);
   const [part, setPart] = useState({ name: '', number: '', price: '' });
   const [wanted, setWanted] = useState('');
   const [told, setTold] = useState<string>();
@@ -72,24 +56,8 @@ export function PricesCard({ prices, onKept, onDone }: PricesCardProps) {
     tax: taxed === null ? say.taxRange : undefined,
     rate: rate.trim() !== '' && hourRate === null ? say.moneyRange : undefined,
   };
-  const read: PriceTableRead | null = rows && readPriceTable(rows, decimal, workNamed);
   const partPrice = figureOf(part.price, MOST_MONEY);
 
-  const choose = async () => {
-    setProblem(undefined);
-    const file = await pickFile('.csv,text/csv');
-    if (!file) return;
-    const { parse } = await import('papaparse');
-    const { data } = parse<string[]>(await file.text(), { skipEmptyLines: true });
-    if (data.length < 2) return setProblem(say.notRead);
-    setDecimal(null);
-    setRows(data);
-  };
-  const take = () => {
-    if (!read) return;
-    setList({ ...list, parts: read.parts, times: read.times.length > 0 ? read.times : list.times });
-    setRows(null);
-  };
   const add = () => {
     if (partPrice === null || part.name.trim() === '') return setProblem(say.partNeeded);
     setProblem(undefined);
@@ -146,38 +114,9 @@ export function PricesCard({ prices, onKept, onDone }: PricesCardProps) {
           />
         </View>
       </View>
-      <Heading level={3}>{say.file}</Heading>
-      <Words soft>{say.fileHelp}</Words>
-      <Press
-        label={say.choose}
-        onPress={() => void choose().catch((error: unknown) => setProblem(problemWords(error)))}
+      <PriceFile
+        onTake={({ parts, times }) => setList({ ...list, parts, times: times.length > 0 ? times : list.times })}
       />
-      {read ? (
-        <>
-          <Words role="status">{say.read(read.parts.length, read.times.length)}</Words>
-          {read.missing.length > 0 ? (
-            <Problem>{say.missing(read.missing.map((one) => say.column[one]).join(', '))}</Problem>
-          ) : null}
-          {read.problems.length > 0 ? <Words strong>{say.refused(read.problems.length)}</Words> : null}
-          {read.problems.slice(0, MOST_SHOWN).map(({ row, text, problem: why }) => (
-            <Words key={row} size="m">
-              {say.row(row, text, say.problem[why])}
-            </Words>
-          ))}
-          <Choice
-            label={say.decimal}
-            options={SIGNS}
-            word={(one) => say.decimalSign[one]}
-            value={decimal}
-            onChoose={setDecimal}
-          />
-          <Press
-            label={say.held(read.parts.length, read.times.length)}
-            disabled={read.parts.length + read.times.length === 0}
-            onPress={take}
-          />
-        </>
-      ) : null}
       <Heading level={3}>{say.held(list.parts.length, list.times.length)}</Heading>
       {list.parts.length > MOST_SHOWN ? <Field label={say.find} value={wanted} onChangeText={setWanted} /> : null}
       {found.slice(0, MOST_SHOWN).map((one) => (

@@ -97,7 +97,7 @@ class BlockWriter {
         break;
       case 'decks':
         this.heading(block.title, 2, 260);
-        for (const { name, drawing, alt } of block.decks) {
+        for (const { name, drawing, note, alt } of block.decks) {
           const scale = Math.min(1, sheet.width / DRAWING.width);
           const height = DRAWING.height * scale;
           sheet.room(height + 30);
@@ -113,7 +113,9 @@ class BlockWriter {
             },
             alt,
           );
-          sheet.doc.y = y + height + GAP;
+          sheet.doc.y = y + height;
+          this.line(note, SETTING.soft);
+          sheet.gap(GAP);
         }
         break;
       case 'photos':
