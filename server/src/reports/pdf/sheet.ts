@@ -28,8 +28,14 @@ export const MARK = 12;
 /** What a photo's mark is drawn with, and how wide, pt. */
 const DRAWN = '#E23D1C';
 
-/** The faces have no narrow space; a plain one that does not break takes its place. */
-const settable = (text: string) => text.replace(/\u202f/g, '\u00a0');
+/** More letters in a row than any word, hash or signature has. */
+const RUN = /[^\s\u00a0]{100}(?=[^\s\u00a0])/gu;
+
+/**
+ * A text as the faces have it: a plain space that does not break instead of the narrow one, and gaps in what has none. The
+ * library breaks a word letter by letter, in a time that grows with the square of its length.
+ */
+const settable = (text: string) => text.replace(/\u202f/g, '\u00a0').replace(RUN, '$& ');
 
 /** A tagged document that is written from top to bottom; what must not be torn apart goes to the next page whole. */
 export class Sheet {
