@@ -55,7 +55,7 @@ test('of hundreds of rows none is lost, and pages are counted', async () => {
 
 test('a heading stands on the page of what it heads, wherever it would have fallen', async () => {
   let [first, next] = [0, 0];
-  for (let before = 46; before < 72; before += 1) {
+  for (let before = 34; before < 56; before += 1) {
     const lines = Array.from({ length: before }, (_, n) => line(`line ${n}`));
     const head: PaperBlock = { kind: 'lines', title: 'What it is', lines: [line('what it heads')] };
     const pages = textOf(await pdfOf([{ kind: 'lines', title: null, lines }, head])).split('\f');
