@@ -33,7 +33,7 @@ test('one report: to the workshop or the keeper, in English or German, by day an
   // The verdict is seen without looking for it.
   await expect(page.getByText('It can be driven; something needs attention.')).toBeInViewport();
   await expect(page.getByRole('heading', { name: 'Every point' })).toBeVisible();
-  await page.getByRole('button', { name: /The workshop · English · PDF/ }).click();
+  await page.getByRole('button', { name: /^For the workshop, in English/ }).click();
   await page.getByRole('radio', { name: 'The keeper' }).click();
   await expect(page.getByText(/Brakes have to stop it, loaded and in the wet/).first()).toBeVisible();
   await expect(page.getByRole('table', { name: 'What was measured' })).toBeVisible();
@@ -49,7 +49,7 @@ test('one report: to the workshop or the keeper, in English or German, by day an
   await page.reload();
   await expect(page.getByRole('heading', { name: 'Bericht, FH 07' })).toBeVisible();
 
-  await page.getByRole('button', { name: /The keeper · Deutsch · PDF/ }).click();
+  await page.getByRole('button', { name: /^For the keeper, in Deutsch/ }).click();
   await page.getByRole('radio', { name: 'Letter' }).click();
   const [file] = await Promise.all([
     page.waitForEvent('download'),
@@ -64,7 +64,7 @@ test('one report: to the workshop or the keeper, in English or German, by day an
   for (const heading of shown) expect(text).toContain(heading);
 
   await page.emulateMedia({ media: 'print', colorScheme: 'light' });
-  await expect(page.getByRole('button', { name: /· PDF$/ })).toBeHidden();
+  await expect(page.getByRole('button', { name: /· PDF …$/ })).toBeHidden();
   await expect(page.getByRole('heading', { name: 'Das Schlimmste zuerst' })).toBeVisible();
 });
 
@@ -78,7 +78,7 @@ test('without the workshop the report is still told, in either language; a PDF s
   await toReport(page, 'FH 07');
   await page.evaluate(() => navigator.serviceWorker.ready);
   await context.setOffline(true);
-  await page.getByRole('button', { name: /The workshop · English · PDF/ }).click();
+  await page.getByRole('button', { name: /^For the workshop, in English/ }).click();
   await page.getByRole('radio', { name: 'Deutsch' }).click();
   await expect(page.getByRole('heading', { name: 'Das Schlimmste zuerst' })).toBeVisible();
   await page.getByRole('button', { name: 'As PDF' }).click();

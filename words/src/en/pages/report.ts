@@ -1,7 +1,7 @@
 /** Words of the report's page; what the report itself says stands in `paper`. */
 export const report = {
   amend: 'Amend',
-  told: (to: string, language: string) => `${to} · ${language} · PDF`,
+  told: (to: string, language: string) => `For ${to.toLowerCase()}, in ${language} · PDF …`,
   toldTo: 'Told to',
   wording: { workshop: 'The workshop', keeper: 'The keeper' },
   language: 'Language',
