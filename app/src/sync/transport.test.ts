@@ -45,3 +45,24 @@ test('a photo goes as its bytes, of a kind even where the browser tells none', a
     init: { method: 'POST', headers: { 'content-type': 'application/octet-stream' } },
   });
 });
+
+describe('a report as a file', () => {
+  const style = { language: 'de', wording: 'keeper', size: 'LETTER' } as const;
+
+  test('is asked for as it was chosen, and comes as its bytes', async () => {
+    const { fetchPdf, asked } = answering('%PDF-1.7', 200, { 'content-type': 'application/pdf' });
+    const blob = await fetchPdf('visit', style);
+    expect(await blob.text()).toBe('%PDF-1.7');
+    const { pathname, searchParams } = new URL(asked[0]?.path ?? '', 'http://bay');
+    expect(pathname).toBe('/api/inspections/visit/report.pdf');
+    expect(Object.fromEntries(searchParams)).toEqual(style);
+  });
+
+  test.each([
+    ['refused', problem(404), 404, ServerProblem],
+    ['failed at', problem(500), 500, ServerFailed],
+    ['answered by a gateway', '<html>', 502, Unreachable],
+  ])('that is %s is no file', async (_, body, status, kind) => {
+    await expect(answering(body, status).fetchPdf('visit', style)).rejects.toBeInstanceOf(kind);
+  });
+});
